@@ -1,0 +1,97 @@
+/**
+ * What happened: the farm's log. A record is never rewritten; a mistake is corrected by a retraction or a newer one.
+ * The id comes from the device that wrote it, so that sending it twice keeps it once.
+ */
+import { z } from 'zod';
+import { id, instantMs } from './farm';
+
+const base = { id: z.uuid(), atMs: instantMs.describe('when it happened') };
+const temperature = z.number({ error: 'a temperature' }).min(-60, 'no lower than −60 °C').max(80, 'no higher than 80 °C');
+const note = z.string().max(500, 'at most 500 letters').optional();
+
+export const HARM = ['none', 'tips', 'leaves', 'dead'] as const;
+
+export const readingSchema = z.object({
+  ...base,
+  kind: z.literal('reading'),
+  spot: z.string().describe('`outside` or the id of a structure'),
+  night: z.iso.date(),
+  minC: temperature.nullable(),
+  maxC: temperature.nullable(),
+  source: z.enum(['grower', 'thermometer']),
+  note,
+});
+export const coverRecordSchema = z.object({
+  ...base,
+  kind: z.literal('cover'),
+  bedId: id,
+  coverId: id,
+  on: z.boolean(),
+});
+export const ventRecordSchema = z.object({
+  ...base,
+  kind: z.literal('vent'),
+  structureId: id,
+  fraction: z.number().min(0).max(1),
+});
+export const harmSchema = z.object({
+  ...base,
+  kind: z.literal('harm'),
+  plantingId: id,
+  score: z.enum(HARM),
+  note,
+});
+export const harvestSchema = z.object({
+  ...base,
+  kind: z.literal('harvest'),
+  plantingId: id,
+  kg: z.number({ error: 'a weight' }).gt(0, 'more than 0').max(5000, 'at most 5000 kg'),
+  note,
+});
+export const noteSchema = z.object({
+  ...base,
+  kind: z.literal('note'),
+  bedId: id.optional(),
+  text: z.string().trim().min(1, 'some words').max(1000, 'at most 1000 letters'),
+});
+export const plantingRecordSchema = z.object({
+  ...base,
+  kind: z.literal('planting'),
+  plantingId: id,
+  action: z.enum(['added', 'changed', 'cleared']),
+  before: z.record(z.string(), z.unknown()).nullable(),
+  after: z.record(z.string(), z.unknown()),
+});
+export const decisionSchema = z.object({
+  ...base,
+  kind: z.literal('decision'),
+  night: z.iso.date(),
+  bedId: id,
+  /** What the grower wants on this bed tonight; null goes back to the plan. */
+  key: z.string().nullable(),
+  verdict: z.enum(['accepted', 'changed', 'refused', 'withdrawn']),
+});
+export const retractionSchema = z.object({ ...base, kind: z.literal('retraction'), retracts: z.uuid() });
+
+export const recordSchema = z.discriminatedUnion('kind', [
+  readingSchema,
+  coverRecordSchema,
+  ventRecordSchema,
+  harmSchema,
+  harvestSchema,
+  noteSchema,
+  plantingRecordSchema,
+  decisionSchema,
+  retractionSchema,
+]);
+export type FarmRecord = z.infer<typeof recordSchema>;
+export type RecordKind = FarmRecord['kind'];
+export type RecordOf<K extends RecordKind> = Extract<FarmRecord, { kind: K }>;
+
+/** Records that a device may send; those about plantings are written by the server with the change itself. */
+export const incomingSchema = z.object({
+  records: z
+    .array(recordSchema.refine((r) => r.kind !== 'planting', 'plantings are changed through /api/plantings'))
+    .min(1)
+    .max(500),
+});

@@ -1,0 +1,253 @@
+/** What the screens read: answers, made by the server from core, already in the farm's words where words are needed. */
+import type { Bed, BedSpec, Cover, NightWindow, Phase, Planting, Segment, Site, SoilState, Structure, WeatherEntry } from '@fogata/core';
+import type { Farm } from './farm';
+import type { FarmRecord } from './records';
+
+export interface ClockView {
+  nowMs: number;
+  mode: 'real' | 'demo';
+  phase: Phase;
+  window: NightWindow;
+  /** Where the demo's buttons would go. */
+  closingMs: number;
+  morningMs: number;
+}
+
+export interface FarmView {
+  farm: Farm;
+  clock: ClockView;
+  weatherSource: string;
+  emptyFarm: boolean;
+}
+
+export interface Range {
+  low: number;
+  mid: number;
+  high: number;
+}
+
+export interface JobItem {
+  bedId: string;
+  bedName: string;
+  coverId: string;
+  coverName: string;
+  on: boolean;
+  done: boolean;
+  /** Record that did it, for undo. */
+  recordId: string | null;
+}
+
+export interface JobView {
+  key: string;
+  kind: 'cover' | 'close' | 'lift';
+  dueMs: number;
+  title: string;
+  detail: string;
+  why: string;
+  minutes: number;
+  structureId: string;
+  items: JobItem[];
+  accepted: boolean;
+  done: boolean;
+  doneAtMs: number | null;
+  recordIds: string[];
+}
+
+export interface PlaceRow {
+  bedId: string;
+  name: string;
+  structureName: string;
+  stack: GlyphLayer[];
+  /** Lowest leaf temperature of the night as it is planned. */
+  leafC: Range;
+  /** As it stands now, where that differs. */
+  bareLeafC: number;
+  marginK: number;
+  harmChance: number;
+  crop: string;
+  verdict: string;
+  harmC: number;
+  pending: boolean;
+}
+
+export interface GlyphLayer {
+  name: string;
+  state: 'on' | 'off' | 'planned';
+  /** 0 shut to 1 wide open. */
+  opening: number;
+}
+
+export interface RibbonView {
+  bedId: string;
+  name: string;
+  timesMs: number[];
+  outsideC: { low: number[]; mid: number[]; high: number[] };
+  leafC: { low: number[]; mid: number[]; high: number[] };
+  layers: { name: string; airC: number[] }[];
+  soilC: number[];
+  harmC: number | null;
+  marks: { atMs: number; label: string }[];
+  min: { atMs: number; leafC: number };
+}
+
+export interface PlanProgress {
+  state: 'computing' | 'ready' | 'failed' | 'empty';
+  done: number;
+  of: number;
+  message?: string;
+}
+
+export interface NowView {
+  clock: ClockView;
+  progress: PlanProgress;
+  sentence: Segment[];
+  evidence: string;
+  night: {
+    lowC: Range;
+    lowAtMs: number;
+    cloud: number;
+    windMs: number;
+    issuedMs: number;
+    source: string;
+  } | null;
+  money: { asItIs: number; asPlanned: number; minutes: number } | null;
+  atRisk: string[];
+  jobs: JobView[];
+  places: PlaceRow[];
+  ribbon: RibbonView | null;
+  rounds: RoundItem[];
+  cautions: string[];
+}
+
+/** One stop of the morning round. */
+export interface RoundItem {
+  spot: string;
+  name: string;
+  predictedC: Range | null;
+  thermometer: { minC: number; maxC: number } | null;
+  reading: { minC: number | null; maxC: number | null; recordId: string } | null;
+}
+
+export interface OptionRow {
+  key: string;
+  names: string[];
+  leafC: Range;
+  loss: number;
+  minutes: number;
+  chosen: boolean;
+  planned: boolean;
+  current: boolean;
+}
+
+export interface PlantingView {
+  planting: Planting;
+  cropName: string;
+  hardening: number;
+  daysSince: number;
+  damageC: number;
+  deathC: number;
+  flowerC: number | null;
+  harmC: number;
+  leafC: Range | null;
+  verdict: string | null;
+  harmChance: number | null;
+  lastHarm: string | null;
+  harvestedKg: number;
+}
+
+export interface WhatIf {
+  site: Site;
+  weather: WeatherEntry[];
+  initial: SoilState;
+  /** Bed under everything that fits; layers named for the switches. */
+  base: BedSpec;
+  layers: { id: string; name: string; note: string; on: boolean; stock: string; ventable: boolean; minutes: number; spec: BedSpec['stack'][number] }[];
+  countFromMs: number;
+}
+
+export interface PlaceView {
+  clock: ClockView;
+  structure: Structure;
+  bed: Bed;
+  covers: { cover: Cover; on: boolean; recordId: string | null }[];
+  opening: number;
+  plantings: PlantingView[];
+  progress: PlanProgress;
+  options: OptionRow[];
+  ribbon: RibbonView | null;
+  whatIf: WhatIf | null;
+  cautions: string[];
+}
+
+export interface BedsView {
+  structures: {
+    structure: Structure;
+    opening: number;
+    beds: { bed: Bed; stack: GlyphLayer[]; plantings: PlantingView[] }[];
+  }[];
+}
+
+export interface LogEntry {
+  record: FarmRecord;
+  recordedMs: number;
+  retracted: boolean;
+  title: string;
+  detail: string;
+}
+
+export interface LogView {
+  entries: LogEntry[];
+  more: boolean;
+}
+
+export interface NightReport {
+  night: string;
+  sentence: Segment[];
+  spots: {
+    spot: string;
+    name: string;
+    predictedC: Range | null;
+    measuredMinC: number | null;
+    measuredMaxC: number | null;
+    /** What the model says with the weather as it came, °C. */
+    hindsightC: number | null;
+    words: string;
+  }[];
+}
+
+export interface CropRow {
+  id: string;
+  name: string;
+  family: string;
+  aim: string;
+  damageC: [number, number];
+  deathC: [number, number];
+}
+
+export interface KitView {
+  covers: (Cover & { inUse: number; beds: string[]; materialName: string })[];
+}
+
+export interface ImportView {
+  taken: boolean;
+  rows: number;
+  fromMs: number | null;
+  toMs: number | null;
+  minC: number | null;
+  columns: { header: string; meaning: string }[];
+  badRows: { row: number; reason: string }[];
+  preview: WeatherEntry[];
+}
+
+export interface ForecastView {
+  imported: { id: string; name: string; importedMs: number; fromMs: number; toMs: number; active: boolean }[];
+}
+
+/** RFC 9457 problem details, with the field and a sentence that a grower understands. */
+export interface ProblemBody {
+  type: string;
+  title: string;
+  status: number;
+  detail: string;
+  field?: string;
+}

@@ -1,0 +1,57 @@
+/**
+ * Quantities as the farm reads them. SI inside, converted at the edge. A temperature always carries sign and unit.
+ */
+export interface UnitChoice {
+  temperature: 'C' | 'F';
+  length: 'm' | 'ft';
+}
+
+const MINUS = '−';
+
+/** Temperature in the farm's unit, as a number. */
+export function temperatureIn(c: number, unit: 'C' | 'F'): number {
+  return unit === 'C' ? c : (c * 9) / 5 + 32;
+}
+
+/** Back to °C from the farm's unit. */
+export function temperatureFrom(value: number, unit: 'C' | 'F'): number {
+  return unit === 'C' ? value : ((value - 32) * 5) / 9;
+}
+
+function signed(x: number, digits: number, plus: boolean): string {
+  const text = Math.abs(x).toFixed(digits);
+  if (Number(text) === 0) return text;
+  return x < 0 ? `${MINUS}${text}` : plus ? `+${text}` : text;
+}
+
+/** "−3.4 °C"; with `digits` 0 "−3 °C"; `bare` leaves only the degree sign. */
+export function temperatureText(c: number, unit: 'C' | 'F', digits = 1, bare = false): string {
+  return `${signed(temperatureIn(c, unit), digits, false)}${bare ? '°' : ` °${unit}`}`;
+}
+
+/** "−5 to −2 °C". */
+export function rangeText(lowC: number, highC: number, unit: 'C' | 'F', digits = 0): string {
+  const low = signed(temperatureIn(lowC, unit), digits, false);
+  const high = signed(temperatureIn(highC, unit), digits, false);
+  return low === high ? `${low} °${unit}` : `${low} to ${high} °${unit}`;
+}
+
+/** A difference of temperatures: "+2.1°" in the farm's unit, no zero point. */
+export function differenceText(k: number, unit: 'C' | 'F', digits = 1): string {
+  return `${signed(unit === 'C' ? k : (k * 9) / 5, digits, true)}°`;
+}
+
+export function lengthText(m: number, unit: 'm' | 'ft'): string {
+  return unit === 'm' ? `${Number(m.toFixed(2))} m` : `${Number((m / 0.3048).toFixed(1))} ft`;
+}
+
+export function massText(kg: number, unit: 'm' | 'ft'): string {
+  return unit === 'm' ? `${Number(kg.toFixed(2))} kg` : `${Number((kg / 0.45359237).toFixed(2))} lb`;
+}
+
+const NUMBER_WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+
+/** "three" up to twelve, digits beyond. */
+export function countWord(n: number): string {
+  return NUMBER_WORDS[n] ?? String(n);
+}

@@ -1,0 +1,384 @@
+/**
+ * The balance of one step as linear equations: every exchange between nodes, linearised by its secant at the last
+ * guess, so that a converged step conserves energy. Heat W, conductance W/K.
+ *
+ * Convection. Outside of a cover by wind: h = 0.95 + 6.76 v^0.49 (Papadakis et al. 1992, film greenhouses), with free
+ * convection 1.6 ΔT^⅓ joined by cubes. Inside: free convection of horizontal plates, 1.6 ΔT^⅓ where warm air rises,
+ * 0.7 ΔT^¼ where it is layered (McAdams 1954), plus a little for draught. Leaves: flat plates of 5 cm (Monteith and
+ * Unsworth, ch. 10). Openings: Q = (A/2) C_d √(2g (H/2) ΔT/T + C_w v²), C_d 0.65, C_w 0.1 (Boulard and Baille 1995).
+ */
+import { saturationSurfacePa } from '../sky/air';
+import { KELVIN, STEFAN_BOLTZMANN } from '../sky/longwave';
+import { heatContent, heatSlope } from './soil';
+import { openGroundWm2K, skyTemperatureC, windAtMs } from './prepare';
+import { SNOW_MIN_M } from './radiation';
+import { FLOW, type Work } from './work';
+
+export const AIR_JM3K = 1230;
+/** Latent over sensible transfer: 1 W/K of convection carries this many W for each Pa (Lewis number 1). */
+const LATENT_PER_SENSIBLE = 0.0158;
+/** Vapour carried by 1 m³/s of air for each Pa, W. */
+export const VAPOUR_WPA = 2.5e6 * 7.75e-6;
+const SNOW_CONDUCTIVITY = 0.12;
+const SNOW_DENSITY = 100;
+
+function link(w: Work, i: number, j: number, g: number): void {
+  const { a, n } = w;
+  a[i * n + i]! += g;
+  a[j * n + j]! += g;
+  if (i > j) a[i * n + j]! -= g;
+  else a[j * n + i]! -= g;
+}
+
+function edge(w: Work, i: number, g: number, c: number, kind: number): void {
+  w.a[i * w.n + i]! += g;
+  w.b[i]! += g * c;
+  const e = w.edges++;
+  w.edgeNode[e] = i;
+  w.edgeWK[e] = g;
+  w.edgeC[e] = c;
+  w.edgeKind[e] = kind;
+}
+
+function wet(w: Work, node: number, wPerPa: number, air: number, share: number, layer: number): void {
+  const i = w.wets++;
+  w.wetNode[i] = node;
+  w.wetWPa[i] = wPerPa;
+  w.wetAir[i] = air;
+  w.wetShare[i] = share;
+  w.wetLayer[i] = layer;
+}
+
+/**
+ * Convection coefficients change slowly and feed back on themselves; each is taken once a step, from where the step
+ * began, and averaged with the last one. Halving the step changes nothing that matters (see the convergence test).
+ */
+function keep(w: Work, h: number): number {
+  const i = w.kept++;
+  if (!w.reuse) {
+    const last = w.keptWm2K[i]!;
+    w.keptWm2K[i] = last > 0 ? 0.5 * (last + h) : h;
+  }
+  return w.keptWm2K[i]!;
+}
+
+/** Free convection at a face, W/(m² K); `rises` where the warm side is below. */
+function free(dT: number, rises: boolean): number {
+  const d = Math.abs(dT);
+  return rises ? Math.max(0.4, 1.6 * Math.cbrt(d)) : Math.max(0.4, 0.7 * Math.sqrt(Math.sqrt(d)));
+}
+
+function radiative(tj: number, tk: number): number {
+  const a = tj + KELVIN;
+  const b = tk + KELVIN;
+  return STEFAN_BOLTZMANN * (a * a + b * b) * (a + b);
+}
+
+function thermalRadiation(w: Work, skyC: number): void {
+  const { net, guess } = w;
+  for (let c = 0; c < w.piles.length; c++) {
+    const p = w.piles[c]!;
+    const area = net.columns[c]!.areaM2;
+    const m = p.count;
+    for (let j = 0; j < m; j++) {
+      const nj = p.node[j]!;
+      const tj = guess[nj]!;
+      for (let k = 0; k < j; k++) {
+        const f = p.factors[j * (m + 1) + k]!;
+        if (f > 1e-5) link(w, nj, p.node[k]!, area * f * radiative(tj, guess[p.node[k]!]!));
+      }
+      const f = p.factors[j * (m + 1) + m]!;
+      if (f > 1e-5) {
+        const g = area * f * radiative(tj, skyC);
+        w.a[nj * w.n + nj]! += g;
+        w.b[nj]! += g * skyC;
+      }
+    }
+  }
+}
+
+/** Air that crosses an opening of `areaM2`, m³/s. */
+function throughOpening(areaM2: number, heightM: number, dT: number, windMs: number): number {
+  return 0.325 * areaM2 * Math.sqrt(9.81 * heightM * (Math.abs(dT) / 280) + 0.1 * windMs * windMs);
+}
+
+function covers(w: Work, k: number, skyC: number, outsideSkinC: number): void {
+  const { net, guess, weather } = w;
+  const airC = weather.airC[k]!;
+  const wind = weather.windMs[k]!;
+  const snow = w.snowM > SNOW_MIN_M && w.snowLayer >= 0;
+  for (let i = 0; i < net.layers.length; i++) {
+    if (w.active[i] !== 1) continue;
+    const layer = net.layers[i]!;
+    const g = layer.geometry;
+    const air = net.air0 + i;
+    const out = w.outer[i]!;
+    const outC = out < 0 ? airC : guess[net.air0 + out]!;
+    const localWind = out < 0 ? windAtMs(wind, Math.max(0.2, g.heightM)) : w.airSpeed[out]!;
+    // air through joints, fabric and openings
+    const dT = guess[air]! - outC;
+    const vent = layer.ventM2 * w.opening[i]!;
+    const leaks = keep(w, throughOpening(layer.leakM2, g.heightM, dT, localWind));
+    const vents = keep(w, vent > 0 ? throughOpening(2 * vent, Math.max(0.3, g.heightM), dT, localWind) : 0);
+    const flow = leaks + vents;
+    w.flowM3s[i] = flow;
+    w.airSpeed[i] = Math.min(localWind, 0.04 + (0.5 * flow) / Math.max(0.05, g.heightM * Math.sqrt(g.floorM2)));
+    if (out < 0) {
+      edge(w, air, AIR_JM3K * leaks, airC, FLOW.leakage);
+      if (vents > 0) edge(w, air, AIR_JM3K * vents, airC, FLOW.vent);
+      if (layer.boardWK > 0) edge(w, air, layer.boardWK, airC, FLOW.boards);
+    } else {
+      link(w, air, net.air0 + out, AIR_JM3K * flow + layer.boardWK);
+    }
+    // outer face
+    const top = layer.firstSheet;
+    const side = Math.max(0, g.coverM2 - g.floorM2);
+    const emit = 1 - w.piles[i]!.passed[0]!;
+    if (out < 0) {
+      const face = snow ? w.snowNode : top;
+      const forced = 0.95 + 6.76 * Math.pow(localWind, 0.49);
+      const h = keep(w, Math.cbrt(forced ** 3 + 4.1 * Math.abs(guess[face]! - airC)));
+      edge(w, face, h * g.coverM2, airC, FLOW.convection);
+      if (snow) link(w, w.snowNode, top, (SNOW_CONDUCTIVITY / w.snowM) * g.coverM2);
+      if (side > 0) {
+        // sides beyond the floor's area see half sky, half ground
+        const e = 0.5 * side * net.sheets[top]!.emitTop * emit;
+        edge(w, face, e * radiative(guess[face]!, skyC), skyC, FLOW.radiationSide);
+        edge(w, face, e * radiative(guess[face]!, outsideSkinC), outsideSkinC, FLOW.radiationSide);
+      }
+      const rain = weather.rainKgM2s[k]!;
+      if (rain > 0) edge(w, face, rain * 4186 * g.floorM2, airC, FLOW.rain);
+    } else {
+      const h = keep(w, free(guess[top]! - outC, guess[top]! > outC) + 2.5 * Math.sqrt(w.airSpeed[out]!));
+      link(w, top, net.air0 + out, h * g.coverM2);
+      wet(w, top, LATENT_PER_SENSIBLE * h * g.coverM2, out, 0, -1);
+      if (side > 0) {
+        const e = 0.5 * side * net.sheets[top]!.emitTop * 0.8;
+        const outerSheet = net.layers[out]!.lastSheet;
+        const floor = net.ground0 + i - 1;
+        link(w, top, outerSheet, e * radiative(guess[top]!, guess[outerSheet]!));
+        link(w, top, floor, e * radiative(guess[top]!, guess[floor]!));
+      }
+    }
+    for (let s = layer.firstSheet; s < layer.lastSheet; s++) link(w, s, s + 1, net.sheets[s]!.gapWK);
+    // inner face
+    const inner = layer.lastSheet;
+    const hIn = keep(w, free(guess[inner]! - guess[air]!, guess[inner]! < guess[air]!) + 2.5 * Math.sqrt(w.airSpeed[i]!));
+    link(w, inner, air, hIn * g.coverM2);
+    wet(w, inner, LATENT_PER_SENSIBLE * hIn * g.coverM2, i, w.wetUsed[i]!, i);
+  }
+}
+
+/** Share at which leaves give off water: open stomata in light and above freezing, a trace otherwise. */
+function leafWetness(w: Work, leafC: number): number {
+  const light = Math.min(1, w.sun[w.net.leaf]! / Math.max(0.1, w.net.bedM2) / 120);
+  return leafC > 2 ? 0.04 + 0.3 * light : 0.03;
+}
+
+function groundAndCrop(w: Work, k: number): void {
+  const { net, guess, weather } = w;
+  const airC = weather.airC[k]!;
+  const last = net.columns.length - 1;
+  const wind = weather.windMs[k]!;
+  const buried = w.snowM > SNOW_MIN_M && w.snowLayer === -1;
+  for (let c = 0; c <= last; c++) {
+    const column = net.columns[c]!;
+    const skin = net.ground0 + c;
+    const layer = w.columnAir[c]!;
+    const area = column.areaM2;
+    let h: number;
+    if (c === last) {
+      const canopyC = guess[net.canopy]!;
+      const speed = layer < 0 ? 0.5 * windAtMs(wind, Math.max(0.2, net.cropHeightM)) : w.airSpeed[layer]!;
+      h = keep(w, free(guess[skin]! - canopyC, guess[skin]! > canopyC) + 2 * Math.sqrt(speed));
+      link(w, skin, net.canopy, h * area);
+      const buoyant = 1.4 * Math.sqrt(Math.sqrt(Math.abs(guess[net.leaf]! - canopyC) / 0.05));
+      const hLeaf = keep(w, 0.7 * Math.max(buoyant, 8 * Math.sqrt(speed / 0.05)));
+      const leafWK = 2 * net.leafAreaM2 * hLeaf;
+      link(w, net.leaf, net.canopy, leafWK);
+      wet(w, net.leaf, LATENT_PER_SENSIBLE * leafWK * 0.5, layer, leafWetness(w, guess[net.leaf]!), -1);
+      if (layer < 0) {
+        const open = keep(w, openGroundWm2K(wind, airC, canopyC, Math.max(0.005, 0.1 * net.cropHeightM)));
+        if (buried) {
+          link(w, net.canopy, w.snowNode, (SNOW_CONDUCTIVITY / w.snowM) * area);
+          edge(w, w.snowNode, open * area, airC, FLOW.convection);
+        } else edge(w, net.canopy, open * area, airC, FLOW.convection);
+        h = 1 / (1 / h + 1 / open);
+      } else {
+        const inside = net.layers[layer]!;
+        const mixing = inside.spec.shape === 'flat' ? 20 : inside.spec.heightM > 0.7 ? 9 : 15;
+        link(w, net.canopy, net.air0 + layer, mixing * area);
+        if (inside.touches) link(w, net.leaf, inside.lastSheet, 6 * net.leafCover * area);
+      }
+      if (net.mass >= 0) {
+        const target = layer < 0 ? net.canopy : net.air0 + layer;
+        link(w, net.mass, target, 8 * net.massAreaM2);
+      }
+      if (layer >= 0 && net.airW > 0) w.b[net.air0 + layer]! += net.airW;
+      else if (net.airW > 0) w.b[net.canopy]! += net.airW;
+    } else if (layer < 0) {
+      h = keep(w, openGroundWm2K(wind, airC, guess[skin]!, 0.01));
+      edge(w, skin, h * area, airC, FLOW.convection);
+    } else {
+      const air = net.air0 + layer;
+      h = keep(w, free(guess[skin]! - guess[air]!, guess[skin]! > guess[air]!) + 2 * Math.sqrt(w.airSpeed[layer]!));
+      link(w, skin, air, h * area);
+    }
+    wet(w, skin, LATENT_PER_SENSIBLE * h * area, layer, column.evaporation, -1);
+  }
+}
+
+/** Latent heat at every wet surface: gives off at its share, takes dew at full rate; linear in its own temperature. */
+function latentHeat(w: Work, vapourOutPa: number): void {
+  for (let i = 0; i < w.wets; i++) {
+    const node = w.wetNode[i]!;
+    const c = w.guess[node]!;
+    const es = saturationSurfacePa(c);
+    const slope = (es * (c < 0 ? 6185 : 4283)) / ((c + (c < 0 ? 273.86 : 243.04)) * (c + (c < 0 ? 273.86 : 243.04)));
+    w.wetPa[i] = es - slope * c;
+    w.wetSlope[i] = slope;
+    const air = w.wetAir[i]!;
+    const e = air < 0 ? vapourOutPa : w.vapour[air]!;
+    const share = es < e ? 1 : w.wetShare[i]!;
+    w.wetUsedShare[i] = share;
+    if (share <= 0) continue;
+    const g = w.wetWPa[i]! * share;
+    w.a[node * w.n + node]! += g * slope;
+    w.b[node]! += g * (e - w.wetPa[i]!);
+  }
+}
+
+function coldest(now: Float64Array, old: Float64Array, first: number, n: number): number {
+  let c = Infinity;
+  for (let x = first; x < first + n; x++) {
+    if (now[x]! < c) c = now[x]!;
+    if (old[x]! < c) c = old[x]!;
+  }
+  return c;
+}
+
+/** Eliminates the cells of every column towards the surface and adds what the surface sees of them. */
+function soilColumns(w: Work, k: number, dt: number): void {
+  const { net, soil, soilOld, alpha, beta, outside } = w;
+  for (let c = 0; c < net.columns.length; c++) {
+    const col = net.columns[c]!;
+    const crop = c === net.columns.length - 1;
+    const { first } = col;
+    const n = col.grid.count;
+    const outer = c > 0 ? net.columns[c - 1]! : null;
+    const shift = col.grid.mulchCells;
+    let bottomC = net.deepC;
+    // unfrozen, the elimination is the same in every step: only the right side moves
+    const frosty = coldest(soil, soilOld, first, n) < 0.01;
+    const ready = w.factored[c] === 1 && !frosty;
+    w.factored[c] = frosty ? 0 : 1;
+    if (col.bench) bottomC = net.benchAir >= 0 && w.active[net.benchAir] === 1 ? w.tOld[net.air0 + net.benchAir]! : w.weather.airC[k]!;
+    for (let j = n - 1; j >= 0; j--) {
+      const x = first + j;
+      const cap = col.capacityJK[j]!;
+      const lat = col.latentJ[j]!;
+      const old = soilOld[x]!;
+      const now = soil[x]!;
+      let slope = cap;
+      let held = cap * old;
+      if (frosty && lat > 0) {
+        // Newton on the heat content: its slope at the guess, and what the guess leaves over
+        slope = heatSlope(now, cap, lat);
+        held = slope * now - heatContent(now, cap, lat) + heatContent(old, cap, lat);
+      }
+      const up = col.linkWK[j]!;
+      let rhs = held / dt + (j < n - 1 ? col.linkWK[j + 1]! * beta[x + 1]! : col.bottomWK * bottomC);
+      // sideways, from last step's temperatures on both sides so that what leaves one enters the other
+      if (j >= shift && !col.bench) {
+        if (outer) rhs += col.sideWK[j]! * (soilOld[outer.first + j - shift]! - old);
+        else if (outside) rhs += col.sideWK[j]! * outside.cellsC[k * outside.cellsPerStep + j - shift]!;
+      }
+      const next = net.columns[c + 1];
+      if (next && !next.bench && j + next.grid.mulchCells < next.grid.count) {
+        const s = next.sideWK[j + next.grid.mulchCells]!;
+        rhs += s * (soilOld[next.first + j + next.grid.mulchCells]! - old);
+      }
+      if (crop && j === net.bottomCell) rhs += net.bottomW;
+      if (!ready) {
+        const below = j < n - 1 ? col.linkWK[j + 1]! * (1 - alpha[x + 1]!) : col.bottomWK;
+        const side = !outer && outside && j >= shift && !col.bench ? col.sideWK[j]! : 0;
+        w.inverse[x] = 1 / (slope / dt + up + below + side);
+        alpha[x] = up * w.inverse[x]!;
+      }
+      beta[x] = rhs * w.inverse[x]!;
+    }
+    const skin = net.ground0 + c;
+    const g = col.linkWK[0]!;
+    w.a[skin * w.n + skin]! += g * (1 - alpha[first]!);
+    w.b[skin]! += g * beta[first]!;
+  }
+}
+
+/** Heat capacity of a node, J/K; of water mass and snow the slope of their heat content at the guess. */
+export function nodeCapacity(w: Work, node: number): number {
+  const { net } = w;
+  if (node < net.air0) return net.sheets[node]!.capacityJK;
+  if (node < net.ground0) return AIR_JM3K * 1.5 * net.layers[node - net.air0]!.geometry.volumeM3;
+  if (node < net.canopy) return 800 * net.columns[node - net.ground0]!.areaM2;
+  if (node === net.canopy) return AIR_JM3K * net.bedM2 * Math.max(0.05, net.cropHeightM);
+  if (node === net.leaf) return net.leafAreaM2 * 0.3 * 3800;
+  if (node === net.mass) return heatSlope(w.guess[node]!, net.massLitres * 4186, net.massLitres * 334_000);
+  return snowKg(w) * (2100 + (w.guess[node]! > 0 && w.guess[node]! < 0.4 ? 334_000 / 0.4 : 0));
+}
+
+function snowKg(w: Work): number {
+  return w.snowM * SNOW_DENSITY * (w.snowLayer >= 0 ? w.net.layers[w.snowLayer]!.geometry.floorM2 : w.net.bedM2);
+}
+
+/** Heat content of the water mass (freezing as soil water does) or of the snow (melting between 0 and 0.4 °C), J. */
+export function storedHeat(w: Work, node: number, c: number): number {
+  if (node === w.net.mass) return heatContent(c, w.net.massLitres * 4186, w.net.massLitres * 334_000);
+  return snowKg(w) * (2100 * c + 334_000 * Math.min(1, Math.max(0, c / 0.4)));
+}
+
+/** Writes matrix and right side for step k; `dt` in s; `steady` drops all storage but the soil's. */
+export function assemble(w: Work, k: number, dt: number, steady: boolean): void {
+  const { net, n, a, b } = w;
+  a.fill(0);
+  w.edges = 0;
+  w.wets = 0;
+  w.kept = 0;
+  for (let i = 0; i < n; i++) {
+    b[i] = w.sun[i]!;
+    const c = steady ? 0 : nodeCapacity(w, i) / dt;
+    a[i * n + i] = c + 1e-9;
+    if (steady) continue;
+    if (i === net.mass || i === w.snowNode) b[i]! += c * w.guess[i]! + (storedHeat(w, i, w.tOld[i]!) - storedHeat(w, i, w.guess[i]!)) / dt;
+    else b[i]! += c * w.tOld[i]!;
+  }
+  const skyC = skyTemperatureC(w.weather.skyWm2[k]!);
+  const outsideSkinC = w.outside ? w.outside.skinC[k]! : w.weather.airC[k]!;
+  thermalRadiation(w, skyC);
+  covers(w, k, skyC, outsideSkinC);
+  groundAndCrop(w, k);
+  latentHeat(w, w.weather.vapourPa[k]!);
+  soilColumns(w, k, dt);
+  // layers that are off, and snow that is not there, follow the air around them
+  for (let i = 0; i < net.layers.length; i++) {
+    if (w.active[i] === 1) continue;
+    const layer = net.layers[i]!;
+    for (let s = layer.firstSheet; s <= layer.lastSheet; s++) pin(w, s, airAround(w, i, k));
+    pin(w, net.air0 + i, airAround(w, i, k));
+  }
+  if (w.snowNode >= 0 && w.snowM <= SNOW_MIN_M) pin(w, w.snowNode, w.weather.airC[k]!);
+}
+
+function airAround(w: Work, layer: number, k: number): number {
+  const out = w.columnAir[layer]!;
+  return out < 0 ? w.weather.airC[k]! : w.guess[w.net.air0 + out]!;
+}
+
+function pin(w: Work, node: number, c: number): void {
+  const { a, n } = w;
+  for (let j = 0; j < n; j++) {
+    a[node * n + j] = 0;
+    if (j > node) a[j * n + node] = 0;
+  }
+  a[node * n + node] = 1;
+  w.b[node] = c;
+}

@@ -1,0 +1,126 @@
+/**
+ * Which covers go on which bed: one option for each bed, never more pieces than are in stock, the least expected loss
+ * plus minutes of work at the farm's hourly rate. Written as a linear programme in the CPLEX LP format, so that any
+ * kept solver can take it; the solver comes from the caller.
+ */
+import { cropById } from '../crops/crops';
+import type { Cover, Planting } from '../farm/types';
+import { lossShare, type Thresholds } from '../hardiness/hardiness';
+import { MODEL_ERROR_K, type OptionOutcome } from './evaluate';
+import type { CoverOption } from './stack';
+
+export interface PlantingAtRisk {
+  planting: Planting;
+  thresholds: Thresholds;
+  /** What all of it is worth, in the farm's money. */
+  value: number;
+}
+
+/** What a planting is worth by its crop's starting value, its rows and length. */
+export function plantingValue(planting: Planting): number {
+  return cropById(planting.crop).valuePerM * planting.lengthM * (planting.toRow - planting.fromRow + 1);
+}
+
+/** Three points that stand for a normal error: Gauss and Hermite. */
+const ERROR_POINTS = [
+  { k: -Math.sqrt(3), weight: 1 / 6 },
+  { k: 0, weight: 2 / 3 },
+  { k: Math.sqrt(3), weight: 1 / 6 },
+];
+
+/** Expected loss of one planting in money, over the members and the model's own error. */
+export function expectedLoss(p: PlantingAtRisk, minLeafC: readonly number[], errorK = MODEL_ERROR_K): number {
+  let sum = 0;
+  for (const min of minLeafC) {
+    for (const { k, weight } of ERROR_POINTS) sum += weight * lossShare(p.thresholds, p.planting.aim, min + k * errorK);
+  }
+  return (p.value * sum) / minLeafC.length;
+}
+
+/** Share of outcomes in which the leaf falls below what harms the planting, 0 to 1. */
+export function harmChance(p: PlantingAtRisk, minLeafC: readonly number[], errorK = MODEL_ERROR_K): number {
+  let sum = 0;
+  for (const min of minLeafC) sum += normalBelow((p.thresholds.harmC - min) / errorK);
+  return sum / minLeafC.length;
+}
+
+/** Standard normal distribution function: Abramowitz and Stegun 26.2.17, error under 7.5e-8. */
+export function normalBelow(z: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z));
+  const d = 0.3989422804 * Math.exp((-z * z) / 2);
+  const tail = d * t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  return z > 0 ? 1 - tail : tail;
+}
+
+export interface PricedOption {
+  key: string;
+  loss: number;
+  minutes: number;
+  pieces: Record<string, number>;
+}
+
+export interface BedChoice {
+  bedId: string;
+  options: PricedOption[];
+}
+
+/** Minutes from the covers that are on to those of an option: laying what is new, half of that for lifting what goes. */
+export function changeMinutes(on: readonly Cover[], option: CoverOption): number {
+  const count = (list: readonly Cover[], id: string) => list.filter((c) => c.id === id).length;
+  const all = new Map([...on, ...option.covers].map((c) => [c.id, c]));
+  let minutes = 0;
+  for (const cover of all.values()) {
+    const more = count(option.covers, cover.id) - count(on, cover.id);
+    const perSheet = (option.pieces[cover.id] ?? 1) / Math.max(1, count(option.covers, cover.id));
+    minutes += (more > 0 ? more * perSheet : -more * 0.5) * cover.minutes;
+  }
+  return minutes;
+}
+
+export interface CoverProblem {
+  lp: string;
+  /** Option key by bed from the solver's variables. */
+  read: (values: Record<string, number>) => Record<string, string>;
+}
+
+/** The linear programme. `stock` is pieces in all by cover id, what is on beds included. */
+export function coverProblem(beds: readonly BedChoice[], stock: Record<string, number>, ratePerHour: number): CoverProblem {
+  const name = (b: number, o: number) => `x_${b}_${o}`;
+  const cost: string[] = [];
+  const one: string[] = [];
+  const use: Record<string, string[]> = {};
+  beds.forEach((bed, b) => {
+    one.push(` bed_${b}: ${bed.options.map((_, o) => name(b, o)).join(' + ')} = 1`);
+    bed.options.forEach((option, o) => {
+      const pieces = Object.values(option.pieces).reduce((s, n) => s + n, 0);
+      // a cent a piece: of two plans that cost the same, the one with fewer sheets
+      const money = option.loss + (option.minutes / 60) * ratePerHour + 0.01 * pieces;
+      cost.push(`${money.toFixed(4)} ${name(b, o)}`);
+      for (const [id, n] of Object.entries(option.pieces)) (use[id] ??= []).push(`${n} ${name(b, o)}`);
+    });
+  });
+  const limits = Object.entries(use).map(([id, terms], i) => ` stock_${i}: ${terms.join(' + ')} <= ${stock[id] ?? 0}`);
+  const binaries = beds.flatMap((bed, b) => bed.options.map((_, o) => name(b, o)));
+  const lp = `Minimize\n cost: ${cost.join(' + ')}\nSubject To\n${[...one, ...limits].join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd\n`;
+  return {
+    lp,
+    read: (values) => {
+      const chosen: Record<string, string> = {};
+      beds.forEach((bed, b) => {
+        let best = 0;
+        bed.options.forEach((_, o) => {
+          if ((values[name(b, o)] ?? 0) > (values[name(b, best)] ?? 0)) best = o;
+        });
+        chosen[bed.bedId] = bed.options[best]!.key;
+      });
+      return chosen;
+    },
+  };
+}
+
+/** The outcome of an option, or a clear error: the planner never guesses one. */
+export function outcomeOf(outcomes: readonly OptionOutcome[], key: string): OptionOutcome {
+  const found = outcomes.find((o) => o.key === key);
+  if (!found) throw new Error(`no outcome was computed for the option ${key}`);
+  return found;
+}

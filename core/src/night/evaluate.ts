@@ -1,0 +1,239 @@
+/**
+ * One bed, one night: what each combination of covers leads to under every member of the forecast. This is the unit of
+ * work that the server's threads take; plain data in and out.
+ */
+import { prepareWeather, type PreparedWeather } from '../heat/prepare';
+import { runBed, runOutside, type BedRun, type SoilState } from '../heat/run';
+import type { OutsideTrace } from '../heat/work';
+import type { BedSpec, Calibration, Site, WeatherEntry } from '../heat/types';
+
+export interface BedTask {
+  site: Site;
+  /** The last days as they were, up to the hour the members start. */
+  history: WeatherEntry[];
+  /** The bed as it was covered through those days. */
+  historySpec: BedSpec;
+  members: WeatherEntry[][];
+  /** `structureLayer` is the place of the house, frame or tunnel in the stack, −1 in the open. */
+  options: { key: string; spec: BedSpec; structureLayer: number }[];
+  calibration?: Calibration;
+  /** Only what happens from here on counts for the minimum, epoch ms. */
+  countFromMs: number;
+}
+
+export interface Band {
+  low: number[];
+  mid: number[];
+  high: number[];
+}
+
+export interface OptionOutcome {
+  key: string;
+  /** Lowest leaf temperature of each member, °C, and when. */
+  minLeafC: number[];
+  minAtMs: number;
+  /** Lowest air in the structure itself, each member, °C; empty in the open. */
+  structureMinC: number[];
+  /** When the leaves have thawed, each member, epoch ms; null where they never froze. */
+  thawMs: (number | null)[];
+  hoursFrozen: number;
+  leafC: Band;
+  /** Median air in each layer from the outermost. */
+  layersC: number[][];
+  /** Soil at 5 cm, median member. */
+  soilC: number[];
+  humidity: number[];
+}
+
+export interface BedOutcome {
+  timesMs: number[];
+  outsideC: Band;
+  skyC: number[];
+  initial: SoilState;
+  options: OptionOutcome[];
+}
+
+/** Standard deviation of the model's own error, K, before any calibration: starting value. */
+export const MODEL_ERROR_K = 0.9;
+
+/** Sorted sample quantile by linear interpolation. */
+export function quantile(sorted: readonly number[], q: number): number {
+  const x = (sorted.length - 1) * q;
+  const i = Math.floor(x);
+  const a = sorted[i]!;
+  const b = sorted[Math.min(i + 1, sorted.length - 1)]!;
+  return a + (x - i) * (b - a);
+}
+
+/** Middle and 80 % band of members, widened by an error of `extraK` that the members do not hold. */
+export function bandOf(values: number[], extraK: number): { low: number; mid: number; high: number } {
+  const sorted = [...values].sort((a, b) => a - b);
+  const mid = quantile(sorted, 0.5);
+  const half = (quantile(sorted, 0.9) - quantile(sorted, 0.1)) / 2;
+  const extra = 1.2816 * extraK;
+  const wide = half > 1e-6 ? Math.sqrt(half * half + extra * extra) / half : 1;
+  if (half <= 1e-6) return { low: mid - extra, mid, high: mid + extra };
+  return { low: mid + (quantile(sorted, 0.1) - mid) * wide, mid, high: mid + (quantile(sorted, 0.9) - mid) * wide };
+}
+
+/** First hour after the coldest at which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze. */
+export function thawTimeMs(timesMs: readonly number[], leafC: ArrayLike<number>, fromIndex = 0): number | null {
+  let last = -1;
+  for (let i = fromIndex; i < timesMs.length; i++) if (leafC[i]! < -0.2) last = i;
+  if (last < 0) return null;
+  for (let i = last + 1; i < timesMs.length; i++) {
+    const a = leafC[i - 1]!;
+    const b = leafC[i]!;
+    if (b >= 0.5) {
+      const f = b === a ? 1 : Math.min(1, Math.max(0, (0.5 - a) / (b - a)));
+      return timesMs[i - 1]! + f * (timesMs[i]! - timesMs[i - 1]!);
+    }
+  }
+  return timesMs[timesMs.length - 1]!;
+}
+
+interface Prepared {
+  key: string;
+  history: PreparedWeather;
+  members: PreparedWeather[];
+  outside: Map<string, { history: OutsideTrace & { end: Float64Array }; members: OutsideTrace[] }>;
+}
+
+let held: Prepared | null = null;
+
+function prepared(task: BedTask): Prepared {
+  const m0 = task.members[0]!;
+  const key = JSON.stringify([task.site, task.history.length, m0, task.members.length, task.history[0], task.history.at(-1)]);
+  if (held?.key !== key) {
+    held = {
+      key,
+      history: prepareWeather(task.site, task.history, 1200),
+      members: task.members.map((m) => prepareWeather(task.site, m, 1200)),
+      outside: new Map(),
+    };
+  }
+  return held;
+}
+
+function outsideOf(p: Prepared, task: BedTask) {
+  const { ground } = task.historySpec;
+  const key = JSON.stringify([ground.texture, ground.wetness, ground.deepC, task.calibration]);
+  let found = p.outside.get(key);
+  if (!found) {
+    const history = runOutside(p.history, ground, task.calibration);
+    found = { history, members: p.members.map((m) => runOutside(m, ground, task.calibration, history.end)) };
+    p.outside.set(key, found);
+  }
+  return found;
+}
+
+/** Soil under the bed after the days that were, under the covers that were on. */
+function soilNow(p: Prepared, task: BedTask): SoilState {
+  const run = runBed(task.historySpec, p.history, {
+    ...(task.calibration ? { calibration: task.calibration } : {}),
+    outside: outsideOf(p, task).history,
+    audit: false,
+  });
+  return { outside: outsideOf(p, task).history.end, columns: run.end.columns };
+}
+
+const medianOf = (values: number[]) => quantile([...values].sort((a, b) => a - b), 0.5);
+
+function lowest(series: Float64Array, from: number): number {
+  let min = Infinity;
+  for (let i = from; i < series.length; i++) if (series[i]! < min) min = series[i]!;
+  return min;
+}
+
+function outcome(key: string, runs: BedRun[], from: number, structureLayer: number): OptionOutcome {
+  const times = runs[0]!.entryMs;
+  const minLeafC: number[] = [];
+  const minAt: number[] = [];
+  const thawMs: (number | null)[] = [];
+  let frozen = 0;
+  for (const run of runs) {
+    let min = Infinity;
+    let at = from;
+    for (let i = from; i < times.length; i++) {
+      if (run.leafC[i]! < min) {
+        min = run.leafC[i]!;
+        at = i;
+      }
+      if (run.leafC[i]! < 0) frozen += 1 / runs.length;
+    }
+    minLeafC.push(min);
+    minAt.push(times[at]!);
+    thawMs.push(thawTimeMs(times, run.leafC, from));
+  }
+  const bands = times.map((_, i) => bandOf(runs.map((r) => r.leafC[i]!), MODEL_ERROR_K));
+  const layers = runs[0]!.layerAirC.length;
+  return {
+    key,
+    minLeafC,
+    minAtMs: medianOf(minAt),
+    structureMinC: structureLayer < 0 ? [] : runs.map((r) => lowest(r.layerAirC[structureLayer]!, from)),
+    thawMs,
+    hoursFrozen: frozen,
+    leafC: { low: bands.map((b) => b.low), mid: bands.map((b) => b.mid), high: bands.map((b) => b.high) },
+    layersC: Array.from({ length: layers }, (_, l) => times.map((_t, i) => medianOf(runs.map((r) => r.layerAirC[l]![i]!)))),
+    soilC: times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
+    humidity: times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
+  };
+}
+
+/** Runs every option under every member. `onOption` is told how many of them are done. */
+export function evaluateBed(task: BedTask, onOption?: (done: number) => void): BedOutcome {
+  const p = prepared(task);
+  const initial = soilNow(p, task);
+  const outside = outsideOf(p, task).members;
+  const times = p.members[0]!.entryMs;
+  const from = Math.max(0, times.findIndex((t) => t >= task.countFromMs));
+  const options = task.options.map((option, n) => {
+    const runs = p.members.map((weather, m) =>
+      runBed(option.spec, weather, {
+        ...(task.calibration ? { calibration: task.calibration } : {}),
+        initial,
+        outside: outside[m]!,
+        audit: false,
+      }),
+    );
+    onOption?.(n + 1);
+    return outcome(option.key, runs, from, option.structureLayer);
+  });
+  const bands = times.map((_, i) => bandOf(task.members.map((m) => m[i]!.airC), 0));
+  return {
+    timesMs: times,
+    outsideC: { low: bands.map((b) => b.low), mid: bands.map((b) => b.mid), high: bands.map((b) => b.high) },
+    skyC: times.map((_, i) => medianOf(p.members.map((m) => Math.pow(m.skyWm2[i * m.stepsPerEntry]! / 5.670374e-8, 0.25) - 273.15))),
+    initial,
+    options,
+  };
+}
+
+/**
+ * The latest time, out of `candidatesMs`, at which the covers can go on and still leave the leaf within 0.3 K of what
+ * the first of them gives, under the forecast's centre. `specAt` builds the bed with the covers on from that time.
+ */
+export function latestCoverMs(
+  task: BedTask,
+  initial: SoilState,
+  specs: { fromMs: number; spec: BedSpec }[],
+): { dueMs: number; lostK: number } {
+  const p = prepared(task);
+  const outside = outsideOf(p, task).members[0]!;
+  const minima = specs.map(({ spec }) => {
+    const run = runBed(spec, p.members[0]!, {
+      ...(task.calibration ? { calibration: task.calibration } : {}),
+      initial,
+      outside,
+      audit: false,
+    });
+    return run.minLeafC;
+  });
+  const best = Math.max(...minima);
+  let due = 0;
+  minima.forEach((min, i) => {
+    if (min >= best - 0.3) due = i;
+  });
+  return { dueMs: specs[due]!.fromMs, lostK: best - minima[minima.length - 1]! };
+}

@@ -1,0 +1,205 @@
+/**
+ * From a bed and the covers on it to what the heat engine runs: which layers, in which order, how large.
+ */
+import { cropById } from '../crops/crops';
+import type { Bed, Cover, Planting, Structure } from '../farm/types';
+import { archLengthM } from '../heat/geometry';
+import { MATERIALS } from '../heat/materials';
+import type { BedSpec, Layer } from '../heat/types';
+
+/** Sheet that must lie on the ground on each side to be weighted down, m. */
+export const SKIRT_M = 0.1;
+
+export interface LayerTiming {
+  on?: { from: string; to: string }[];
+}
+
+export interface StackOptions {
+  deepC: number;
+  /** When each cover is on, by cover id; left out means always. */
+  timing?: Record<string, LayerTiming>;
+  /** Openings of the structure. */
+  open?: { from: string; fraction: number }[];
+}
+
+/** Heavier and more opaque covers go outside lighter ones; what is laid flat lies innermost. */
+function orderOf(cover: Cover): number {
+  if (cover.use === 'over') return 0;
+  if (cover.use === 'flat') return 3;
+  return MATERIALS[cover.material].thermalPassed < 0.1 ? 1 : 2;
+}
+
+/** Outermost first. */
+export function sortCovers(covers: readonly Cover[]): Cover[] {
+  return [...covers].sort((a, b) => orderOf(a) - orderOf(b) || a.material.localeCompare(b.material));
+}
+
+function structureLayer(structure: Structure, options: StackOptions): Layer | null {
+  if (structure.kind === 'open') return null;
+  return {
+    lengthM: structure.lengthM,
+    widthM: structure.widthM,
+    heightM: structure.heightM,
+    shape: structure.shape,
+    sides: structure.sides,
+    material: structure.material,
+    plies: structure.plies,
+    tightness: structure.tightness,
+    ventAreaM2: structure.ventAreaM2,
+    ...(options.open && options.open.length > 0 ? { open: options.open } : {}),
+  };
+}
+
+/** Tallest leaf and share of ground covered, over what stands in the bed. */
+export function canopyOf(plantings: readonly Planting[]): { heightM: number; groundCover: number } {
+  if (plantings.length === 0) return { heightM: 0.05, groundCover: 0.1 };
+  const crops = plantings.map((p) => cropById(p.crop));
+  return {
+    heightM: Math.max(...crops.map((c) => c.heightM)),
+    groundCover: crops.reduce((sum, c) => sum + c.groundCover, 0) / crops.length,
+  };
+}
+
+/** The bed under `covers` (each may appear twice for a double one). */
+export function bedSpec(
+  structure: Structure,
+  bed: Bed,
+  plantings: readonly Planting[],
+  covers: readonly Cover[],
+  options: StackOptions,
+): BedSpec {
+  const crop = canopyOf(plantings);
+  const outer: Layer[] = [];
+  const base = structureLayer(structure, options);
+  const sorted = sortCovers(covers);
+  const inner = sorted.filter((c) => c.use !== 'over');
+  for (const cover of sorted.filter((c) => c.use === 'over')) {
+    outer.push({
+      lengthM: structure.lengthM + 0.1,
+      widthM: structure.widthM + 0.1,
+      heightM: structure.heightM + 0.05,
+      shape: structure.shape,
+      material: cover.material,
+      plies: cover.plies,
+      tightness: 'average',
+      ...options.timing?.[cover.id],
+    });
+  }
+  const stack: Layer[] = base ? [...outer, base] : [];
+  const room = base ? { l: base.lengthM, w: base.widthM, h: base.heightM } : { l: 1e3, w: 1e3, h: 1e3 };
+  inner.forEach((cover, i) => {
+    const grow = (inner.length - 1 - i) * 0.06;
+    const flat = cover.use === 'flat';
+    const heightM = flat ? Math.max(0.05, crop.heightM) : bed.hoopHeightM + grow;
+    stack.push({
+      lengthM: Math.min(room.l, bed.lengthM + 0.1 + grow),
+      widthM: Math.min(room.w, bed.widthM + 0.1 + grow),
+      heightM: Math.min(room.h, heightM),
+      shape: flat ? 'flat' : 'arch',
+      material: cover.material,
+      plies: cover.plies,
+      tightness: 'average',
+      touchesCrop: flat && i === inner.length - 1,
+      ...options.timing?.[cover.id],
+    });
+  });
+  return {
+    ground: {
+      texture: bed.texture,
+      wetness: bed.wetness,
+      deepC: options.deepC,
+      on: bed.on,
+      ...(bed.mulchM > 0 ? { mulch: { material: 'straw', thicknessM: bed.mulchM } } : {}),
+    },
+    stack,
+    crop,
+  };
+}
+
+export interface Fit {
+  pieces: number;
+  minutes: number;
+}
+
+/** How many pieces of a cover this bed takes and the minutes of laying them; a sentence where it cannot go on. */
+export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { why: string } {
+  let needLengthM = bed.lengthM;
+  let needWidthM: number;
+  if (cover.use === 'over') {
+    if (structure.kind !== 'frame' && structure.kind !== 'tunnel') return { why: 'goes over frames and tunnels' };
+    needLengthM = structure.lengthM;
+    needWidthM = structure.shape === 'arch' ? archLengthM(structure.widthM, structure.heightM) : structure.widthM + SKIRT_M;
+  } else if (structure.kind === 'frame' || structure.kind === 'tunnel') {
+    if (cover.use !== 'flat') return { why: 'no room for hoops in there' };
+    needWidthM = bed.widthM;
+  } else if (cover.use === 'hoops') {
+    if (bed.hoopHeightM <= 0) return { why: 'the bed has no hoops' };
+    needWidthM = archLengthM(bed.widthM, bed.hoopHeightM) + SKIRT_M;
+  } else {
+    needWidthM = bed.widthM;
+  }
+  if (cover.widthM < needWidthM - 1e-9) return { why: `too narrow by ${(needWidthM - cover.widthM).toFixed(2)} m` };
+  // sheets overlap by half a metre where one is too short; a hand's breadth short at the ends is let pass
+  const pieces = cover.lengthM >= needLengthM - 0.1 ? 1 : Math.ceil((needLengthM - 0.5) / (cover.lengthM - 0.5));
+  if (!Number.isFinite(pieces) || pieces < 1 || pieces > 4) return { why: 'too short' };
+  return { pieces, minutes: pieces * cover.minutes };
+}
+
+export function isFit(fit: Fit | { why: string }): fit is Fit {
+  return 'pieces' in fit;
+}
+
+export interface CoverOption {
+  /** Cover ids joined by `+`, sorted as they lie; `bare` for none. */
+  key: string;
+  covers: Cover[];
+  pieces: Record<string, number>;
+}
+
+export const BARE = 'bare';
+
+export function optionKey(covers: readonly Cover[]): string {
+  return covers.length === 0 ? BARE : sortCovers(covers).map((c) => c.id).join('+');
+}
+
+/**
+ * Every allowed combination of the covers in stock that fit this bed: none, one, or two of them (two of the same where
+ * it goes on hoops), never more pieces than are in stock. At most `limit`, the lighter ones first; `always` is kept in.
+ */
+export function coverOptions(
+  structure: Structure,
+  bed: Bed,
+  stock: readonly Cover[],
+  always: readonly Cover[] = [],
+  limit = 12,
+): CoverOption[] {
+  const fits = stock.flatMap((cover) => {
+    const fit = fitCover(cover, structure, bed);
+    return isFit(fit) && fit.pieces <= cover.count ? [{ cover, pieces: fit.pieces }] : [];
+  });
+  const options: CoverOption[] = [];
+  const add = (covers: Cover[]) => {
+    const key = optionKey(covers);
+    if (options.some((o) => o.key === key)) return;
+    const pieces: Record<string, number> = {};
+    for (const cover of covers) {
+      const fit = fits.find((f) => f.cover.id === cover.id);
+      pieces[cover.id] = (pieces[cover.id] ?? 0) + (fit?.pieces ?? 1);
+    }
+    if (covers.some((c) => pieces[c.id]! > c.count)) return;
+    options.push({ key, covers: sortCovers(covers), pieces });
+  };
+  add([]);
+  add([...always]);
+  for (const f of fits) add([f.cover]);
+  for (const a of fits) {
+    for (const b of fits) {
+      if (a.cover.id > b.cover.id) continue;
+      if (a.cover.id === b.cover.id && a.cover.use !== 'hoops') continue;
+      if (a.cover.use === 'flat' && b.cover.use === 'flat') continue;
+      if (a.cover.use === 'over' && b.cover.use === 'over') continue;
+      add([a.cover, b.cover]);
+    }
+  }
+  return options.slice(0, limit);
+}

@@ -1,0 +1,116 @@
+/**
+ * The sentence that the first screen opens with, and the words of the sky. Segments carry a tone, so that the reader
+ * sees cold and action at once; the text reads the same without it.
+ */
+import { countWord, rangeText, temperatureText, type UnitChoice } from '../formats/units';
+import { clockText, type ClockStyle } from '../time/farmTime';
+
+export type Tone = 'plain' | 'frost' | 'ember' | 'ochre' | 'pine';
+export interface Segment {
+  text: string;
+  tone: Tone;
+}
+
+export interface Style extends ClockStyle {
+  units: UnitChoice;
+  currency: string;
+}
+
+const plain = (text: string): Segment => ({ text, tone: 'plain' });
+const frost = (text: string): Segment => ({ text, tone: 'frost' });
+const ember = (text: string): Segment => ({ text, tone: 'ember' });
+
+/** "clear and still", "overcast, windy". */
+export function skyWords(cloud: number, windMs: number): string {
+  const sky = cloud < 0.25 ? 'clear' : cloud < 0.7 ? 'broken cloud' : 'overcast';
+  const wind = windMs < 1.3 ? 'still' : windMs < 4 ? 'a light wind' : 'windy';
+  return wind === 'still' && sky === 'clear' ? 'clear and still' : `${sky}, ${wind}`;
+}
+
+export interface ClosingFacts {
+  lowC: number;
+  lowAtMs: number;
+  cloud: number;
+  windMs: number;
+  /** Beds that are to get a cover, and of these the ones that would then have a second layer over them. */
+  bedsToCover: number;
+  secondLayers: number;
+  firstDueMs: number | null;
+  /** Covers already put on for this night. */
+  done: number;
+  /** Houses still open. */
+  toClose: number;
+}
+
+const cold = (c: number, text: string): Segment => (c < 0.5 ? frost(text) : plain(text));
+
+/** "−7 °C by 07:10, clear and still. Second layer on three beds before 16:50." */
+export function closingSentence(f: ClosingFacts, style: Style): Segment[] {
+  const low = `${temperatureText(f.lowC, style.units.temperature, 0)} by ${clockText(f.lowAtMs, style)}`;
+  const out: Segment[] = [cold(f.lowC, low), plain(`, ${skyWords(f.cloud, f.windMs)}. `)];
+  const beds = (n: number) => `${countWord(n)} bed${n === 1 ? '' : 's'}`;
+  if (f.bedsToCover > 0) {
+    const what =
+      f.secondLayers === f.bedsToCover ? `Second layer on ${beds(f.bedsToCover)}` : `Cover ${beds(f.bedsToCover)}`;
+    out.push(ember(what));
+    out.push(plain(f.firstDueMs === null ? '.' : `, the first before ${clockText(f.firstDueMs, style)}.`));
+  } else if (f.toClose > 0) {
+    out.push(ember('Close up'), plain(f.firstDueMs === null ? '.' : ` before ${clockText(f.firstDueMs, style)}.`));
+  } else {
+    out.push(f.done > 0 ? plain('All that the plan asked for is on.') : plain('Nothing needs a cover.'));
+  }
+  return out;
+}
+
+/** "−3 °C outside now, −7 °C by 07:10. Closest to harm: N5 at −0.4 °C." */
+export function nightSentence(
+  f: { nowC: number; lowC: number; lowAtMs: number; closest: { name: string; leafC: number; marginK: number } | null },
+  style: Style,
+): Segment[] {
+  const t = (c: number, d = 0) => temperatureText(c, style.units.temperature, d);
+  const out: Segment[] = [
+    cold(f.nowC, `${t(f.nowC)} outside now`),
+    plain(', '),
+    cold(f.lowC, `${t(f.lowC)} by ${clockText(f.lowAtMs, style)}. `),
+  ];
+  if (f.closest === null) return [...out, plain('No crop stands in the cold.')];
+  if (f.closest.marginK > 1.5) return [...out, plain('Nothing is close to harm.')];
+  return [...out, plain('Closest to harm: '), frost(`${f.closest.name} at ${t(f.closest.leafC, 1)}.`)];
+}
+
+/** "Leave them be until 10:20. N2 froze for four hours." */
+export function morningSentence(
+  f: {
+    liftMs: number | null;
+    frozen: { name: string; hours: number }[];
+    coversOn: boolean;
+    lowC: number;
+  },
+  style: Style,
+): Segment[] {
+  const out: Segment[] = [];
+  if (f.liftMs === null) {
+    out.push(f.coversOn ? ember('Nothing is frozen: lift when it suits. ') : plain('Nothing is frozen and nothing is covered. '));
+  } else if (f.coversOn) {
+    out.push(plain('Leave them be until '), ember(`${clockText(f.liftMs, style)}. `));
+  } else {
+    out.push(plain('Do not touch frozen leaves before '), ember(`${clockText(f.liftMs, style)}. `));
+  }
+  const worst = f.frozen[0];
+  if (worst) {
+    const hours = Math.max(1, Math.round(worst.hours));
+    const rest = f.frozen.length > 1 ? `, and ${countWord(f.frozen.length - 1)} more` : '';
+    out.push(plain(`${worst.name} froze for ${countWord(hours)} hour${hours === 1 ? '' : 's'}${rest}.`));
+  } else {
+    out.push(plain(`The night's low outside: ${temperatureText(f.lowC, style.units.temperature, 0)}.`));
+  }
+  return out;
+}
+
+/** "€310", rounded as money at risk deserves. */
+export function moneyText(amount: number, currency: string): string {
+  const step = amount >= 200 ? 10 : amount >= 20 ? 5 : 1;
+  return `${currency}${Math.round(amount / step) * step}`;
+}
+
+export { rangeText };

@@ -1,0 +1,29 @@
+/**
+ * Moist air: saturation, dew point, relative humidity.
+ *
+ * Pressure of water vapour in Pa, temperature in °C. Magnus form with the coefficients of Alduchov and
+ * Eskridge (1996), good to 0.4 % from −40 to +50 °C; over ice below 0 °C, where frost forms.
+ */
+
+/** Saturation vapour pressure over water, Pa. Example: `saturationPa(20)` is about 2333. */
+export function saturationPa(airC: number): number {
+  return 610.94 * Math.exp((17.625 * airC) / (airC + 243.04));
+}
+
+/** Saturation vapour pressure over the phase that a surface carries: water at or above 0 °C, ice below. */
+export function saturationSurfacePa(surfaceC: number): number {
+  return surfaceC >= 0
+    ? 610.94 * Math.exp((17.625 * surfaceC) / (surfaceC + 243.04))
+    : 611.21 * Math.exp((22.587 * surfaceC) / (surfaceC + 273.86));
+}
+
+/** Dew point in °C of air at `airC` with `relativeHumidity` (0 to 1, above 0). Example: (20, 0.5) is about 9.3. */
+export function dewPointC(airC: number, relativeHumidity: number): number {
+  const x = Math.log(relativeHumidity) + (17.625 * airC) / (airC + 243.04);
+  return (243.04 * x) / (17.625 - x);
+}
+
+/** Relative humidity, 0 to 1, from air temperature and dew point, both °C. */
+export function relativeHumidity(airC: number, dewC: number): number {
+  return Math.min(1, saturationPa(dewC) / saturationPa(airC));
+}

@@ -1,0 +1,105 @@
+/**
+ * The farm's own time: local clock and dates in its zone, the night an instant belongs to, and the phase of the day.
+ */
+import { TZDate } from '@date-fns/tz';
+import { sunTimes } from '../sky/sun';
+import type { FarmSite } from '../farm/types';
+
+export const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/** Local date `YYYY-MM-DD` of an instant. */
+export function localDate(ms: number, timeZone: string): string {
+  const d = new TZDate(ms, timeZone);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
+}
+
+/** Hour of the local clock with its fraction, 0 to 24. */
+export function localHour(ms: number, timeZone: string): number {
+  const d = new TZDate(ms, timeZone);
+  return d.getHours() + d.getMinutes() / 60;
+}
+
+/** The instant of a local clock time on a local date; where the clock skips it, the next that exists. */
+export function atLocal(date: string, hour: number, minute: number, timeZone: string): number {
+  const [y, m, d] = date.split('-').map(Number) as [number, number, number];
+  return new TZDate(y, m - 1, d, hour, minute, 0, timeZone).getTime();
+}
+
+export function addDays(date: string, days: number): string {
+  const ms = Date.parse(`${date}T12:00:00Z`) + days * DAY_MS;
+  return new Date(ms).toISOString().slice(0, 10);
+}
+
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(`${to}T12:00:00Z`) - Date.parse(`${from}T12:00:00Z`)) / DAY_MS);
+}
+
+export interface NightWindow {
+  /** Local date of its evening. */
+  night: string;
+  /** Noon before and noon after, epoch ms. */
+  fromMs: number;
+  toMs: number;
+  sunsetMs: number | null;
+  sunriseMs: number | null;
+}
+
+/** The night that an instant belongs to: from noon to noon, named by its evening's date. */
+export function nightOf(ms: number, site: FarmSite): NightWindow {
+  const hour = localHour(ms, site.timeZone);
+  const today = localDate(ms, site.timeZone);
+  const night = hour >= 12 ? today : addDays(today, -1);
+  return nightWindow(night, site);
+}
+
+export function nightWindow(night: string, site: FarmSite): NightWindow {
+  const fromMs = atLocal(night, 12, 0, site.timeZone);
+  const toMs = atLocal(addDays(night, 1), 12, 0, site.timeZone);
+  return {
+    night,
+    fromMs,
+    toMs,
+    sunsetMs: sunTimes(fromMs, site.latitude, site.longitude)?.setMs ?? null,
+    sunriseMs: sunTimes(toMs, site.latitude, site.longitude)?.riseMs ?? null,
+  };
+}
+
+export type Phase = 'closing' | 'night' | 'morning';
+
+/** What the hour asks for: closing up from noon until an hour after sunset, the night, the morning from an hour and a half before sunrise. */
+export function phaseOf(ms: number, window: NightWindow): Phase {
+  const set = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
+  const rise = window.sunriseMs ?? window.toMs - 4 * HOUR_MS;
+  if (ms < set + HOUR_MS) return 'closing';
+  return ms < rise - 1.5 * HOUR_MS ? 'night' : 'morning';
+}
+
+export interface ClockStyle {
+  hours: 24 | 12;
+  timeZone: string;
+}
+
+/** "16:50" or "4:50 pm". */
+export function clockText(ms: number, style: ClockStyle): string {
+  const d = new TZDate(ms, style.timeZone);
+  const minutes = String(d.getMinutes()).padStart(2, '0');
+  if (style.hours === 24) return `${String(d.getHours()).padStart(2, '0')}:${minutes}`;
+  const h = d.getHours();
+  return `${h % 12 === 0 ? 12 : h % 12}:${minutes} ${h < 12 ? 'am' : 'pm'}`;
+}
+
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** "Thu 14 Jan". */
+export function dayText(ms: number, timeZone: string): string {
+  const d = new TZDate(ms, timeZone);
+  return `${WEEKDAYS[d.getDay()]} ${d.getDate()} ${MONTHS[d.getMonth()]}`;
+}
+
+/** Rounds down to a multiple of minutes. */
+export function floorMinutes(ms: number, minutes: number): number {
+  return Math.floor(ms / (minutes * 60_000)) * minutes * 60_000;
+}

@@ -1,0 +1,51 @@
+/** The Express application: API by topic, then the built web app. */
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { Context, type ServerOptions } from './context';
+import { Problem, sendProblem } from './problem';
+import { farmRoutes } from './routes/farm';
+import { forecastRoutes } from './routes/forecasts';
+import { logRoutes } from './routes/log';
+import { nightRoutes } from './routes/night';
+
+export function makeApp(options: ServerOptions, webDirectory: string | null): { app: Express; context: Context } {
+  const context = new Context(options);
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(compression());
+  app.use(express.json({ limit: '8mb' }));
+  app.use((_req, res, next) => {
+    res.setHeader('X-Content-Type-Options', 'nosniff');
+    res.setHeader('Referrer-Policy', 'no-referrer');
+    next();
+  });
+  app.use('/api', (_req, res, next) => {
+    res.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  for (const routes of [farmRoutes, nightRoutes, logRoutes, forecastRoutes]) app.use('/api', routes(context));
+  app.use('/api', () => {
+    throw new Problem(404, 'Not found', 'There is no such address in the API.');
+  });
+  if (webDirectory && existsSync(join(webDirectory, 'index.html'))) {
+    app.use(
+      express.static(webDirectory, {
+        setHeaders: (res, path) => {
+          const forever = path.includes('_expo') || path.includes('assets');
+          res.setHeader('Cache-Control', forever ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
+      }),
+    );
+    app.use('/_expo', (_req, res) => {
+      res.status(404).end();
+    });
+    app.get('/{*path}', (_req, res) => {
+      res.setHeader('Cache-Control', 'no-cache');
+      res.sendFile(join(webDirectory, 'index.html'));
+    });
+  }
+  app.use(sendProblem);
+  return { app, context };
+}

@@ -1,0 +1,46 @@
+/**
+ * The farm clock: one object that says what time it is. Real time in a real farm; in the demo it stands still until it
+ * is moved, and is remembered across restarts.
+ */
+import { addDays, HOUR_MS, nightOf, nightWindow, type FarmSite } from '@fogata/core';
+
+export interface FarmClock {
+  readonly mode: 'real' | 'demo';
+  nowMs(): number;
+  /** Demo only; a real clock refuses. */
+  set(ms: number): Promise<void>;
+}
+
+export const realClock: FarmClock = {
+  mode: 'real',
+  nowMs: () => Date.now(),
+  set: () => Promise.reject(new Error('the clock of a real farm cannot be moved')),
+};
+
+/** A clock that stands at `startMs`; `remember` is told of every move. */
+export function demoClock(startMs: number, remember: (ms: number) => Promise<void>): FarmClock {
+  let now = startMs;
+  return {
+    mode: 'demo',
+    nowMs: () => now,
+    set: async (ms) => {
+      await remember(ms);
+      now = ms;
+    },
+  };
+}
+
+/** Next closing time: an hour and a half before the sun goes, today or tomorrow. */
+export function nextClosingMs(nowMs: number, site: FarmSite): number {
+  const window = nightOf(nowMs, site);
+  const at = (w: typeof window) => (w.sunsetMs ?? w.fromMs + 5 * HOUR_MS) - 1.5 * HOUR_MS;
+  return at(window) > nowMs ? at(window) : at(nightWindow(addDays(window.night, 1), site));
+}
+
+/** Next morning round: a quarter of an hour after sunrise, when the lowest has passed; 06:45 where the sun does not rise. */
+export function nextMorningMs(nowMs: number, site: FarmSite): number {
+  const window = nightOf(nowMs, site);
+  const at = (w: typeof window) => (w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4);
+  const next = at(window) > nowMs ? at(window) : at(nightWindow(addDays(window.night, 1), site));
+  return Math.round(next / 60_000) * 60_000;
+}

@@ -1,0 +1,127 @@
+/** The tables. Instants are epoch milliseconds as bigint, dates ISO text, quantities SI. */
+import type { Farm, FarmRecord } from '@fogata/contract';
+import type { WeatherEntry } from '@fogata/core';
+import { bigint, boolean, doublePrecision, index, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+
+/** One row: the farm and its settings. */
+export const farm = pgTable('farm', {
+  id: text('id').primaryKey(),
+  settings: jsonb('settings').$type<Farm>().notNull(),
+});
+
+/** A row is a house, a kind of frame or tunnel, or a piece of open ground. */
+export const structures = pgTable('structures', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  kind: text('kind').$type<'house' | 'frame' | 'tunnel' | 'open'>().notNull(),
+  shape: text('shape').$type<'arch' | 'box' | 'flat'>().notNull(),
+  sides: text('sides').$type<'cover' | 'board'>().notNull(),
+  lengthM: doublePrecision('length_m').notNull(),
+  widthM: doublePrecision('width_m').notNull(),
+  heightM: doublePrecision('height_m').notNull(),
+  material: text('material').notNull(),
+  plies: integer('plies').notNull(),
+  tightness: text('tightness').$type<'tight' | 'average' | 'drafty'>().notNull(),
+  ventAreaM2: doublePrecision('vent_area_m2').notNull(),
+  order: integer('order').notNull(),
+});
+
+/** A row is one bed, frame box or bench. */
+export const beds = pgTable('beds', {
+  id: text('id').primaryKey(),
+  structureId: text('structure_id')
+    .notNull()
+    .references(() => structures.id),
+  name: text('name').notNull(),
+  lengthM: doublePrecision('length_m').notNull(),
+  widthM: doublePrecision('width_m').notNull(),
+  rows: integer('rows').notNull(),
+  on: text('on').$type<'ground' | 'bench'>().notNull(),
+  texture: text('texture').$type<'sand' | 'loam' | 'clay' | 'compost'>().notNull(),
+  wetness: text('wetness').$type<'dry' | 'moist' | 'wet'>().notNull(),
+  mulchM: doublePrecision('mulch_m').notNull(),
+  hoopHeightM: doublePrecision('hoop_height_m').notNull(),
+  order: integer('order').notNull(),
+});
+
+/** A row is one crop in one stretch of a bed, from planting to clearing. A plan: it may change; what changed is in records. */
+export const plantings = pgTable('plantings', {
+  id: text('id').primaryKey(),
+  bedId: text('bed_id')
+    .notNull()
+    .references(() => beds.id),
+  crop: text('crop').notNull(),
+  cultivar: text('cultivar').notNull(),
+  fromRow: integer('from_row').notNull(),
+  toRow: integer('to_row').notNull(),
+  lengthM: doublePrecision('length_m').notNull(),
+  plantedOn: text('planted_on').notNull(),
+  clearedOn: text('cleared_on'),
+  aim: text('aim').$type<'survive' | 'grow' | 'flower'>().notNull(),
+  note: text('note').notNull(),
+});
+
+/** A row is a kind of sheet in stock, with how many pieces there are. */
+export const covers = pgTable('covers', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  material: text('material').notNull(),
+  plies: integer('plies').notNull(),
+  lengthM: doublePrecision('length_m').notNull(),
+  widthM: doublePrecision('width_m').notNull(),
+  count: integer('count').notNull(),
+  use: text('use').$type<'hoops' | 'flat' | 'over'>().notNull(),
+  minutes: doublePrecision('minutes').notNull(),
+  order: integer('order').notNull(),
+});
+
+/** A row is something that happened. Never rewritten; `seq` is the order in which the server took them. */
+export const records = pgTable(
+  'records',
+  {
+    id: text('id').primaryKey(),
+    seq: bigint('seq', { mode: 'number' }).generatedAlwaysAsIdentity().notNull(),
+    kind: text('kind').notNull(),
+    atMs: bigint('at_ms', { mode: 'number' }).notNull(),
+    recordedMs: bigint('recorded_ms', { mode: 'number' }).notNull(),
+    data: jsonb('data').$type<FarmRecord>().notNull(),
+  },
+  (t) => [index('records_at').on(t.atMs), index('records_kind').on(t.kind, t.atMs)],
+);
+
+/** A row is a forecast or record that the grower brought, whole. */
+export const forecasts = pgTable('forecasts', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  importedMs: bigint('imported_ms', { mode: 'number' }).notNull(),
+  fromMs: bigint('from_ms', { mode: 'number' }).notNull(),
+  toMs: bigint('to_ms', { mode: 'number' }).notNull(),
+  entries: jsonb('entries').$type<WeatherEntry[]>().notNull(),
+  active: boolean('active').notNull(),
+});
+
+/** A row is what was predicted for one night, as it stood when it was last worked out before midnight. */
+export const nights = pgTable('nights', {
+  night: text('night').primaryKey(),
+  issuedMs: bigint('issued_ms', { mode: 'number' }).notNull(),
+  data: jsonb('data').$type<NightPrediction>().notNull(),
+});
+
+/** A row is a small fact about the installation: the demo's clock, the seed of its weather. */
+export const meta = pgTable('meta', {
+  key: text('key').primaryKey(),
+  value: text('value').notNull(),
+});
+
+export interface PredictedBand {
+  low: number;
+  mid: number;
+  high: number;
+}
+
+export interface NightPrediction {
+  /** By `outside` or structure id. */
+  spots: Record<string, PredictedBand>;
+  /** Leaf minimum by bed id. */
+  beds: Record<string, PredictedBand>;
+}

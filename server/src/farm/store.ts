@@ -1,0 +1,139 @@
+/** Reads and writes of the farm: everything the planner needs in one load, records appended once, plans changed in place. */
+import type { Farm, FarmRecord, PlantingBody } from '@fogata/contract';
+import type { Bed, Cover, Planting, Structure, WeatherEntry } from '@fogata/core';
+import { and, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import type { Db } from '../db/open';
+import { beds, covers, farm, forecasts, meta, nights, plantings, records, structures, type NightPrediction } from '../db/schema';
+
+export interface StoredRecord {
+  record: FarmRecord;
+  seq: number;
+  recordedMs: number;
+}
+
+export interface FarmData {
+  farm: Farm;
+  structures: Structure[];
+  beds: Bed[];
+  plantings: Planting[];
+  covers: Cover[];
+  /** Of the last weeks, oldest first, up to now by the farm's clock. */
+  records: StoredRecord[];
+  imported: { id: string; name: string; importedMs: number; entries: WeatherEntry[] } | null;
+}
+
+export const DEFAULT_FARM: Farm = {
+  name: 'My farm',
+  latitude: 45,
+  longitude: 0,
+  elevationM: 100,
+  timeZone: 'UTC',
+  units: { temperature: 'C', length: 'm', clock: 24 },
+  currency: '€',
+  hourlyRate: 15,
+  theme: 'clock',
+  schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
+};
+
+const WEEKS_MS = 21 * 86_400_000;
+
+export async function readFarm(db: Db): Promise<Farm> {
+  const rows = await db.select().from(farm).where(eq(farm.id, 'farm'));
+  return rows[0]?.settings ?? DEFAULT_FARM;
+}
+
+export async function writeFarm(db: Db, settings: Farm): Promise<void> {
+  await db.insert(farm).values({ id: 'farm', settings }).onConflictDoUpdate({ target: farm.id, set: { settings } });
+}
+
+const asRecord = (row: typeof records.$inferSelect): StoredRecord => ({ record: row.data, seq: row.seq, recordedMs: row.recordedMs });
+
+export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
+  const [settings, s, b, p, c, r, f] = await Promise.all([
+    readFarm(db),
+    db.select().from(structures).orderBy(structures.order),
+    db.select().from(beds).orderBy(beds.order),
+    db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow),
+    db.select().from(covers).orderBy(covers.order),
+    db.select().from(records).where(and(gte(records.atMs, nowMs - WEEKS_MS), lte(records.atMs, nowMs))).orderBy(records.atMs, records.seq),
+    db.select().from(forecasts).where(eq(forecasts.active, true)).orderBy(desc(forecasts.importedMs)).limit(1),
+  ]);
+  return {
+    farm: settings,
+    structures: s as Structure[],
+    beds: b as Bed[],
+    plantings: p as Planting[],
+    covers: c as Cover[],
+    records: r.map(asRecord),
+    imported: f[0] ?? null,
+  };
+}
+
+/** Appends records; one that is already there (sent twice) is left as it is. Returns how many were new. */
+export async function appendRecords(db: Db, list: readonly FarmRecord[], recordedMs: number): Promise<number> {
+  if (list.length === 0) return 0;
+  const rows = list.map((record) => ({ id: record.id, kind: record.kind, atMs: record.atMs, recordedMs, data: record }));
+  const done = await db.insert(records).values(rows).onConflictDoNothing().returning({ id: records.id });
+  return done.length;
+}
+
+export async function recordsByIds(db: Db, ids: readonly string[]): Promise<StoredRecord[]> {
+  if (ids.length === 0) return [];
+  return (await db.select().from(records).where(inArray(records.id, [...ids]))).map(asRecord);
+}
+
+/** The log, newest first; `beforeSeq` continues a list. Retractions of any age are included with what they retract. */
+export async function logPage(db: Db, limit: number, kinds: string[] | null, offset: number): Promise<StoredRecord[]> {
+  const where = kinds ? inArray(records.kind, kinds) : undefined;
+  const rows = await db.select().from(records).where(where).orderBy(desc(records.atMs), desc(records.seq)).limit(limit).offset(offset);
+  return rows.map(asRecord);
+}
+
+export async function allRetractions(db: Db): Promise<StoredRecord[]> {
+  return (await db.select().from(records).where(eq(records.kind, 'retraction')).orderBy(records.seq)).map(asRecord);
+}
+
+/** All records of these kinds about plantings, for their story. */
+export async function recordsOfKinds(db: Db, kinds: string[], toMs: number): Promise<StoredRecord[]> {
+  const rows = await db.select().from(records).where(and(inArray(records.kind, kinds), lte(records.atMs, toMs))).orderBy(records.atMs, records.seq);
+  return rows.map(asRecord);
+}
+
+export async function savePlanting(db: Db, p: PlantingBody): Promise<void> {
+  const { id: _id, ...set } = p;
+  await db.insert(plantings).values(p).onConflictDoUpdate({ target: plantings.id, set });
+}
+
+export async function deletePlanting(db: Db, id: string): Promise<void> {
+  await db.delete(plantings).where(eq(plantings.id, id));
+}
+
+export async function findPlanting(db: Db, id: string): Promise<Planting | null> {
+  return ((await db.select().from(plantings).where(eq(plantings.id, id)))[0] as Planting | undefined) ?? null;
+}
+
+export async function saveNight(db: Db, night: string, issuedMs: number, data: NightPrediction): Promise<void> {
+  await db.insert(nights).values({ night, issuedMs, data }).onConflictDoUpdate({ target: nights.night, set: { issuedMs, data } });
+}
+
+export async function findNight(db: Db, night: string) {
+  return (await db.select().from(nights).where(eq(nights.night, night)))[0] ?? null;
+}
+
+export async function recentNights(db: Db, limit: number): Promise<string[]> {
+  return (await db.select({ night: nights.night }).from(nights).orderBy(desc(nights.night)).limit(limit)).map((r) => r.night);
+}
+
+export async function readMeta(db: Db, key: string): Promise<string | null> {
+  return (await db.select().from(meta).where(eq(meta.key, key)))[0]?.value ?? null;
+}
+
+export async function writeMeta(db: Db, key: string, value: string): Promise<void> {
+  await db.insert(meta).values({ key, value }).onConflictDoUpdate({ target: meta.key, set: { value } });
+}
+
+/** True where nothing has been set up yet. */
+export async function isEmpty(db: Db): Promise<boolean> {
+  const rows = await db.select({ n: sql<number>`count(*)::int` }).from(structures);
+  return (rows[0]?.n ?? 0) === 0;
+}

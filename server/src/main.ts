@@ -1,0 +1,86 @@
+/** Starts the server: data directory, migrations, the demo where asked for, workers, one port for app and API. */
+import { existsSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { makeApp } from './app';
+import { demoClock, realClock } from './clock';
+import { DirectoryInUse } from './db/lock';
+import { openPglite, openPostgres, type OpenDb } from './db/open';
+import { loadDemo } from './demo/load';
+import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
+import { readMeta, writeMeta } from './farm/store';
+import { startPool, workerFile } from './night/pool';
+
+const say = (line: string) => process.stdout.write(`${line}\n`);
+
+/** The workspace's root, from the source or from the bundle. */
+function findRoot(): string {
+  let at = dirname(fileURLToPath(import.meta.url));
+  while (!existsSync(join(at, 'server', 'drizzle'))) {
+    const up = dirname(at);
+    if (up === at) throw new Error('the migrations in server/drizzle are missing');
+    at = up;
+  }
+  return at;
+}
+
+async function openDb(root: string, directory: string): Promise<OpenDb> {
+  const migrations = join(root, 'server', 'drizzle');
+  const url = process.env['DATABASE_URL'];
+  if (url) {
+    say('Opening the PostgreSQL server that DATABASE_URL names.');
+    return openPostgres(url, migrations);
+  }
+  say(existsSync(join(directory, 'db')) ? `Opening ${directory}` : `Making a new database in ${directory} (some seconds)`);
+  return openPglite(directory, migrations);
+}
+
+async function main(): Promise<void> {
+  const demo = process.argv.includes('--demo');
+  const root = findRoot();
+  const directory = resolve(process.env['FOGATA_DATA'] ?? join(root, demo ? '.fogata-demo' : '.fogata'));
+  const port = Number(process.env['PORT'] ?? 4310);
+  const host = process.env['HOST'] ?? '127.0.0.1';
+  const { db, close } = await openDb(root, directory);
+  if (demo && (await loadDemo(db))) say('Loaded the demo farm, Rescoldo.');
+  const clock = demo
+    ? demoClock(Number((await readMeta(db, 'clockMs')) ?? DEMO_START_MS), (ms) => writeMeta(db, 'clockMs', String(ms)))
+    : realClock;
+  const pool = startPool(workerFile());
+  const { app, context } = makeApp(
+    { db, clock, pool, seed: demo ? DEMO_SEED : Number(process.env['FOGATA_SEED'] ?? 1), ...(demo ? { episodes: DEMO_EPISODES } : {}) },
+    join(root, 'app', 'dist'),
+  );
+  const server = createServer(app);
+  await new Promise<void>((done, fail) => {
+    server.once('error', fail);
+    server.listen(port, host, done);
+  });
+  say(`Fogata ${demo ? '(demo) ' : ''}is at http://${host.includes(':') ? `[${host}]` : host}:${port}`);
+  // the first night is worked out before anyone asks
+  void context.moment().then((m) => context.planner.ask(m.data, m.weather, m.nowMs));
+
+  let stopping = false;
+  const stop = async () => {
+    if (stopping) return;
+    stopping = true;
+    say('Closing.');
+    context.planner.stop();
+    server.close();
+    server.closeAllConnections();
+    await pool.close();
+    await close();
+    process.exit(0);
+  };
+  process.on('SIGINT', () => void stop());
+  process.on('SIGTERM', () => void stop());
+}
+
+main().catch((error: unknown) => {
+  const e = error as NodeJS.ErrnoException;
+  if (error instanceof DirectoryInUse) process.stderr.write(`${error.message}\n`);
+  else if (e.code === 'EADDRINUSE') process.stderr.write(`Port ${process.env['PORT'] ?? 4310} is taken. Set PORT to another one.\n`);
+  else process.stderr.write(`${e.stack ?? String(error)}\n`);
+  process.exit(1);
+});

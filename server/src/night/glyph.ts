@@ -1,0 +1,149 @@
+/** What the stack glyph and the ribbon show of a planned bed. */
+import type { GlyphLayer, PlaceRow, PlantingView, Range, RibbonView } from '@fogata/contract';
+import {
+  bandOf,
+  clockText,
+  cropById,
+  daysBetween,
+  harmChance,
+  MATERIALS,
+  MODEL_ERROR_K,
+  sortCovers,
+  verdict,
+  type Bed,
+  type Cover,
+  type NightWindow,
+  type Structure,
+  type Style,
+} from '@fogata/core';
+import type { FarmState } from '../farm/state';
+import { ofKind } from '../farm/state';
+import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planner';
+import { AS_IS } from './tasks';
+
+export function structureLayerName(structure: Structure): string {
+  if (structure.kind === 'house') return `${structure.name.toLowerCase().includes('house') ? 'in the house' : `in ${structure.name}`}`;
+  if (structure.kind === 'frame') return 'in the frame';
+  return 'in the tunnel';
+}
+
+/** Layers from the outermost: the structure and what lies on the bed, with what the plan adds drawn as planned. */
+export function glyphOf(structure: Structure, on: readonly Cover[], planned: readonly Cover[], opening: number): GlyphLayer[] {
+  const base: GlyphLayer[] = structure.kind === 'open' ? [] : [{ name: structure.name, state: 'on', opening }];
+  const left = [...on];
+  const all = sortCovers([...on, ...planned.filter((c) => {
+    const i = left.indexOf(c);
+    if (i >= 0) left.splice(i, 1);
+    return i < 0;
+  })]);
+  const remaining = [...on];
+  const layers = all.map((c): GlyphLayer & { over: boolean } => {
+    const i = remaining.indexOf(c);
+    if (i >= 0) remaining.splice(i, 1);
+    return { name: c.name, state: i >= 0 ? 'on' : 'planned', opening: 0, over: c.use === 'over' };
+  });
+  const strip = ({ name, state, opening: o }: GlyphLayer): GlyphLayer => ({ name, state, opening: o });
+  return [...layers.filter((l) => l.over).map(strip), ...base, ...layers.filter((l) => !l.over).map(strip)];
+}
+
+export function rangeOf(values: number[], extraK = MODEL_ERROR_K): Range {
+  return bandOf(values, extraK);
+}
+
+function chosenCovers(b: PlannedBed): Cover[] {
+  return b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+}
+
+/** The planting of a bed that comes closest to harm, with its margin. */
+export function closest(b: PlannedBed, leafC: number) {
+  return [...b.atRisk].sort((a, c) => c.thresholds.harmC - a.thresholds.harmC)[0] && b.atRisk.reduce((worst, a) => (leafC - a.thresholds.harmC < leafC - worst.thresholds.harmC ? a : worst));
+}
+
+export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
+  const leafC = rangeOf(chosenOutcome(b).minLeafC);
+  const bare = rangeOf(asIsOutcome(b).minLeafC);
+  const worst = closest(b, leafC.mid)!;
+  const crop = cropById(worst.planting.crop);
+  const opening = plan.state.openings.get(b.structure.id)?.fraction ?? 0;
+  const planned = chosenCovers(b);
+  return {
+    bedId: b.bed.id,
+    name: b.bed.name,
+    structureName: b.structure.name,
+    stack: glyphOf(b.structure, b.on, planned, opening),
+    leafC,
+    bareLeafC: bare.mid,
+    marginK: leafC.mid - worst.thresholds.harmC,
+    harmChance: harmChance(worst, chosenOutcome(b).minLeafC),
+    crop: crop.name,
+    verdict: verdict(crop, worst.thresholds, leafC.mid),
+    harmC: worst.thresholds.harmC,
+    pending: planned.some((c) => !b.on.includes(c)),
+  };
+}
+
+/** The coming night of one bed, hour by hour, as planned. */
+export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.chosen): RibbonView {
+  const o = b.outcome.options.find((x) => x.key === key) ?? asIsOutcome(b);
+  const covers = key === AS_IS ? b.on : (b.options.find((x) => x.key === key)?.covers ?? b.on);
+  const sorted = sortCovers(covers);
+  const names = [
+    ...sorted.filter((c) => c.use === 'over').map((c) => `under ${c.name.toLowerCase()}`),
+    ...(b.structure.kind === 'open' ? [] : [structureLayerName(b.structure)]),
+    ...sorted.filter((c) => c.use !== 'over').map((c) => `under ${MATERIALS[c.material].name}`),
+  ];
+  const low = rangeOf(o.minLeafC);
+  const worst = closest(b, low.mid);
+  const marks: RibbonView['marks'] = [];
+  const fresh = covers.filter((c) => !b.on.includes(c));
+  if (fresh.length > 0) marks.push({ atMs: b.due?.dueMs ?? plan.closeMs, label: `${fresh.map((c) => c.name.toLowerCase()).join(', ')} on` });
+  const thaw = o.thawMs.filter((t): t is number => t !== null).sort((a, c) => a - c);
+  if (thaw.length > o.thawMs.length / 2) marks.push({ atMs: thaw[Math.floor(thaw.length / 2)]!, label: `thawed ${clockText(thaw[Math.floor(thaw.length / 2)]!, style)}` });
+  return {
+    bedId: b.bed.id,
+    name: b.bed.name,
+    timesMs: b.outcome.timesMs,
+    outsideC: b.outcome.outsideC,
+    leafC: o.leafC,
+    layers: o.layersC.map((airC, i) => ({ name: names[i] ?? `layer ${i + 1}`, airC })),
+    soilC: o.soilC,
+    harmC: worst ? worst.thresholds.harmC : null,
+    marks,
+    min: { atMs: o.minAtMs, leafC: low.mid },
+  };
+}
+
+/** One planting as a screen shows it, with the night's outcome where there is one. */
+export function plantingView(
+  p: PlantingView['planting'],
+  harden: number,
+  t: { damageC: number; deathC: number; flowerC: number | null; harmC: number },
+  today: string,
+  minLeafC: number[] | null,
+  state: FarmState,
+  value: number,
+): PlantingView {
+  const crop = cropById(p.crop);
+  const leafC = minLeafC ? rangeOf(minLeafC) : null;
+  const harm = ofKind(state.standing, 'harm').filter((r) => r.plantingId === p.id).at(-1);
+  const kg = ofKind(state.standing, 'harvest').filter((r) => r.plantingId === p.id).reduce((s, r) => s + r.kg, 0);
+  return {
+    planting: p,
+    cropName: crop.name,
+    hardening: harden,
+    daysSince: daysBetween(p.plantedOn, today),
+    ...t,
+    leafC,
+    verdict: leafC ? verdict(crop, t, leafC.mid) : null,
+    harmChance: minLeafC ? harmChance({ planting: p, thresholds: t, value }, minLeafC) : null,
+    lastHarm: harm?.score ?? null,
+    harvestedKg: kg,
+  };
+}
+
+export function currentGlyph(structure: Structure, bed: Bed, state: FarmState, stock: readonly Cover[]): GlyphLayer[] {
+  const on = (state.onBed.get(bed.id) ?? []).flatMap((c) => stock.find((s) => s.id === c.coverId) ?? []);
+  return glyphOf(structure, on, [], state.openings.get(structure.id)?.fraction ?? 0);
+}
+
+export type { NightWindow };

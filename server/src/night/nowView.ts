@@ -1,0 +1,186 @@
+/** The first screen: what must I do until tomorrow noon? */
+import type { ClockView, NowView, PlanProgress, RoundItem } from '@fogata/contract';
+import {
+  bandOf,
+  clockText,
+  closingSentence,
+  cropById,
+  HOUR_MS,
+  moneyText,
+  morningSentence,
+  nightSentence,
+  rangeText,
+  type Segment,
+  type Style,
+} from '@fogata/core';
+import { placeRow, ribbonOf } from './glyph';
+import { jobsOf, thawMs } from './jobs';
+import { asIsOutcome, chosenOutcome, type NightPlan } from './planner';
+
+export interface NightWeather {
+  lowC: { low: number; mid: number; high: number };
+  lowAtMs: number;
+  cloud: number;
+  windMs: number;
+}
+
+/** Lowest outside from now to noon, with the sky in the six hours before it. */
+export function nightWeather(plan: NightPlan): NightWeather {
+  const members = plan.beds[0]?.task.members ?? [plan.centre];
+  const inNight = (ms: number) => ms >= plan.nowMs - HOUR_MS && ms <= plan.window.toMs;
+  const lows = members.map((m) => Math.min(...m.filter((e) => inNight(Date.parse(e.time))).map((e) => e.airC)));
+  const centre = plan.centre.filter((e) => inNight(Date.parse(e.time)));
+  const lowest = centre.reduce((a, b) => (b.airC < a.airC ? b : a));
+  const lowAtMs = Date.parse(lowest.time);
+  const before = centre.filter((e) => Date.parse(e.time) >= lowAtMs - 6 * HOUR_MS && Date.parse(e.time) <= lowAtMs);
+  const mean = (f: (e: (typeof centre)[number]) => number) => before.reduce((s, e) => s + f(e), 0) / before.length;
+  return { lowC: bandOf(lows, 0), lowAtMs, cloud: mean((e) => e.cloudFraction), windMs: mean((e) => e.windMs) };
+}
+
+function cautionsOf(plan: NightPlan, weather: NightWeather): string[] {
+  const out: string[] = [];
+  if (plan.centre.some((e) => e.windMs > 9)) out.push('Wind: weight or lash every cover before dark, and keep lids and glass from flying.');
+  if (plan.centre.some((e) => (e.snowMm ?? 0) > 0 && Date.parse(e.time) > plan.nowMs)) {
+    out.push('Snow is forecast. Only the maker’s rating says what a structure holds; do not go in under a loaded roof.');
+  }
+  const hot = plan.beds.some((b) => {
+    const o = asIsOutcome(b);
+    return o.layersC.some((layer) => layer.some((c, i) => c > 28 && b.outcome.timesMs[i]! > plan.nowMs));
+  });
+  if (hot) out.push('A closed house will be hot for crops and people by midday. Open in time, and do not work in it alone.');
+  if (weather.lowC.mid < 0) out.push('Ice on paths and lids in the morning. Any heater under cover needs ventilation and a carbon monoxide alarm.');
+  return out;
+}
+
+function toMoney(plan: NightPlan) {
+  const asItIs = plan.beds.reduce((s, b) => s + b.loss['as-is']!, 0);
+  const asPlanned = plan.beds.reduce((s, b) => s + b.loss[b.chosen]!, 0);
+  const minutes = plan.beds.reduce((s, b) => s + (b.minutes[b.chosen] ?? 0), 0);
+  return { asItIs, asPlanned, minutes };
+}
+
+/** What would be hurt if nothing were done, in crops, the dearest first. */
+function lossWords(plan: NightPlan): string[] {
+  return plan.beds
+    .filter((b) => b.loss['as-is']! - b.loss[b.chosen]! > 2)
+    .sort((a, b) => b.loss['as-is']! - b.loss[b.chosen]! - (a.loss['as-is']! - a.loss[a.chosen]!))
+    .slice(0, 3)
+    .map((b) => {
+      const row = bandOf(asIsOutcome(b).minLeafC, 0);
+      const worst = b.atRisk.reduce((w, a) => (a.thresholds.harmC > w.thresholds.harmC ? a : w));
+      const crop = cropById(worst.planting.crop);
+      return `${crop.name} ${row.mid < worst.thresholds.deathC + 0.5 ? 'lost' : 'hurt'}`;
+    });
+}
+
+function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): string {
+  const parts = [`Forecast ${rangeText(w.lowC.low, w.lowC.high, style.units.temperature)}.`];
+  if (plan.phase === 'morning') {
+    if (plan.window.sunriseMs) parts.push(`Sun up ${clockText(plan.window.sunriseMs, style)}.`);
+    return parts.join(' ');
+  }
+  if (plan.window.sunsetMs && plan.nowMs < plan.window.sunsetMs) parts.push(`Sun down ${clockText(plan.window.sunsetMs, style)}.`);
+  const money = toMoney(plan);
+  const words = lossWords(plan);
+  const gain = money.asItIs - money.asPlanned;
+  if (gain > 1) parts.push(`Left as it is: ${words.length > 0 ? `${words.join(', ')}, ` : ''}about ${moneyText(money.asItIs, style.currency)}.`);
+  if (money.minutes > 0) parts.push(`The work: ${Math.round(money.minutes)} min.`);
+  return parts.join(' ');
+}
+
+function remaining(plan: NightPlan, style: Style): string[] {
+  return plan.beds
+    .map((b) => ({ b, row: placeRow(plan, b), left: b.loss[b.chosen]! }))
+    .filter((x) => x.row.harmChance > 0.12)
+    .sort((a, b) => b.left - a.left)
+    .slice(0, 4)
+    .map(({ b, row, left }) => {
+      const nights = row.harmChance >= 0.95 ? 'almost surely' : `${Math.round(row.harmChance * 10)} in 10`;
+      return `${b.bed.name}, ${row.crop}: ${row.harmChance < 0.95 ? `harm in ${nights} outcomes` : `harm ${nights}`}${left >= 1 ? `, about ${moneyText(left, style.currency)}` : ''}`;
+    });
+}
+
+function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
+  const jobs = jobsOf(plan, style);
+  if (plan.phase === 'morning') {
+    const thaws = plan.beds.map((b) => ({ b, thaw: thawMs(b) }));
+    const frozen = thaws
+      .filter((t) => t.thaw !== null)
+      .map((t) => ({ name: t.b.bed.name, hours: Math.max(asIsOutcome(t.b).hoursFrozen, (Math.min(...[t.thaw!]) - plan.nowMs) / HOUR_MS) }))
+      .sort((a, b) => b.hours - a.hours);
+    const covered = plan.beds.filter((b) => b.on.length > 0);
+    const relevant = covered.length > 0 ? covered : plan.beds;
+    const times = relevant.map(thawMs).filter((t): t is number => t !== null);
+    const lift = times.length > 0 ? Math.ceil(Math.max(...times) / 600_000) * 600_000 : null;
+    return morningSentence({ liftMs: lift, frozen, coversOn: covered.length > 0, lowC: w.lowC.mid }, style);
+  }
+  if (plan.phase === 'night') {
+    const rows = plan.beds.map((b) => placeRow(plan, b)).sort((a, b) => a.marginK - b.marginK);
+    const now = plan.centre.find((e) => Date.parse(e.time) >= plan.nowMs - HOUR_MS)!;
+    const first = rows[0];
+    return nightSentence(
+      { nowC: now.airC, lowC: w.lowC.mid, lowAtMs: w.lowAtMs, closest: first ? { name: first.name, leafC: first.leafC.mid, marginK: first.marginK } : null },
+      style,
+    );
+  }
+  const todo = jobs.filter((j) => !j.done);
+  const fresh = plan.beds.filter((b) => (b.options.find((o) => o.key === b.chosen)?.covers ?? []).some((c) => !b.on.includes(c)));
+  return closingSentence(
+    {
+      lowC: w.lowC.mid,
+      lowAtMs: w.lowAtMs,
+      cloud: w.cloud,
+      windMs: w.windMs,
+      bedsToCover: fresh.length,
+      secondLayers: fresh.filter((b) => b.structure.kind !== 'open' || b.on.length > 0).length,
+      firstDueMs: todo.filter((j) => j.kind === 'cover').map((j) => j.dueMs).sort((a, b) => a - b)[0] ?? todo[0]?.dueMs ?? null,
+      done: jobs.filter((j) => j.done).length,
+      toClose: todo.filter((j) => j.kind === 'close').length,
+    },
+    style,
+  );
+}
+
+export const EMPTY_SENTENCE: Segment[] = [{ text: 'Nothing stands in a bed yet. Add a structure, a bed and a planting, and the night can be worked out.', tone: 'plain' }];
+const COMPUTING: Segment[] = [{ text: 'Working out the night…', tone: 'plain' }];
+
+export function nowView(
+  clock: ClockView,
+  progress: PlanProgress,
+  plan: NightPlan | null,
+  rounds: RoundItem[],
+  style: Style,
+): NowView {
+  const base: NowView = {
+    clock,
+    progress,
+    sentence: progress.state === 'empty' ? EMPTY_SENTENCE : COMPUTING,
+    evidence: '',
+    night: null,
+    money: null,
+    atRisk: [],
+    jobs: [],
+    places: [],
+    ribbon: null,
+    rounds,
+    cautions: [],
+  };
+  if (!plan || plan.beds.length === 0) return base;
+  const w = nightWeather(plan);
+  const places = plan.beds.map((b) => placeRow(plan, b)).sort((a, b) => a.marginK - b.marginK);
+  const first = plan.beds.find((b) => b.bed.id === places[0]?.bedId);
+  return {
+    ...base,
+    sentence: sentenceOf(plan, w, style),
+    evidence: evidenceOf(plan, w, style),
+    night: { ...w, issuedMs: plan.issuedMs, source: plan.source },
+    money: toMoney(plan),
+    atRisk: plan.phase === 'morning' ? [] : remaining(plan, style),
+    jobs: jobsOf(plan, style),
+    places,
+    ribbon: first ? ribbonOf(plan, first, style) : null,
+    cautions: cautionsOf(plan, w),
+  };
+}
+
+export { chosenOutcome };

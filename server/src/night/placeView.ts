@@ -1,0 +1,167 @@
+/** One bed: what it will be in there, for whom that is too cold, and everything needed to try other covers at once. */
+import type { OptionRow, PlaceView, WhatIf } from '@fogata/contract';
+import {
+  bedSpec,
+  cropById,
+  fitCover,
+  HOUR_MS,
+  isFit,
+  lengthText,
+  localDate,
+  optionKey,
+  plantingValue,
+  sortCovers,
+  thresholds,
+  type Bed,
+  type Cover,
+  type Structure,
+  type Style,
+} from '@fogata/core';
+import type { ClockView, PlanProgress } from '@fogata/contract';
+import { coversOn, type FarmState } from '../farm/state';
+import type { FarmData } from '../farm/store';
+import { plantingView, rangeOf, ribbonOf } from './glyph';
+import { chosenOutcome, hardeningOf, type Background, type NightPlan } from './planner';
+import { AS_IS, standingIn } from './tasks';
+
+export interface PlaceInputs {
+  data: FarmData;
+  state: FarmState;
+  clock: ClockView;
+  structure: Structure;
+  bed: Bed;
+  background: Background;
+  plan: NightPlan | null;
+  progress: PlanProgress;
+  style: Style;
+}
+
+/** How many pieces of a kind lie on beds now. */
+export function inUse(data: FarmData, state: FarmState, cover: Cover): { pieces: number; beds: string[] } {
+  let pieces = 0;
+  const names: string[] = [];
+  for (const bed of data.beds) {
+    const n = (state.onBed.get(bed.id) ?? []).filter((c) => c.coverId === cover.id).length;
+    if (n === 0) continue;
+    const structure = data.structures.find((s) => s.id === bed.structureId)!;
+    const fit = fitCover(cover, structure, bed);
+    pieces += n * (isFit(fit) ? fit.pieces : 1);
+    names.push(bed.name);
+  }
+  return { pieces, beds: names };
+}
+
+function whatIfOf(i: PlaceInputs): WhatIf | null {
+  const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
+  if (!i.plan || !b) return null;
+  const { structure, bed } = i;
+  const fitting = i.data.covers.filter((c) => b.on.includes(c) || isFit(fitCover(c, structure, bed)));
+  const sorted = sortCovers(fitting);
+  const spec = bedSpec(structure, bed, b.plantings, sorted, { deepC: b.deepC });
+  const ids = [
+    ...sorted.filter((c) => c.use === 'over'),
+    ...(structure.kind === 'open' ? [] : [null]),
+    ...sorted.filter((c) => c.use !== 'over'),
+  ];
+  const opening = i.state.openings.get(structure.id)?.fraction ?? 0;
+  return {
+    site: { latitude: i.data.farm.latitude, longitude: i.data.farm.longitude, elevationM: i.data.farm.elevationM },
+    weather: i.plan.centre,
+    initial: b.outcome.initial,
+    base: { ...spec, stack: [] },
+    layers: ids.map((cover, n) => {
+      const layer = spec.stack[n]!;
+      if (cover === null) {
+        return {
+          id: 'structure',
+          name: structure.name,
+          note: opening > 0 ? `${Math.round(opening * 100)} % open now` : 'shut',
+          on: true,
+          stock: '',
+          ventable: structure.ventAreaM2 > 0,
+          minutes: 0,
+          spec: layer,
+        };
+      }
+      const used = inUse(i.data, i.state, cover).pieces;
+      const fit = fitCover(cover, structure, bed);
+      const on = b.on.includes(cover);
+      const how = cover.use === 'hoops' ? 'on hoops' : cover.use === 'flat' ? 'laid on' : 'over it';
+      return {
+        id: cover.id,
+        name: cover.name,
+        note: on ? `on now, ${how}` : `${how} · ${lengthText(cover.lengthM, i.style.units.length)}`,
+        on,
+        stock: `${Math.max(0, cover.count - used)} of ${cover.count} free`,
+        ventable: false,
+        minutes: isFit(fit) ? fit.minutes : cover.minutes,
+        spec: layer,
+      };
+    }),
+    countFromMs: i.clock.nowMs,
+  };
+}
+
+function optionRows(i: PlaceInputs): OptionRow[] {
+  const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
+  if (!b) return [];
+  const current = optionKey(b.on);
+  return b.options
+    .map((o) => {
+      const outcome = b.outcome.options.find((x) => x.key === o.key)!;
+      return {
+        key: o.key,
+        names: o.covers.map((c) => c.name),
+        leafC: rangeOf(outcome.minLeafC),
+        loss: b.loss[o.key]!,
+        minutes: b.minutes[o.key]!,
+        chosen: o.key === b.chosen,
+        planned: b.fixed === null ? o.key === b.chosen : o.key === b.fixed,
+        current: o.key === current,
+      };
+    })
+    .sort((a, c) => c.leafC.mid - a.leafC.mid);
+}
+
+export function plantingViews(i: Pick<PlaceInputs, 'data' | 'state' | 'structure' | 'bed' | 'background' | 'plan' | 'clock'>) {
+  const today = localDate(i.clock.nowMs, i.data.farm.timeZone);
+  const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
+  return standingIn(i.bed.id, i.data.plantings, today).map((p) => {
+    const h = hardeningOf(p, i.structure.kind, i.background.means, today);
+    const t = thresholds(cropById(p.crop), h, p.aim);
+    return plantingView(p, h, t, today, b ? chosenOutcome(b).minLeafC : null, i.state, plantingValue(p));
+  });
+}
+
+function cautionsFor(i: PlaceInputs): string[] {
+  const out: string[] = [];
+  if (i.structure.kind === 'frame' && i.structure.material.startsWith('glass')) out.push('Glass: gloves, and never lean on a lid. Prop it against wind.');
+  if (i.structure.kind === 'house') out.push('A closed house heats fast in sun. Open before it is hot; do not work in it alone.');
+  out.push('Emergency heat only as the maker and local code allow: carbon monoxide, fire, and a residual-current device for anything electric in the wet.');
+  return out;
+}
+
+export function placeView(i: PlaceInputs): PlaceView {
+  const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
+  const on = i.state.onBed.get(i.bed.id) ?? [];
+  return {
+    clock: i.clock,
+    structure: i.structure,
+    bed: i.bed,
+    covers: i.data.covers
+      .filter((c) => on.some((o) => o.coverId === c.id) || isFit(fitCover(c, i.structure, i.bed)))
+      .map((cover) => {
+        const found = on.find((o) => o.coverId === cover.id);
+        return { cover, on: found !== undefined, recordId: found?.recordId ?? null };
+      }),
+    opening: i.state.openings.get(i.structure.id)?.fraction ?? 0,
+    plantings: plantingViews(i),
+    progress: i.progress,
+    options: optionRows(i),
+    ribbon: i.plan && b ? ribbonOf(i.plan, b, i.style) : null,
+    whatIf: whatIfOf(i),
+    cautions: cautionsFor(i),
+  };
+}
+
+export { AS_IS, HOUR_MS, coversOn };

@@ -1,0 +1,289 @@
+/**
+ * The night planner: one computation for one state of the farm, run bed by bed in the pool, shared by everyone who
+ * asks, abandoned when the state moves on. Progress can be read at any time.
+ */
+import type { PlanProgress } from '@fogata/contract';
+import {
+  addDays,
+  changeMinutes,
+  coverProblem,
+  cropById,
+  daysBetween,
+  expectedLoss,
+  floorMinutes,
+  hardening,
+  HOUR_MS,
+  localDate,
+  MODEL_ERROR_K,
+  nightOf,
+  outcomeOf,
+  phaseOf,
+  plantingValue,
+  thresholds,
+  type BedChoice,
+  type BedOutcome,
+  type NightWindow,
+  type Phase,
+  type Planting,
+  type PlantingAtRisk,
+  type StructureKind,
+  type WeatherEntry,
+} from '@fogata/core';
+import { createHash } from 'node:crypto';
+import { setMaxListeners } from 'node:events';
+import type { WeatherSource } from '../adapters/weather';
+import { deriveState, ofKind, type FarmState } from '../farm/state';
+import type { FarmData } from '../farm/store';
+import type { NightPool } from './pool';
+import { solveLp } from './solver';
+import { AS_IS, bedPlans, HISTORY_MS, plannedSpec, type BedPlan, type TaskInputs } from './tasks';
+
+export interface PlannedBed extends BedPlan {
+  outcome: BedOutcome;
+  /** Option key; AS_IS where nothing is to be done or only the present counts. */
+  chosen: string;
+  fixed: string | null;
+  atRisk: PlantingAtRisk[];
+  loss: Record<string, number>;
+  minutes: Record<string, number>;
+  due: { dueMs: number; lostK: number } | null;
+}
+
+export interface NightPlan {
+  nowMs: number;
+  window: NightWindow;
+  phase: Phase;
+  closeMs: number;
+  issuedMs: number;
+  source: string;
+  centre: WeatherEntry[];
+  beds: PlannedBed[];
+  data: FarmData;
+  state: FarmState;
+}
+
+/** Inside is milder by day than the record outside: starting values, K on the daily mean. */
+const SHELTER_K: Record<StructureKind, number> = { house: 2.5, frame: 1.5, tunnel: 1, open: 0 };
+
+export function dailyMeans(weather: readonly WeatherEntry[], timeZone: string): Map<string, number> {
+  const sums = new Map<string, { sum: number; n: number }>();
+  for (const e of weather) {
+    const day = localDate(Date.parse(e.time), timeZone);
+    const s = sums.get(day) ?? { sum: 0, n: 0 };
+    s.sum += e.airC;
+    s.n += 1;
+    sums.set(day, s);
+  }
+  return new Map([...sums].map(([day, s]) => [day, s.sum / s.n]));
+}
+
+/** Hardening of a planting today, from the days since it was planted (the last 60 at most). */
+export function hardeningOf(p: Planting, kind: StructureKind, means: Map<string, number>, today: string): number {
+  const days = Math.min(60, Math.max(0, daysBetween(p.plantedOn, today)));
+  const series: number[] = [];
+  for (let d = days; d >= 1; d--) {
+    const mean = means.get(addDays(today, -d));
+    if (mean !== undefined) series.push(mean + SHELTER_K[kind]);
+  }
+  return hardening(series, cropById(p.crop));
+}
+
+interface Job {
+  key: string;
+  progress: PlanProgress;
+  plan: NightPlan | null;
+  promise: Promise<void>;
+  abort: AbortController;
+}
+
+export interface PlannerDeps {
+  pool: NightPool;
+  onReady?: (plan: NightPlan) => Promise<void>;
+}
+
+export interface Background {
+  means: Map<string, number>;
+  deepC: number;
+}
+
+/** Slow facts of the place for a date: daily means of the last 60 days, and the ground's depth. Cached by the caller's date. */
+export function backgroundOf(weather: WeatherSource, nowMs: number, timeZone: string): Background {
+  const record = weather.history(nowMs - 62 * 24 * HOUR_MS, nowMs);
+  const means = dailyMeans(record, timeZone);
+  const all = [...means.values()];
+  return { means, deepC: all.reduce((s, c) => s + c, 0) / Math.max(1, all.length) + 1.5 };
+}
+
+export class Planner {
+  private job: Job | null = null;
+  private background: { key: string; value: Background } | null = null;
+
+  constructor(private readonly deps: PlannerDeps) {}
+
+  backgroundFor(data: FarmData, weather: WeatherSource, nowMs: number): Background {
+    const key = JSON.stringify([localDate(nowMs, data.farm.timeZone), data.farm.latitude, data.farm.longitude, data.farm.elevationM, data.farm.timeZone]);
+    if (this.background?.key !== key) this.background = { key, value: backgroundOf(weather, nowMs, data.farm.timeZone) };
+    return this.background.value;
+  }
+
+  /** The plan for this state of the farm: at once where it is there, else how far it is. Never waits. */
+  ask(data: FarmData, weather: WeatherSource, nowMs: number): { progress: PlanProgress; plan: NightPlan | null } {
+    const key = stateKey(data, nowMs);
+    if (this.job?.key !== key || this.job.progress.state === 'failed') {
+      const last = this.job;
+      last?.abort.abort();
+      this.job = this.start(key, data, weather, nowMs);
+    }
+    return { progress: this.job.progress, plan: this.job.plan };
+  }
+
+  /** As `ask`, but waits. */
+  async wait(data: FarmData, weather: WeatherSource, nowMs: number): Promise<NightPlan | null> {
+    this.ask(data, weather, nowMs);
+    const job = this.job!;
+    await job.promise;
+    if (job.progress.state === 'failed') throw new Error(job.progress.message);
+    return job.plan;
+  }
+
+  private start(key: string, data: FarmData, weather: WeatherSource, nowMs: number): Job {
+    const abort = new AbortController();
+    // one listener a task in the queue
+    setMaxListeners(0, abort.signal);
+    const progress: PlanProgress = { state: 'computing', done: 0, of: 0 };
+    const job: Job = { key, progress, plan: null, abort, promise: Promise.resolve() };
+    job.promise = this.compute(job, data, weather, nowMs).catch((error: unknown) => {
+      if (abort.signal.aborted) return;
+      progress.state = 'failed';
+      progress.message = 'The night could not be worked out. Try again; the readings and the log are safe.';
+      process.stderr.write(`plan failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+    });
+    return job;
+  }
+
+  private async compute(job: Job, data: FarmData, weather: WeatherSource, nowMs: number): Promise<void> {
+    const { farm } = data;
+    const window = nightOf(nowMs, farm);
+    const phase = phaseOf(nowMs, window);
+    const state = deriveState(data.records);
+    const today = localDate(nowMs, farm.timeZone);
+    const background = this.backgroundFor(data, weather, nowMs);
+    const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
+    const endMs = window.toMs + 3 * HOUR_MS;
+    const forecast = weather.forecast(nowMs, hourMs, endMs);
+    const sunset = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
+    const closeMs = Math.max(nowMs, sunset - HOUR_MS);
+    const fixed = new Map<string, string>();
+    for (const d of ofKind(state.standing, 'decision')) {
+      if (d.night !== window.night) continue;
+      if (d.key === null) fixed.delete(d.bedId);
+      else fixed.set(d.bedId, d.key);
+    }
+    const inputs: TaskInputs = {
+      data,
+      state,
+      nowMs,
+      today,
+      window,
+      history: weather.history(hourMs - HISTORY_MS, hourMs),
+      members: forecast.members,
+      deepC: background.deepC,
+      closeMs,
+      onlyAsIs: phase === 'morning',
+      fixed,
+    };
+    const plans = bedPlans(inputs);
+    job.progress.of = plans.length;
+    if (plans.length === 0) job.progress.state = 'empty';
+    const outcomes = await Promise.all(
+      plans.map(async (p) => {
+        const outcome = await this.deps.pool.evaluate(p.task, job.abort.signal);
+        job.progress.done += 1;
+        return outcome;
+      }),
+    );
+    const beds = plans.map((p, i): PlannedBed => {
+      const atRisk = p.plantings.map((planting) => ({
+        planting,
+        thresholds: thresholds(cropById(planting.crop), hardeningOf(planting, p.structure.kind, background.means, today), planting.aim),
+        value: plantingValue(planting),
+      }));
+      const loss: Record<string, number> = {};
+      for (const o of outcomes[i]!.options) loss[o.key] = atRisk.reduce((s, a) => s + expectedLoss(a, o.minLeafC, MODEL_ERROR_K), 0);
+      const minutes: Record<string, number> = { [AS_IS]: 0 };
+      for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
+      return { ...p, outcome: outcomes[i]!, chosen: AS_IS, fixed: fixed.get(p.bed.id) ?? null, atRisk, loss, minutes, due: null };
+    });
+    if (phase !== 'morning') await this.choose(beds, data);
+    await this.setDueTimes(beds, inputs, job.abort.signal);
+    const plan: NightPlan = { nowMs, window, phase, closeMs, issuedMs: forecast.issuedMs, source: forecast.source, centre: forecast.members[0]!, beds, data, state };
+    await this.deps.onReady?.(plan);
+    job.plan = plan;
+    if (plans.length > 0) job.progress.state = 'ready';
+  }
+
+  private async choose(beds: PlannedBed[], data: FarmData): Promise<void> {
+    const choices: BedChoice[] = beds.map((b) => {
+      const options = b.options.some((o) => o.key === b.fixed) ? b.options.filter((o) => o.key === b.fixed) : b.options;
+      return {
+        bedId: b.bed.id,
+        options: options.map((o) => ({ key: o.key, loss: b.loss[o.key]!, minutes: b.minutes[o.key]!, pieces: o.pieces })),
+      };
+    });
+    if (choices.length === 0) return;
+    const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
+    let problem = coverProblem(choices, stock, data.farm.hourlyRate);
+    let values: Record<string, number>;
+    try {
+      values = await solveLp(problem.lp);
+    } catch {
+      // the grower asked for more than is in stock: their beds as close as the stock allows
+      const free = choices.map((c, i) => ({ ...c, options: beds[i]!.options.map((o) => ({ key: o.key, loss: beds[i]!.loss[o.key]! * (o.key === beds[i]!.fixed ? 0 : 1), minutes: beds[i]!.minutes[o.key]!, pieces: o.pieces })) }));
+      problem = coverProblem(free, stock, data.farm.hourlyRate);
+      values = await solveLp(problem.lp);
+    }
+    const chosen = problem.read(values);
+    for (const b of beds) b.chosen = chosen[b.bed.id]!;
+  }
+
+  private async setDueTimes(beds: PlannedBed[], i: TaskInputs, signal: AbortSignal): Promise<void> {
+    const sunset = i.window.sunsetMs ?? i.closeMs + HOUR_MS;
+    await Promise.all(
+      beds.map(async (b) => {
+        const option = b.options.find((o) => o.key === b.chosen);
+        if (!option || option.covers.every((c) => b.on.includes(c))) return;
+        const first = Math.max(i.nowMs, sunset - 2 * HOUR_MS);
+        const times: number[] = [];
+        for (let ms = first; ms < Math.max(first + 1, sunset - 0.1 * HOUR_MS); ms += HOUR_MS / 2) times.push(ms);
+        // one more, after dark, for what being late costs
+        times.push(Math.max(first, sunset) + HOUR_MS / 2);
+        const specs = times.map((fromMs) => ({ fromMs, spec: plannedSpec(i, b.structure, b.bed, b.plantings, b.on, option.covers, fromMs) }));
+        const due = await this.deps.pool.due({ task: b.task, initial: b.outcome.initial, specs }, signal);
+        // round down to ten minutes, but never into the past
+        const light = Math.min(due.dueMs, times[times.length - 2] ?? due.dueMs);
+        b.due = { dueMs: Math.max(i.nowMs, floorMinutes(light, 10)), lostK: due.lostK };
+      }),
+    );
+  }
+
+  stop(): void {
+    this.job?.abort.abort();
+  }
+}
+
+/** Identity of a computation: the hour, the farm as it is set up, what is on, what the grower decided, the forecast. */
+export function stateKey(data: FarmData, nowMs: number): string {
+  const relevant = data.records.filter((r) => ['cover', 'vent', 'decision', 'retraction'].includes(r.record.kind)).map((r) => r.record.id);
+  const { latitude, longitude, elevationM, timeZone, hourlyRate, schools } = data.farm;
+  const body = [Math.floor(nowMs / (HOUR_MS / 4)), latitude, longitude, elevationM, timeZone, hourlyRate, schools, data.structures, data.beds, data.plantings, data.covers, relevant, data.imported?.id];
+  return createHash('sha1').update(JSON.stringify(body)).digest('hex');
+}
+
+/** Chosen outcome of a bed. */
+export function chosenOutcome(b: PlannedBed) {
+  return outcomeOf(b.outcome.options, b.chosen);
+}
+
+export function asIsOutcome(b: PlannedBed) {
+  return outcomeOf(b.outcome.options, AS_IS);
+}

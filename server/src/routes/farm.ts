@@ -1,0 +1,155 @@
+/** Farm, settings, clock, beds, covers, crops. */
+import {
+  bedSchema,
+  coverSchema,
+  farmPatchSchema,
+  farmSchema,
+  structureSchema,
+  type BedsView,
+  type CropRow,
+  type FarmView,
+  type KitView,
+} from '@fogata/contract';
+import { CROPS, MATERIALS } from '@fogata/core';
+import { eq } from 'drizzle-orm';
+import { Router } from 'express';
+import { z } from 'zod';
+import type { Context } from '../context';
+import { beds, covers, plantings, structures } from '../db/schema';
+import { isEmpty, writeFarm } from '../farm/store';
+import { currentGlyph } from '../night/glyph';
+import { inUse, plantingViews } from '../night/placeView';
+import { notFound, parseBody, Problem } from '../problem';
+
+const clockSchema = z.union([
+  z.object({ move: z.enum(['hour', 'closing', 'morning']) }),
+  z.object({ toMs: z.number().int() }),
+]);
+
+function checkTimeZone(timeZone: string | undefined): void {
+  if (timeZone === undefined) return;
+  try {
+    new Intl.DateTimeFormat('en', { timeZone });
+  } catch {
+    throw new Problem(422, 'Not accepted', 'timeZone: expected a zone like Europe/Madrid', 'timeZone');
+  }
+}
+
+export function farmRoutes(ctx: Context): Router {
+  const router = Router();
+
+  router.get('/farm', async (_req, res) => {
+    const m = await ctx.moment();
+    const view: FarmView = {
+      farm: m.data.farm,
+      clock: m.clock,
+      weatherSource: m.data.imported ? m.data.imported.name : 'simulated weather',
+      emptyFarm: m.data.structures.length === 0,
+    };
+    res.json(view);
+  });
+
+  router.patch('/farm', async (req, res) => {
+    const patch = parseBody(farmPatchSchema, req.body);
+    checkTimeZone(patch.timeZone);
+    const { data } = await ctx.moment();
+    const next = parseBody(farmSchema, { ...data.farm, ...patch });
+    await writeFarm(ctx.db, next);
+    res.json(next);
+  });
+
+  router.post('/clock', async (req, res) => {
+    if (ctx.options.clock.mode === 'real') throw new Problem(409, 'Real time', 'The clock of a real farm cannot be moved.');
+    const body = parseBody(clockSchema, req.body);
+    const { clock } = await ctx.moment();
+    const toMs = 'toMs' in body ? body.toMs : { hour: clock.nowMs + 3_600_000, closing: clock.closingMs, morning: clock.morningMs }[body.move];
+    await ctx.options.clock.set(toMs);
+    res.json((await ctx.moment()).clock);
+  });
+
+  router.get('/beds', async (_req, res) => {
+    const m = await ctx.moment();
+    const { plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const background = ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    const view: BedsView = {
+      structures: m.data.structures.map((structure) => ({
+        structure,
+        opening: m.state.openings.get(structure.id)?.fraction ?? 0,
+        beds: m.data.beds
+          .filter((b) => b.structureId === structure.id)
+          .map((bed) => ({
+            bed,
+            stack: currentGlyph(structure, bed, m.state, m.data.covers),
+            plantings: plantingViews({ data: m.data, state: m.state, structure, bed, background, plan, clock: m.clock }),
+          })),
+      })),
+    };
+    res.json(view);
+  });
+
+  router.put('/structures/:id', async (req, res) => {
+    const body = parseBody(structureSchema, { ...(req.body as object), id: req.params.id });
+    const { id: _id, ...set } = body;
+    await ctx.db.insert(structures).values(body).onConflictDoUpdate({ target: structures.id, set });
+    res.json(body);
+  });
+
+  router.put('/beds/:id', async (req, res) => {
+    const body = parseBody(bedSchema, { ...(req.body as object), id: req.params.id });
+    const owner = await ctx.db.select().from(structures).where(eq(structures.id, body.structureId));
+    if (owner.length === 0) throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
+    const s = owner[0]!;
+    if (s.kind !== 'open' && body.lengthM > s.lengthM) {
+      throw new Problem(422, 'Not accepted', `lengthM: expected no more than ${s.lengthM}, the length of ${s.name}`, 'lengthM');
+    }
+    const { id: _id, ...set } = body;
+    await ctx.db.insert(beds).values(body).onConflictDoUpdate({ target: beds.id, set });
+    res.json(body);
+  });
+
+  router.delete('/beds/:id', async (req, res) => {
+    const used = await ctx.db.select().from(plantings).where(eq(plantings.bedId, req.params.id));
+    if (used.length > 0) throw new Problem(409, 'In use', 'Something is or was planted in this bed; its story would be lost.');
+    await ctx.db.delete(beds).where(eq(beds.id, req.params.id));
+    res.status(204).end();
+  });
+
+  router.get('/kit', async (_req, res) => {
+    const m = await ctx.moment();
+    const view: KitView = {
+      covers: m.data.covers.map((c) => {
+        const use = inUse(m.data, m.state, c);
+        return { ...c, inUse: use.pieces, beds: use.beds, materialName: MATERIALS[c.material].name };
+      }),
+    };
+    res.json(view);
+  });
+
+  router.put('/covers/:id', async (req, res) => {
+    const body = parseBody(coverSchema, { ...(req.body as object), id: req.params.id });
+    const { id: _id, ...set } = body;
+    await ctx.db.insert(covers).values(body).onConflictDoUpdate({ target: covers.id, set });
+    res.json(body);
+  });
+
+  router.delete('/covers/:id', async (req, res) => {
+    const m = await ctx.moment();
+    const cover = m.data.covers.find((c) => c.id === req.params.id);
+    if (!cover) throw notFound('cover');
+    const use = inUse(m.data, m.state, cover);
+    if (use.pieces > 0) throw new Problem(409, 'In use', `${cover.name} lies on ${use.beds.join(', ')}. Take it off first.`);
+    await ctx.db.delete(covers).where(eq(covers.id, cover.id));
+    res.status(204).end();
+  });
+
+  router.get('/crops', (_req, res) => {
+    const rows: CropRow[] = CROPS.map(({ id, name, family, aim, damageC, deathC }) => ({ id, name, family, aim, damageC, deathC }));
+    res.json(rows);
+  });
+
+  router.get('/health', async (_req, res) => {
+    res.json({ status: 'ok', empty: await isEmpty(ctx.db), nowMs: ctx.options.clock.nowMs() });
+  });
+
+  return router;
+}

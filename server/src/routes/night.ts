@@ -1,0 +1,49 @@
+/** Now, places, nights. */
+import { Router } from 'express';
+import type { Context } from '../context';
+import { findNight } from '../farm/store';
+import { nowView } from '../night/nowView';
+import { ribbonOf } from '../night/glyph';
+import { placeView } from '../night/placeView';
+import { nightReport, roundOf } from '../night/report';
+import { notFound } from '../problem';
+
+export function nightRoutes(ctx: Context): Router {
+  const router = Router();
+
+  router.get('/now', async (_req, res) => {
+    const m = await ctx.moment();
+    const { progress, plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const night = m.clock.window.night;
+    const kept = await findNight(ctx.db, night);
+    const rounds = m.clock.phase === 'morning' ? roundOf(ctx.spotInputs(m, night), kept?.data ?? null) : [];
+    res.json(nowView(m.clock, progress, plan, rounds, m.style));
+  });
+
+  router.get('/places/:bedId', async (req, res) => {
+    const m = await ctx.moment();
+    const bed = m.data.beds.find((b) => b.id === req.params.bedId);
+    const structure = m.data.structures.find((s) => s.id === bed?.structureId);
+    if (!bed || !structure) throw notFound('bed');
+    const { progress, plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const background = ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    res.json(placeView({ data: m.data, state: m.state, clock: m.clock, structure, bed, background, plan, progress, style: m.style }));
+  });
+
+  router.get('/places/:bedId/ribbon', async (req, res) => {
+    const m = await ctx.moment();
+    const { plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
+    if (!plan || !b) throw notFound('night for this bed yet');
+    res.json(ribbonOf(plan, b, m.style));
+  });
+
+  router.get('/nights/:night', async (req, res) => {
+    const m = await ctx.moment();
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(req.params.night)) throw notFound('night');
+    const kept = await findNight(ctx.db, req.params.night);
+    res.json(nightReport(ctx.spotInputs(m, req.params.night), kept?.data ?? null, m.style));
+  });
+
+  return router;
+}
