@@ -51,6 +51,8 @@ export interface JobView {
   done: boolean;
   doneAtMs: number | null;
   recordIds: string[];
+  /** What the plan puts on each of its beds, as option keys. */
+  planKeys: Record<string, string>;
 }
 
 export interface PlaceRow {
@@ -68,6 +70,8 @@ export interface PlaceRow {
   verdict: string;
   harmC: number;
   pending: boolean;
+  /** What lies on it now, as an option key. */
+  currentKey: string;
 }
 
 export interface GlyphLayer {

@@ -10,6 +10,7 @@ export * from './heat/materials';
 export * from './heat/prepare';
 export * from './heat/run';
 export * from './heat/simulate';
+export * from './heat/soil';
 export * from './heat/types';
 export * from './night/choose';
 export * from './night/evaluate';

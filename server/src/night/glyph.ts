@@ -8,6 +8,7 @@ import {
   harmChance,
   MATERIALS,
   MODEL_ERROR_K,
+  optionKey,
   sortCovers,
   verdict,
   type Bed,
@@ -79,6 +80,7 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
     verdict: verdict(crop, worst.thresholds, leafC.mid),
     harmC: worst.thresholds.harmC,
     pending: planned.some((c) => !b.on.includes(c)),
+    currentKey: optionKey(b.on),
   };
 }
 

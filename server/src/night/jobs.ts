@@ -126,6 +126,7 @@ function coverJobs(plan: NightPlan, style: Style): JobView[] {
       done,
       doneAtMs: done ? Math.max(...group.map((c) => c.atMs!)) : null,
       recordIds: group.flatMap((c) => c.recordId ?? []),
+      planKeys: Object.fromEntries(group.map((c) => [c.bed.bed.id, c.bed.chosen])),
     };
   });
 }
@@ -154,6 +155,7 @@ function closeJobs(plan: NightPlan, style: Style): JobView[] {
         done: closedToday,
         doneAtMs: closedToday ? opening.atMs : null,
         recordIds: closedToday ? [opening.recordId] : [],
+        planKeys: {},
       },
     ];
   });
@@ -198,6 +200,7 @@ function liftJobs(plan: NightPlan): JobView[] {
       done: false,
       doneAtMs: null,
       recordIds: [],
+      planKeys: {},
     };
   });
   return [...jobs, ...liftedJobs(plan)];
@@ -227,6 +230,7 @@ function liftedJobs(plan: NightPlan): JobView[] {
       done: true,
       doneAtMs: r.atMs,
       recordIds: [],
+      planKeys: {},
     };
     job.items.push({ bedId: b.bed.id, bedName: b.bed.name, coverId: cover.id, coverName: cover.name, on: false, done: true, recordId: r.id });
     job.recordIds.push(r.id);

@@ -1,0 +1,32 @@
+import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
+import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
+import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/500Medium';
+import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import Head from 'expo-router/head';
+import { SWRConfig } from 'swr';
+import { Frame } from '../components/Frame';
+import { ThemeProvider } from '../theme/theme';
+
+export default function Layout() {
+  const [ready] = useFonts({
+    AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonHyperlegibleNext_600SemiBold,
+    BarlowCondensed_500Medium,
+    BarlowCondensed_600SemiBold,
+  });
+  if (!ready) return null;
+  return (
+    <SWRConfig value={{ revalidateOnFocus: true }}>
+      <ThemeProvider>
+        <Head>
+          <title>Fogata</title>
+        </Head>
+        <Frame>
+          <Slot />
+        </Frame>
+      </ThemeProvider>
+    </SWRConfig>
+  );
+}

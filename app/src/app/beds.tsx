@@ -1,0 +1,1 @@
+export { BedsScreen as default } from '../screens/BedsScreen';

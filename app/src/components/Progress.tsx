@@ -1,0 +1,22 @@
+/** How far the night is worked out: beds done of all, as a bar and in words. */
+import type { PlanProgress } from '@fogata/contract';
+import { View } from 'react-native';
+import { refresh } from '../data/hooks';
+import { useTheme } from '../theme/theme';
+import { Problem } from './Bars';
+import { Text } from './Text';
+
+export function Progress({ progress }: { progress: PlanProgress }) {
+  const theme = useTheme();
+  if (progress.state === 'ready' || progress.state === 'empty') return null;
+  if (progress.state === 'failed') return <Problem onRetry={() => void refresh()}>{progress.message ?? 'The night could not be worked out.'}</Problem>;
+  const share = progress.of > 0 ? progress.done / progress.of : 0;
+  return (
+    <View role="progressbar" aria-label="Working out the night" aria-valuemin={0} aria-valuemax={progress.of} aria-valuenow={progress.done} style={{ gap: 6, paddingVertical: 10 }}>
+      <View style={{ height: 4, backgroundColor: theme.hairline }}>
+        <View style={{ height: 4, width: `${Math.round(share * 100)}%`, backgroundColor: theme.emberFill }} />
+      </View>
+      <Text kind="small" tone="quiet">{progress.of > 0 ? `${progress.done} of ${progress.of} beds, every cover under every forecast` : 'Reading the forecast'}</Text>
+    </View>
+  );
+}

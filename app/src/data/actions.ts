@@ -1,0 +1,48 @@
+/** What a grower does, as records with an undo: marking a job, a reading, harm, a harvest, a decision. */
+import type { FarmRecord, JobView } from '@fogata/contract';
+import { record } from './hooks';
+import { newId } from './id';
+import { offerUndo } from './undo';
+
+/** A record as an action gives it: everything but its id. */
+type Draft = FarmRecord extends infer R ? (R extends { id: string } ? Omit<R, 'id'> : never) : never;
+
+/** Keeps records and offers to take them back for ten seconds. */
+export async function act(label: string, drafts: Draft[], atMs: number): Promise<void> {
+  const records = drafts.map((d) => ({ ...d, id: newId() }) as FarmRecord);
+  const done = record(records);
+  offerUndo(label, () => retract(records.map((r) => r.id), atMs));
+  await done;
+}
+
+export async function retract(ids: string[], atMs: number): Promise<void> {
+  await record(ids.map((id) => ({ id: newId(), kind: 'retraction', atMs, retracts: id })));
+}
+
+/** Marks a job done now; what it covers goes on, what it lifts comes off. */
+export async function finishJob(job: JobView, nowMs: number): Promise<void> {
+  if (job.kind === 'close') {
+    await act(`${job.title}: done`, [{ kind: 'vent', atMs: nowMs, structureId: job.structureId, fraction: 0 }], nowMs);
+    return;
+  }
+  await act(
+    `${job.title}: done`,
+    job.items.filter((i) => !i.done).map((i) => ({ kind: 'cover' as const, atMs: nowMs, bedId: i.bedId, coverId: i.coverId, on: i.on })),
+    nowMs,
+  );
+}
+
+/** Takes a finished job back. */
+export async function reopenJob(job: JobView, nowMs: number): Promise<void> {
+  await retract(job.recordIds, nowMs);
+}
+
+export async function decide(
+  verdict: 'accepted' | 'changed' | 'refused' | 'withdrawn',
+  choices: { bedId: string; key: string | null }[],
+  night: string,
+  nowMs: number,
+  label: string,
+): Promise<void> {
+  await act(label, choices.map((c) => ({ kind: 'decision' as const, atMs: nowMs, night, bedId: c.bedId, key: c.key, verdict })), nowMs);
+}

@@ -1,0 +1,46 @@
+/** Requests to the server: JSON in, JSON out, problems as errors that carry their sentence. */
+import type { ProblemBody } from '@fogata/contract';
+
+/** The server said no, with a sentence. */
+export class Refused extends Error {
+  constructor(
+    message: string,
+    readonly field: string | undefined,
+    readonly status: number,
+    readonly body: unknown = null,
+  ) {
+    super(message);
+  }
+}
+
+/** The server could not be reached. */
+export class NoServer extends Error {
+  constructor() {
+    super('No connection to the farm’s server.');
+  }
+}
+
+/** Where the API is: the page's own origin on the web; on a device the address that was built in. */
+const BASE = process.env['EXPO_PUBLIC_FOGATA_API'] ?? '';
+
+export async function request<T>(path: string, method = 'GET', body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`${BASE}${path}`, {
+      method,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+  } catch {
+    throw new NoServer();
+  }
+  // a proxy that answers for a server that is down is the same to the grower
+  if ([502, 503, 504].includes(response.status)) throw new NoServer();
+  if (response.status === 204) return undefined as T;
+  const json: unknown = await response.json().catch(() => null);
+  if (!response.ok) {
+    const problem = json as Partial<ProblemBody> | null;
+    throw new Refused(problem?.detail ?? 'The server refused this.', problem?.field, response.status, json);
+  }
+  return json as T;
+}

@@ -1,0 +1,33 @@
+/** The farm's units on screen: one object with what a screen needs to write a temperature, a length or a time. */
+import { clockText, dayText, differenceText, lengthText, massText, rangeText, temperatureFrom, temperatureIn, temperatureText } from '@fogata/core';
+import { useMemo } from 'react';
+import { useFarm } from './hooks';
+
+export function useFormat() {
+  const { data } = useFarm();
+  const units = data?.farm.units;
+  const timeZone = data?.farm.timeZone ?? 'UTC';
+  const currency = data?.farm.currency ?? '€';
+  return useMemo(() => {
+    const unit = units?.temperature ?? 'C';
+    const length = units?.length ?? 'm';
+    const clock = { hours: units?.clock ?? (24 as const), timeZone };
+    return {
+      unit,
+      length,
+      timeZone,
+      currency,
+      t: (c: number, digits = 1) => temperatureText(c, unit, digits),
+      tBare: (c: number, digits = 1) => temperatureText(c, unit, digits, true),
+      range: (low: number, high: number, digits = 0) => rangeText(low, high, unit, digits),
+      diff: (k: number) => differenceText(k, unit),
+      inUnit: (c: number) => temperatureIn(c, unit),
+      fromUnit: (v: number) => temperatureFrom(v, unit),
+      metres: (m: number) => lengthText(m, length),
+      mass: (kg: number) => massText(kg, length),
+      time: (ms: number) => clockText(ms, clock),
+      day: (ms: number) => dayText(ms, timeZone),
+    };
+  }, [units, timeZone, currency]);
+}
+export type Format = ReturnType<typeof useFormat>;

@@ -1,0 +1,101 @@
+/** One hook a need: read through SWR, change through one helper, no second store of server data. */
+import type {
+  BedsView,
+  CropRow,
+  FarmPatch,
+  FarmRecord,
+  FarmView,
+  ForecastView,
+  KitView,
+  LogView,
+  NightReport,
+  NowView,
+  PlaceView,
+  RibbonView,
+} from '@fogata/contract';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import useSWR, { mutate, type SWRConfiguration } from 'swr';
+import { NoServer, request } from './api';
+import { outbox } from './outbox';
+import { readStored, store } from './storage';
+
+const get = <T>(path: string) => request<T>(path);
+
+/** What was last known, so that a screen opens without the server. */
+const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
+const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops'];
+
+function useRead<T>(path: string | null, config: SWRConfiguration<T> = {}) {
+  return useSWR<T>(path, get, {
+    fallbackData: path ? (lastKnown.get(path) as T | undefined) : undefined,
+    revalidateOnMount: true,
+    keepPreviousData: true,
+    dedupingInterval: 200,
+    errorRetryInterval: 3000,
+    ...config,
+    onSuccess: (data: T) => {
+      if (path && KEEP.includes(path)) {
+        lastKnown.set(path, data);
+        store('last', Object.fromEntries(lastKnown));
+      }
+    },
+  });
+}
+
+const MINUTE = 60_000;
+const whileComputing = (d: { progress: { state: string } } | undefined) => (d?.progress.state === 'computing' ? 400 : MINUTE);
+
+export const useFarm = () => useRead<FarmView>('/api/farm', { refreshInterval: MINUTE });
+export const useNow = () => useRead<NowView>('/api/now', { refreshInterval: whileComputing });
+export const usePlace = (bedId: string | null) =>
+  useRead<PlaceView>(bedId ? `/api/places/${bedId}` : null, { refreshInterval: whileComputing });
+export const useRibbon = (bedId: string | null) => useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
+export const useBeds = () => useRead<BedsView>('/api/beds');
+export const useLog = (kinds: string, offset: number) => useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
+export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);
+export const useKit = () => useRead<KitView>('/api/kit');
+export const useCrops = () => useRead<CropRow[]>('/api/crops');
+export const useForecasts = () => useRead<ForecastView>('/api/forecasts');
+
+/** Everything on screen is read again. */
+export function refresh(): Promise<unknown> {
+  return mutate((key) => typeof key === 'string' && key.startsWith('/api/'));
+}
+
+/** Records what happened: kept on the device at once, sent when the server is there. */
+export async function record(records: FarmRecord[]): Promise<boolean> {
+  const sent = await outbox.add(records);
+  if (sent) await refresh();
+  return sent;
+}
+
+/** Any other change: needs the server; throws `Refused` or `NoServer` with a sentence. */
+export async function change<T>(path: string, method: 'POST' | 'PUT' | 'PATCH' | 'DELETE', body?: unknown): Promise<T> {
+  const result = await request<T>(path, method, body ?? {});
+  await refresh();
+  return result;
+}
+
+export const patchFarm = (patch: FarmPatch) => change('/api/farm', 'PATCH', patch);
+
+export function useOutbox(): { count: number; refused: string | null } {
+  const count = useSyncExternalStore(outbox.subscribe, () => outbox.count, () => 0);
+  const refused = useSyncExternalStore(outbox.subscribe, () => outbox.refused, () => null);
+  return { count, refused };
+}
+
+/** Whether the server answers, by what the last read of the farm said; sends what waits when it is back. */
+export function useConnection(): { offline: boolean } {
+  const { error } = useFarm();
+  const offline = error instanceof NoServer;
+  const [tick, setTick] = useState(0);
+  useEffect(() => {
+    if (!offline && outbox.count > 0) void outbox.flush().then(() => outbox.count === 0 && refresh());
+    const timer = setTimeout(() => {
+      setTick(tick + 1);
+      if (offline) void mutate('/api/farm');
+    }, 4000);
+    return () => clearTimeout(timer);
+  }, [offline, tick]);
+  return { offline };
+}

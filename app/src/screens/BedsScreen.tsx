@@ -1,0 +1,84 @@
+/** Beds. It answers: what stands where? It opens with how many beds are planted and which are free. */
+import { countWord } from '@fogata/core';
+import { router } from 'expo-router';
+import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { BedDrawing } from '../components/BedDrawing';
+import { Problem } from '../components/Bars';
+import { Button } from '../components/Button';
+import { useWide } from '../components/Frame';
+import { Loading, Page, TopLine } from '../components/Page';
+import { Sentence } from '../components/Sentence';
+import { StackGlyph } from '../components/StackGlyph';
+import { PartTitle, Text } from '../components/Text';
+import { useFormat } from '../data/format';
+import { refresh, useBeds } from '../data/hooks';
+
+const KIND = { house: 'house', frame: 'frames', tunnel: 'low tunnels', open: 'open ground' } as const;
+
+export function BedsScreen() {
+  const { data, error } = useBeds();
+  const format = useFormat();
+  const wide = useWide();
+  const { width } = useWindowDimensions();
+  if (!data) {
+    return (
+      <Page testID="beds">
+        <TopLine />
+        {error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the beds" />}
+      </Page>
+    );
+  }
+  const beds = data.structures.flatMap((s) => s.beds);
+  const free = beds.filter((b) => b.plantings.length === 0);
+  const drawn = wide ? Math.min(520, (width - 84 - 90) / 2) : Math.min(width, 640) - 36;
+  const opening =
+    beds.length === 0
+      ? 'No bed yet. Start with the structure that matters most tonight.'
+      : free.length === 0
+        ? `${countWord(beds.length).replace(/^./, (c) => c.toUpperCase())} beds, all of them planted.`
+        : `${countWord(beds.length).replace(/^./, (c) => c.toUpperCase())} beds. Free: ${free.map((b) => b.bed.name).join(', ')}.`;
+  return (
+    <Page testID="beds" width={wide ? 1200 : 640}>
+      <TopLine />
+      <Sentence parts={[{ text: opening, tone: 'plain' }]} />
+      {data.structures.map(({ structure, beds: list, opening: open }) => (
+        <View key={structure.id}>
+          <PartTitle right={`${KIND[structure.kind]}${structure.kind === 'open' ? '' : `, ${format.metres(structure.lengthM)} × ${format.metres(structure.widthM)}${open > 0 ? `, ${Math.round(open * 100)} % open` : ''}`}`}>{structure.name}</PartTitle>
+          <View style={wide ? styles.grid : undefined}>
+            {list.map(({ bed, stack, plantings }) => (
+              <View key={bed.id} style={[styles.bed, wide && { width: drawn }]} testID="bed">
+                <View style={styles.head}>
+                  <Pressable role="link" aria-label={`Open ${bed.name}`} onPress={() => router.push(`/place/${bed.id}`)} style={styles.name}>
+                    <StackGlyph layers={stack} size={34} />
+                    <Text kind="strong">{`${bed.name} ›`}</Text>
+                  </Pressable>
+                  <Button kind="plain" label="Add planting" hint={`Add a planting in ${bed.name}`} onPress={() => router.push(`/planting/new?bed=${bed.id}`)} testID={`add-${bed.id}`} />
+                </View>
+                <BedDrawing bed={bed} plantings={plantings} width={drawn} />
+                <View style={styles.row}>
+                  {plantings.map((p) => (
+                    <Button key={p.planting.id} kind="plain" label={`${p.cropName}, ${p.daysSince} days ›`} hint={`Change ${p.cropName} in ${bed.name}`} onPress={() => router.push(`/planting/${p.planting.id}`)} />
+                  ))}
+                </View>
+              </View>
+            ))}
+          </View>
+          <View style={styles.row}>
+            <Button kind="plain" label="Add a bed here" hint={`Add a bed in ${structure.name}`} onPress={() => router.push(`/setup/bed?structure=${structure.id}`)} />
+          </View>
+        </View>
+      ))}
+      <View style={[styles.row, { paddingTop: 20 }]}>
+        <Button label="Add a structure" onPress={() => router.push('/setup/structure')} testID="add-structure" />
+      </View>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: 24 },
+  bed: { paddingVertical: 8, gap: 4 },
+  head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' },
+  name: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 48, paddingRight: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
+});

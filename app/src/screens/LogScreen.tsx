@@ -1,0 +1,92 @@
+/** Log. It answers: what happened? A quick note first, then the days, newest on top; anything can be taken back. */
+import type { LogEntry } from '@fogata/contract';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Problem } from '../components/Bars';
+import { Button, Choice } from '../components/Button';
+import { NoteField } from '../components/Field';
+import { Loading, Page, Row, TopLine } from '../components/Page';
+import { Sentence } from '../components/Sentence';
+import { PartTitle, Text } from '../components/Text';
+import { act, retract } from '../data/actions';
+import { useFormat } from '../data/format';
+import { refresh, useFarm, useLog, useNight } from '../data/hooks';
+import { readStored, store } from '../data/storage';
+
+const FILTERS = [
+  { value: '', label: 'all' },
+  { value: 'reading', label: 'readings' },
+  { value: 'harm,harvest', label: 'harm and harvest' },
+  { value: 'cover,vent,decision', label: 'covers' },
+  { value: 'note,planting', label: 'notes and plantings' },
+] as const;
+
+function QuickNote({ nowMs }: { nowMs: number }) {
+  const [text, setText] = useState(() => readStored('note', ''));
+  const put = (t: string) => {
+    setText(t);
+    store('note', t);
+  };
+  const add = () => {
+    if (text.trim() === '') return;
+    void act('Note kept', [{ kind: 'note', atMs: nowMs, text: text.trim() }], nowMs);
+    put('');
+  };
+  return (
+    <View style={{ gap: 8, paddingTop: 12 }}>
+      <NoteField label="Note something" value={text} onChange={put} lines={2} placeholder="what you saw, where" testID="note-text" />
+      <Button wide kind="main" label="Keep the note" disabled={text.trim() === ''} onPress={add} testID="note-keep" />
+    </View>
+  );
+}
+
+export function LogScreen() {
+  const [kinds, setKinds] = useState<(typeof FILTERS)[number]['value']>('');
+  const [offset, setOffset] = useState(0);
+  const { data, error } = useLog(kinds, offset);
+  const { data: farm } = useFarm();
+  const format = useFormat();
+  const { data: report } = useNight(farm?.clock.window.night ?? null);
+  const nowMs = farm?.clock.nowMs ?? 0;
+  const days = new Map<string, LogEntry[]>();
+  for (const e of data?.entries ?? []) {
+    const day = format.day(e.record.atMs);
+    days.set(day, [...(days.get(day) ?? []), e]);
+  }
+  return (
+    <Page testID="log">
+      <TopLine />
+      {report ? <Sentence parts={report.spots.some((s) => s.measuredMinC !== null) ? report.sentence : [{ text: 'What happened, newest first.', tone: 'plain' }]} /> : null}
+      <View style={styles.row}>
+        {farm ? <Button label="Said and measured" onPress={() => router.push(`/night/${farm.clock.window.night}`)} testID="open-night" /> : null}
+      </View>
+      <QuickNote nowMs={nowMs} />
+      <PartTitle>What happened</PartTitle>
+      <Choice label="Show" options={FILTERS} value={kinds} onChange={(k) => { setKinds(k); setOffset(0); }} />
+      {!data ? error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the log" /> : null}
+      {data && data.entries.length === 0 ? <Text tone="quiet" style={{ paddingVertical: 16 }}>Nothing of this kind yet. What you tick, read, score and cut appears here by itself.</Text> : null}
+      {[...days].map(([day, entries]) => (
+        <View key={day}>
+          <PartTitle>{day}</PartTitle>
+          {entries.map((e, n) => (
+            <Row key={e.record.id} first={n === 0}>
+              <Text kind="figure" tone="quiet" style={{ width: 62 }}>{format.time(e.record.atMs)}</Text>
+              <View style={{ flex: 1 }} testID="log-entry">
+                <Text kind="strong" tone={e.retracted ? 'quiet' : 'ink'} style={e.retracted ? { textDecorationLine: 'line-through' } : undefined}>{e.title}</Text>
+                {e.retracted || e.detail ? <Text kind="small" tone="quiet">{e.retracted ? 'taken back' : e.detail}</Text> : null}
+              </View>
+              {e.retracted ? null : <Button kind="plain" label="Take back" hint={`Take back: ${e.title}`} onPress={() => void retract([e.record.id], nowMs)} />}
+            </Row>
+          ))}
+        </View>
+      ))}
+      <View style={styles.row}>
+        {offset > 0 ? <Button label="Newer" onPress={() => setOffset(Math.max(0, offset - 60))} /> : null}
+        {data?.more ? <Button label="Older" onPress={() => setOffset(offset + 60)} /> : null}
+      </View>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 10 } });

@@ -1,0 +1,54 @@
+/** A night looked back on. It answers: how far off was it, and whose fault was that? */
+import { addDays } from '@fogata/core';
+import { router } from 'expo-router';
+import { useWindowDimensions, View } from 'react-native';
+import { Problem } from '../components/Bars';
+import { Button } from '../components/Button';
+import { dateWords } from '../components/DateStepper';
+import { NightChart } from '../components/NightChart';
+import { Loading, Page, Row, TopLine } from '../components/Page';
+import { Sentence } from '../components/Sentence';
+import { PartTitle, Text } from '../components/Text';
+import { useFormat } from '../data/format';
+import { refresh, useNight } from '../data/hooks';
+
+export function NightScreen({ night }: { night: string }) {
+  const { data, error } = useNight(night);
+  const format = useFormat();
+  const { width } = useWindowDimensions();
+  const inner = Math.min(width - 100, 640) - 36;
+  return (
+    <Page testID="night">
+      <TopLine back="Log" />
+      <Text kind="label" tone="quiet">{`Night of ${dateWords(night)}`}</Text>
+      {data ? (
+        <>
+          <Sentence parts={data.sentence} />
+          <PartTitle right="dots: the range that was said; squares: measured">Lowest, by spot</PartTitle>
+          <NightChart report={data} format={format} width={Math.max(300, Math.min(width, 640) - 36, inner)} />
+          {data.spots.map((s, n) => (
+            <Row key={s.spot} first={n === 0}>
+              <View style={{ flex: 1 }}>
+                <Text kind="strong">{s.name}</Text>
+                <Text kind="small" tone="quiet">{s.words}</Text>
+                {s.predictedC ? <Text kind="small" tone="quiet">{`Said ${format.t(s.predictedC.mid)} (${format.range(s.predictedC.low, s.predictedC.high)}).`}</Text> : null}
+              </View>
+              <Text kind="figure" tone={(s.measuredMinC ?? 1) < 0 ? 'frost' : 'ink'}>{s.measuredMinC === null ? '–' : format.t(s.measuredMinC)}</Text>
+            </Row>
+          ))}
+          <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
+            The weather’s part is what the model gives for the weather as it came, less what was said. The model’s part is what is left: film, joints, soil and spot that differ from the book.
+          </Text>
+        </>
+      ) : error ? (
+        <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Looking back" />
+      )}
+      <View style={{ flexDirection: 'row', gap: 8, paddingTop: 16 }}>
+        <Button label="Night before" onPress={() => router.replace(`/night/${addDays(night, -1)}`)} />
+        <Button label="Night after" onPress={() => router.replace(`/night/${addDays(night, 1)}`)} />
+      </View>
+    </Page>
+  );
+}

@@ -1,0 +1,173 @@
+/** Now. It answers: what must I do until tomorrow noon? It opens with the sentence of the hour. */
+import type { NowView } from '@fogata/contract';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { DemoClock, Problem } from '../components/Bars';
+import { Button } from '../components/Button';
+import { useWide } from '../components/Frame';
+import { JobRow } from '../components/JobRow';
+import { Loading, Page, TopLine } from '../components/Page';
+import { PlaceLine } from '../components/PlaceLine';
+import { Progress } from '../components/Progress';
+import { Ribbon } from '../components/Ribbon';
+import { Round } from '../components/Round';
+import { Sentence } from '../components/Sentence';
+import { PartTitle, Text } from '../components/Text';
+import { useFormat } from '../data/format';
+import { refresh, useNow, useRibbon } from '../data/hooks';
+import { useTheme } from '../theme/theme';
+import { PlacePanel } from './PlaceScreen';
+
+function Opening({ view }: { view: NowView }) {
+  const format = useFormat();
+  return (
+    <View style={{ gap: 6 }}>
+      <Sentence parts={view.sentence} />
+      {view.evidence ? <Text tone="quiet" testID="evidence">{view.evidence}</Text> : null}
+      {view.night ? <Text kind="small" tone="quiet">{`From the ${view.night.source} of ${format.time(view.night.issuedMs)}.`}</Text> : null}
+      <Progress progress={view.progress} />
+    </View>
+  );
+}
+
+function Jobs({ view }: { view: NowView }) {
+  const format = useFormat();
+  if (view.jobs.length === 0) return null;
+  const done = view.jobs.filter((j) => j.done).length;
+  return (
+    <View testID="jobs">
+      <PartTitle right={`${done} of ${view.jobs.length} done`}>{view.clock.phase === 'morning' ? 'Then lift' : 'Before dark'}</PartTitle>
+      {view.jobs.map((job, i) => (
+        <JobRow key={job.key} job={job} places={view.places} nowMs={view.clock.nowMs} night={view.clock.window.night} format={format} first={i === 0} />
+      ))}
+    </View>
+  );
+}
+
+function Places({ view, chosen, onChoose }: { view: NowView; chosen: string | null; onChoose: (id: string) => void }) {
+  const format = useFormat();
+  const [all, setAll] = useState(false);
+  if (view.places.length === 0) return null;
+  const shown = all ? view.places : view.places.slice(0, 6);
+  return (
+    <View testID="places">
+      <PartTitle right="lowest leaf, as planned">Closest to harm</PartTitle>
+      {shown.map((p, i) => (
+        <PlaceLine key={p.bedId} place={p} format={format} first={i === 0} chosen={p.bedId === chosen} onPress={() => onChoose(p.bedId)} />
+      ))}
+      {view.places.length > shown.length ? <Button kind="plain" label={`${view.places.length - shown.length} more places`} onPress={() => setAll(true)} /> : null}
+    </View>
+  );
+}
+
+function Remains({ view }: { view: NowView }) {
+  if (view.atRisk.length === 0 && view.cautions.length === 0) return null;
+  return (
+    <View>
+      {view.atRisk.length > 0 ? (
+        <>
+          <PartTitle>At risk all the same</PartTitle>
+          {view.atRisk.map((line) => (
+            <Text key={line} style={{ paddingVertical: 4 }}>{line}</Text>
+          ))}
+        </>
+      ) : null}
+      {view.cautions.length > 0 ? <PartTitle>Take care</PartTitle> : null}
+      {view.cautions.map((line) => (
+        <Text key={line} kind="small" tone="ochre" style={{ paddingVertical: 4 }}>{`▲ ${line}`}</Text>
+      ))}
+    </View>
+  );
+}
+
+function Empty() {
+  return (
+    <View style={{ gap: 12, paddingTop: 16 }} testID="empty-farm">
+      <Text>Fogata needs three things before it can work out a night: where the farm is, what stands on it, and what covers you own.</Text>
+      <Button wide kind="main" label="Set the place and units" onPress={() => router.push('/settings')} />
+      <Button wide label="Add a structure" onPress={() => router.push('/setup/structure')} />
+      <Button wide label="See your beds" onPress={() => router.push('/beds')} />
+    </View>
+  );
+}
+
+export function NowScreen() {
+  const wide = useWide();
+  const { width, height } = useWindowDimensions();
+  const { data, error } = useNow();
+  const format = useFormat();
+  const theme = useTheme();
+  const [picked, setPicked] = useState<string | null>(null);
+  const chosen = picked ?? data?.places[0]?.bedId ?? null;
+  const { data: otherRibbon } = useRibbon(wide && picked && data?.progress.state === 'ready' ? picked : null);
+  if (!data) {
+    return (
+      <Page testID="now">
+        <TopLine />
+        {error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the farm" />}
+      </Page>
+    );
+  }
+  const left = (
+    <>
+      <TopLine />
+      <Opening view={data} />
+      {data.progress.state === 'empty' ? <Empty /> : null}
+      {data.clock.phase === 'morning' ? <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} /> : null}
+      <Jobs view={data} />
+      {data.clock.phase === 'morning' ? (
+        <View style={{ paddingTop: 16 }}>
+          <Button label="Said and measured, last night" onPress={() => router.push(`/night/${data.clock.window.night}`)} testID="open-night" />
+        </View>
+      ) : null}
+      <Places view={data} chosen={wide ? chosen : null} onChoose={(id) => (wide ? setPicked(id) : router.push(`/place/${id}`))} />
+      <Remains view={data} />
+    </>
+  );
+  if (!wide) {
+    return (
+      <Page testID="now">
+        {left}
+        {data.ribbon ? (
+          <>
+            <PartTitle>{`The night in ${data.ribbon.name}`}</PartTitle>
+            <Ribbon view={data.ribbon} width={Math.min(width, 640) - 36} height={470} way="down" format={format} nowMs={data.clock.nowMs} />
+          </>
+        ) : null}
+        <DemoClock />
+      </Page>
+    );
+  }
+  const rest = width - 84;
+  const first = Math.min(440, rest * 0.36);
+  const third = Math.min(440, rest * 0.33);
+  const middle = rest - first - third;
+  const ribbon = picked && otherRibbon?.bedId === picked ? otherRibbon : data.ribbon;
+  return (
+    <View style={styles.panes} testID="now">
+      <ScrollView style={{ width: first, flexGrow: 0 }} contentContainerStyle={styles.pane} tabIndex={0} aria-label="Jobs and places">
+        {left}
+        <DemoClock />
+      </ScrollView>
+      <View style={[styles.middle, { width: middle, borderColor: theme.hairline }]}>
+        {ribbon ? (
+          <>
+            <PartTitle>{`${ribbon.name}, hour by hour`}</PartTitle>
+            <Ribbon view={ribbon} width={middle - 32} height={Math.max(320, Math.min(560, height - 140))} way="across" format={format} nowMs={data.clock.nowMs} />
+            <Text kind="small" tone="quiet">Grey: outside, eight forecasts in ten. Green: the leaf. Dotted: soil. Hatched: where the crop is harmed.</Text>
+          </>
+        ) : null}
+      </View>
+      <ScrollView style={{ width: third, flexGrow: 0 }} contentContainerStyle={styles.pane} tabIndex={0} aria-label="The chosen place">
+        {chosen ? <PlacePanel bedId={chosen} width={third} key={chosen} ribbon={false} /> : null}
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  pane: { paddingHorizontal: 18, paddingTop: 8, paddingBottom: 32 },
+  middle: { borderLeftWidth: 1, borderRightWidth: 1, paddingHorizontal: 16, paddingBottom: 16, gap: 8 },
+});

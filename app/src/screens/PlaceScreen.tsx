@@ -1,0 +1,263 @@
+/** Place. It answers: what will it be in there, and for whom is that too cold? It opens with the bed and its leaf. */
+import type { PlaceView, WhatIf } from '@fogata/contract';
+import { BARE, type BedSpec } from '@fogata/core';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Problem } from '../components/Bars';
+import { Button, Toggle } from '../components/Button';
+import { Loading, Page, Row, TopLine } from '../components/Page';
+import { PlantingCard } from '../components/PlantingCard';
+import { Progress } from '../components/Progress';
+import { Ribbon } from '../components/Ribbon';
+import { Section } from '../components/Section';
+import { Stepper } from '../components/Stepper';
+import { PartTitle, Text } from '../components/Text';
+import { act, decide } from '../data/actions';
+import { useFormat, type Format } from '../data/format';
+import { refresh, usePlace } from '../data/hooks';
+import { useWhatIf } from '../data/useWhatIf';
+import type { TryRequest } from '../worker/whatIf';
+
+interface Switches {
+  on: Record<string, boolean>;
+  opening: number;
+}
+
+/** The bed with the layers that are switched on, all night long, and the structure as far open. */
+function specFor(w: WhatIf, s: Switches): BedSpec {
+  return {
+    ...w.base,
+    stack: w.layers
+      .filter((l) => s.on[l.id] ?? l.on)
+      .map((l) => (l.id === 'structure' && s.opening > 0 ? { ...l.spec, open: [{ from: w.weather[0]!.time, fraction: s.opening }] } : l.spec)),
+  };
+}
+
+function useTried(w: WhatIf | null, s: Switches) {
+  const request = useMemo<TryRequest | null>(
+    () => (w ? { site: w.site, weather: w.weather, initial: w.initial, spec: specFor(w, s), countFromMs: w.countFromMs } : null),
+    [w, s],
+  );
+  return useWhatIf(request);
+}
+
+/** What each switch is worth: the leaf's minimum with it less the minimum without. */
+function useWorth(w: WhatIf, s: Switches, id: string): number | null {
+  const flip = (on: boolean): Switches => ({ ...s, on: { ...s.on, [id]: on } });
+  const withIt = useTried(w, flip(true)).result;
+  const without = useTried(w, flip(false)).result;
+  return withIt && without ? withIt.minLeafC - without.minLeafC : null;
+}
+
+function LayerSwitch({ w, s, layer, onChange, format, first }: { w: WhatIf; s: Switches; layer: WhatIf['layers'][number]; onChange: (on: boolean) => void; format: Format; first: boolean }) {
+  const on = s.on[layer.id] ?? layer.on;
+  const worth = useWorth(w, s, layer.id);
+  return (
+    <Row first={first}>
+      <View style={{ flex: 1 }}>
+        <Text kind="strong">{layer.name}</Text>
+        <Text kind="small" tone="quiet">{[layer.note, layer.stock].filter(Boolean).join(' · ')}</Text>
+      </View>
+      <Text kind="figure" tone={on ? 'ink' : 'quiet'}>{worth === null ? '' : format.diff(worth)}</Text>
+      <Toggle on={on} onChange={onChange} label={`${layer.name} ${on ? 'on' : 'off'}`} testID={`layer-${layer.id}`} />
+    </Row>
+  );
+}
+
+function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon: boolean }) {
+  const format = useFormat();
+  const w = view.whatIf!;
+  const [s, setS] = useState<Switches>({ on: {}, opening: view.opening });
+  const [hour, setHour] = useState<number | null>(null);
+  const { result, failed } = useTried(w, s);
+  const touched = Object.keys(s.on).length > 0 || s.opening !== view.opening;
+  if (failed) return <Problem>The covers cannot be tried in this browser. The plan and the options below still hold.</Problem>;
+  if (!result) return <Loading what="Trying the covers" />;
+  const i = hour ?? result.minIndex;
+  const shown = w.layers.filter((l) => s.on[l.id] ?? l.on);
+  const harm = Math.max(...view.plantings.map((p) => p.harmC), -99);
+  const sky = w.weather[i]!;
+  const layerName = (id: string, name: string) => (id === 'structure' ? (view.structure.kind === 'house' ? 'in the house' : view.structure.kind === 'frame' ? 'in the frame' : 'in the tunnel') : `under ${name.toLowerCase()}`);
+  const chosenKey = w.layers.filter((l) => l.id !== 'structure' && (s.on[l.id] ?? l.on)).map((l) => l.id);
+  return (
+    <View>
+      <View style={styles.hour}>
+        <Text kind="label" tone="quiet" live testID="section-hour">{`${hour === null ? 'coldest hour, ' : ''}${format.time(result.timesMs[i]!)}`}</Text>
+        <View style={{ flexDirection: 'row', gap: 8 }}>
+          <Button label="‹" hint="An hour earlier" onPress={() => setHour(Math.max(0, i - 1))} />
+          <Button label="›" hint="An hour later" onPress={() => setHour(Math.min(result.timesMs.length - 1, i + 1))} />
+        </View>
+      </View>
+      <Section
+        width={width}
+        layers={w.layers.map((l) => {
+          const on = s.on[l.id] ?? l.on;
+          const index = shown.indexOf(l);
+          return { name: layerName(l.id, l.name), on, opening: l.id === 'structure' ? s.opening : 0, airC: on && index >= 0 ? (result.layersC[index]?.[i] ?? null) : null };
+        })}
+        outsideC={result.outsideC[i]!}
+        skyC={result.skyC[i]!}
+        leafC={result.leafC[i]!}
+        skyWord={`${sky.cloudFraction < 0.25 ? 'clear' : sky.cloudFraction < 0.7 ? 'broken cloud' : 'overcast'}, ${sky.windMs < 1.3 ? 'still' : sky.windMs < 4 ? 'light wind' : 'windy'}`}
+        soil5C={result.soil5C[i]!}
+        soil30C={result.soil30C[i]!}
+        soilGivesWm2={result.soilGivesWm2[i]!}
+        t={(c) => format.tBare(c)}
+        unit={format.unit}
+        on={view.bed.on}
+        harmC={harm}
+      />
+      <View style={{ paddingTop: 8, paddingBottom: 4 }}>
+        <Text kind="figure" tone={result.minLeafC < harm ? 'frost' : 'pine'} live testID="tried-min">
+          {`Leaf ${format.t(result.minLeafC)} at its coldest, under the forecast’s middle`}
+        </Text>
+      </View>
+      {w.layers.map((l, n) => (
+        <LayerSwitch key={l.id} w={w} s={s} layer={l} format={format} first={n === 0} onChange={(on) => setS({ ...s, on: { ...s.on, [l.id]: on } })} />
+      ))}
+      {w.layers.some((l) => l.ventable && (s.on[l.id] ?? l.on)) ? (
+        <View style={{ paddingTop: 10, gap: 6 }}>
+          <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open`}</Text>
+          <Stepper label="Opening" value={Math.round(s.opening * 100)} onChange={(v) => setS({ ...s, opening: v / 100 })} step={5} bigStep={25} digits={0} unit="%" min={0} max={100} testID="opening" />
+        </View>
+      ) : null}
+      {touched ? (
+        <View style={styles.buttons}>
+          <Button
+            kind="main"
+            label={chosenKey.length === 0 ? 'Plan nothing on it' : 'Plan this for tonight'}
+            testID="plan-this"
+            onPress={() => void decide('changed', [{ bedId: view.bed.id, key: chosenKey.length === 0 ? BARE : chosenKey.join('+') }], view.clock.window.night, view.clock.nowMs, `${view.bed.name}: plan changed`)}
+          />
+          {s.opening !== view.opening ? (
+            <Button
+              label={s.opening === 0 ? `${view.structure.name} is now shut` : `${view.structure.name} is now ${Math.round(s.opening * 100)} % open`}
+              onPress={() => void act(`${view.structure.name}: ${Math.round(s.opening * 100)} % open`, [{ kind: 'vent', atMs: view.clock.nowMs, structureId: view.structure.id, fraction: s.opening }], view.clock.nowMs)}
+            />
+          ) : null}
+          <Button kind="plain" label="Back to how it is" onPress={() => setS({ on: {}, opening: view.opening })} testID="reset-switches" />
+        </View>
+      ) : null}
+      {ribbon && view.ribbon ? (
+        <>
+          <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>The night, hour by hour</PartTitle>
+          <Ribbon
+            view={view.ribbon}
+            width={width}
+            height={460}
+            way="down"
+            format={format}
+            nowMs={view.clock.nowMs}
+            tried={touched ? { leafC: result.leafC, layers: shown.map((l, n) => ({ name: layerName(l.id, l.name), airC: result.layersC[n]! })), soilC: result.soil5C } : null}
+          />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+function Options({ view }: { view: PlaceView }) {
+  const format = useFormat();
+  if (view.options.length < 2) return null;
+  return (
+    <View testID="options">
+      <PartTitle right="most expected first">What the covers would give</PartTitle>
+      {view.options.map((o, n) => (
+        <Row key={o.key} first={n === 0}>
+          <View style={{ flex: 1 }}>
+            <Text kind="strong">{o.names.length === 0 ? 'Nothing on it' : o.names.join(' over ')}</Text>
+            <Text kind="small" tone="quiet">
+              {[o.chosen ? '● the plan' : null, o.current ? 'as it is' : null, `about ${format.currency}${Math.round(o.loss)} at risk`, o.minutes > 0 ? `${Math.round(o.minutes)} min` : null].filter(Boolean).join(' · ')}
+            </Text>
+          </View>
+          <View style={{ alignItems: 'flex-end' }}>
+            <Text kind="figure">{format.t(o.leafC.mid)}</Text>
+            <Text kind="small" tone="quiet">{format.range(o.leafC.low, o.leafC.high)}</Text>
+          </View>
+          {o.chosen ? null : (
+            <Button label="Use" hint={`Use ${o.names.join(' over ') || 'nothing'} on ${view.bed.name}`} onPress={() => void decide('changed', [{ bedId: view.bed.id, key: o.key }], view.clock.window.night, view.clock.nowMs, `${view.bed.name}: plan changed`)} />
+          )}
+        </Row>
+      ))}
+      <View style={{ paddingTop: 8 }}>
+        <Button kind="plain" label="Leave this bed to the plan" onPress={() => void decide('withdrawn', [{ bedId: view.bed.id, key: null }], view.clock.window.night, view.clock.nowMs, `${view.bed.name}: back to the plan`)} />
+      </View>
+    </View>
+  );
+}
+
+function OnNow({ view }: { view: PlaceView }) {
+  const nowMs = view.clock.nowMs;
+  if (view.covers.length === 0) return null;
+  return (
+    <View testID="on-now">
+      <PartTitle>On the bed now</PartTitle>
+      {view.covers.map(({ cover, on }, n) => (
+        <Row key={cover.id} first={n === 0}>
+          <Text style={{ flex: 1 }}>{`${cover.name}${on ? ' is on' : ''}`}</Text>
+          <Button
+            label={on ? 'Took it off' : 'Put it on'}
+            hint={`${cover.name}: ${on ? 'took it off' : 'put it on'}`}
+            onPress={() => void act(`${cover.name} ${on ? 'off' : 'on'} ${view.bed.name}`, [{ kind: 'cover', atMs: nowMs, bedId: view.bed.id, coverId: cover.id, on: !on }], nowMs)}
+          />
+        </Row>
+      ))}
+    </View>
+  );
+}
+
+/** The place without its frame: a screen on the phone, the right pane when wide. */
+export function PlacePanel({ bedId, width, ribbon = true }: { bedId: string; width: number; ribbon?: boolean }) {
+  const { data: view, error } = usePlace(bedId);
+  const format = useFormat();
+  const inner = width - 36;
+  if (!view || view.bed.id !== bedId) return error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the place" />;
+  const leaf = view.ribbon?.min;
+  const closest = [...view.plantings].filter((p) => p.leafC).sort((a, b) => a.leafC!.mid - a.harmC - (b.leafC!.mid - b.harmC))[0];
+  return (
+    <View>
+      <Text kind="title" heading={1} testID="place-title">
+        {`${view.bed.name}${leaf ? ' · leaf ' : ''}`}
+        {leaf ? <Text kind="title" tone={leaf.leafC < 0 ? 'frost' : 'pine'}>{format.t(leaf.leafC)}</Text> : null}
+      </Text>
+      <Text tone="quiet">
+        {closest
+          ? `${closest.cropName}: ${closest.verdict}, ${format.diff(closest.leafC!.mid - closest.harmC).replace('+', '')} ${closest.leafC!.mid >= closest.harmC ? 'above' : 'below'} harm as planned, with what lies on it at its place.`
+          : view.plantings.length === 0
+            ? 'Nothing stands here now. It costs nothing to leave it open.'
+            : ''}
+      </Text>
+      <Progress progress={view.progress} />
+      {view.whatIf ? <TryIt view={view} width={inner} ribbon={ribbon} /> : null}
+      <PartTitle>Who stands here</PartTitle>
+      {view.plantings.map((p, n) => (
+        <PlantingCard key={p.planting.id} view={p} nowMs={view.clock.nowMs} format={format} width={inner} first={n === 0} />
+      ))}
+      <View style={styles.buttons}>
+        <Button label="Add a planting" onPress={() => router.push(`/planting/new?bed=${bedId}`)} testID="add-planting" />
+      </View>
+      <Options view={view} />
+      <OnNow view={view} />
+      <PartTitle>Take care</PartTitle>
+      {view.cautions.map((c) => (
+        <Text key={c} kind="small" tone="ochre" style={{ paddingVertical: 3 }}>{`▲ ${c}`}</Text>
+      ))}
+    </View>
+  );
+}
+
+export function PlaceScreen({ bedId }: { bedId: string }) {
+  const { width } = useWindowDimensions();
+  return (
+    <Page testID="place">
+      <TopLine back="Now" />
+      <PlacePanel bedId={bedId} width={Math.min(width, 640)} />
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  hour: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: 48, paddingTop: 4 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 12 },
+});

@@ -1,0 +1,155 @@
+/** A planting, new or changed. It answers: what stands in these rows, since when, and what is its cover for? */
+import { plantingSchema, type BedsView, type PlantingBody } from '@fogata/contract';
+import { cropById, localDate } from '@fogata/core';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
+import { Problem } from '../components/Bars';
+import { Button, Choice } from '../components/Button';
+import { DateStepper } from '../components/DateStepper';
+import { NoteField } from '../components/Field';
+import { Loading, Page, TopLine } from '../components/Page';
+import { Stepper } from '../components/Stepper';
+import { PartTitle, Text } from '../components/Text';
+import { retract } from '../data/actions';
+import { useFormat } from '../data/format';
+import { change, useBeds, useCrops, useFarm } from '../data/hooks';
+import { newId } from '../data/id';
+import { readStored, store } from '../data/storage';
+import { offerUndo } from '../data/undo';
+
+const AIMS = [
+  { value: 'survive', label: 'survive the cold' },
+  { value: 'grow', label: 'keep growing' },
+  { value: 'flower', label: 'save flowers and fruit' },
+] as const;
+
+function Form({ start, isNew, beds, nowMs }: { start: PlantingBody; isNew: boolean; beds: BedsView; nowMs: number }) {
+  const { data: crops } = useCrops();
+  const format = useFormat();
+  const [search, setSearch] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const draftKey = `planting:${isNew ? start.bedId : start.id}`;
+  const { control, handleSubmit, setValue, getValues, watch, formState, setError } = useForm<PlantingBody>({
+    resolver: zodResolver(plantingSchema),
+    defaultValues: { ...start, ...readStored<Partial<PlantingBody>>(draftKey, {}) },
+  });
+  const crop = watch('crop');
+  const bed = beds.structures.flatMap((s) => s.beds).find((b) => b.bed.id === start.bedId)!.bed;
+  const keep = () => store(draftKey, getValues());
+  const done = (label: string, recordId: string) => {
+    store(draftKey, {});
+    offerUndo(label, () => retract([recordId], nowMs));
+    if (router.canGoBack()) router.back();
+    else router.replace('/beds');
+  };
+  const save = handleSubmit(async (body) => {
+    try {
+      const r = await change<{ recordId: string }>(`/api/plantings/${body.id}`, 'PUT', body);
+      done(`${cropById(body.crop).name} ${isNew ? 'added' : 'changed'}`, r.recordId);
+    } catch (e) {
+      const field = (e as { field?: string }).field;
+      if (field && field in body) setError(field as keyof PlantingBody, { message: (e as Error).message });
+      setProblem(`${(e as Error).message} What you typed is kept here.`);
+    }
+  });
+  const clear = async () => {
+    try {
+      const r = await change<{ recordId: string }>(`/api/plantings/${start.id}/clear`, 'POST');
+      done(`${cropById(start.crop).name} cleared`, r.recordId);
+    } catch (e) {
+      setProblem((e as Error).message);
+    }
+  };
+  const found = (crops ?? []).filter((c) => c.name.includes(search.toLowerCase().trim()));
+  const error = Object.values(formState.errors)[0]?.message;
+  return (
+    <View style={{ gap: 16 }}>
+      <Text kind="title" heading={1}>{isNew ? `What goes into ${bed.name}?` : `${cropById(start.crop).name} in ${bed.name}`}</Text>
+      <View style={{ gap: 8 }}>
+        <NoteField label="Find a crop" value={search} onChange={setSearch} placeholder="lettuce" testID="crop-search" />
+        <Choice
+          label="Crop"
+          value={crop}
+          options={(search.trim() === '' && crop ? [...found.filter((c) => c.id === crop), ...found.filter((c) => c.id !== crop)].slice(0, 8) : found.slice(0, 10)).map((c) => ({ value: c.id, label: c.name }))}
+          onChange={(id) => {
+            setValue('crop', id);
+            setValue('aim', cropById(id).aim);
+            keep();
+          }}
+        />
+        {found.length === 0 ? <Text kind="small" tone="ochre">{`No crop is called “${search}”. It can be kept under the nearest one, with its cultivar.`}</Text> : null}
+      </View>
+      <Controller control={control} name="cultivar" render={({ field }) => <NoteField label="Cultivar" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} testID="cultivar" />} />
+      <PartTitle>Where</PartTitle>
+      <Controller control={control} name="fromRow" render={({ field }) => (
+        <View style={{ gap: 4 }}><Text kind="label" tone="quiet">From row</Text><Stepper label="From row" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} step={1} digits={0} unit={`of ${bed.rows}`} min={1} max={bed.rows} testID="from-row" /></View>
+      )} />
+      <Controller control={control} name="toRow" render={({ field }) => (
+        <View style={{ gap: 4 }}><Text kind="label" tone="quiet">To row</Text><Stepper label="To row" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} step={1} digits={0} unit={`of ${bed.rows}`} min={1} max={bed.rows} testID="to-row" /></View>
+      )} />
+      <Controller control={control} name="lengthM" render={({ field }) => {
+        const k = format.length === 'm' ? 1 : 0.3048;
+        return <View style={{ gap: 4 }}><Text kind="label" tone="quiet">Length of row</Text><Stepper label="Length of row" value={Number((field.value / k).toFixed(1))} onChange={(v) => { field.onChange(Math.min(bed.lengthM, v * k)); keep(); }} step={0.5} bigStep={5} digits={1} unit={format.length} min={0.1} max={Number((bed.lengthM / k).toFixed(1))} /></View>;
+      }} />
+      <Controller control={control} name="plantedOn" render={({ field }) => <DateStepper label="Planted or sown" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} />} />
+      <View style={{ gap: 6 }}>
+        <Text kind="label" tone="quiet">What its cover is for</Text>
+        <Controller control={control} name="aim" render={({ field }) => <Choice label="Aim" value={field.value} options={AIMS} onChange={(v) => { field.onChange(v); keep(); }} />} />
+      </View>
+      <Controller control={control} name="note" render={({ field }) => <NoteField label="Note" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} lines={2} />} />
+      {problem ?? error ? <Problem>{problem ?? String(error)}</Problem> : null}
+      <Button wide kind="main" label={isNew ? 'Add it' : 'Keep the change'} onPress={() => void save()} testID="save-planting" />
+      {isNew ? null : (
+        <View style={styles.clear}>
+          <Button label="Clear the bed of it today" onPress={() => void clear()} testID="clear-planting" />
+          <Text kind="small" tone="quiet">Its story stays in the log; the rows are free again.</Text>
+        </View>
+      )}
+    </View>
+  );
+}
+
+export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null }) {
+  const { data: beds, error } = useBeds();
+  const { data: farm } = useFarm();
+  const [fresh] = useState(newId);
+  const isNew = id === 'new';
+  const all = beds?.structures.flatMap((s) => s.beds) ?? [];
+  const existing = all.flatMap((b) => b.plantings).find((p) => p.planting.id === id)?.planting;
+  const bed = all.find((b) => b.bed.id === (existing?.bedId ?? bedId));
+  let content = <Loading what="Opening the planting" />;
+  if (!beds && error) content = <Problem>{(error as Error).message}</Problem>;
+  else if (beds && farm) {
+    if (!bed) content = <Text kind="title" heading={1}>This planting is no longer in a bed.</Text>;
+    else {
+      const used = bed.plantings.flatMap((p) => Array.from({ length: p.planting.toRow - p.planting.fromRow + 1 }, (_, i) => p.planting.fromRow + i));
+      const rows = Array.from({ length: bed.bed.rows }, (_, i) => i + 1);
+      const firstFree = rows.find((r) => !used.includes(r)) ?? 1;
+      const start: PlantingBody = existing ?? {
+        id: fresh,
+        bedId: bed.bed.id,
+        crop: 'lettuce-leaf',
+        cultivar: '',
+        fromRow: firstFree,
+        toRow: bed.bed.rows,
+        lengthM: bed.bed.lengthM,
+        plantedOn: localDate(farm.clock.nowMs, farm.farm.timeZone),
+        clearedOn: null,
+        aim: farm.farm.schools.aim === 'crop' ? 'survive' : farm.farm.schools.aim,
+        note: '',
+      };
+      content = <Form start={start} isNew={isNew} beds={beds} nowMs={farm.clock.nowMs} />;
+    }
+  }
+  return (
+    <Page testID="planting-form">
+      <TopLine back="Beds" />
+      {content}
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({ clear: { gap: 6, paddingTop: 8, alignItems: 'flex-start' } });

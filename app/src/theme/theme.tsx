@@ -1,0 +1,25 @@
+/** The theme in force: by the farm's clock (day while the sun is up) or by hand. */
+import { createContext, useContext, type ReactNode } from 'react';
+import { useFarm } from '../data/hooks';
+import { DAY, NIGHT, type Palette } from './tokens';
+
+const ThemeContext = createContext<Palette>(DAY);
+
+export function useTheme(): Palette {
+  return useContext(ThemeContext);
+}
+
+/** Day from sunrise to sunset by the farm's clock. */
+export function themeFor(choice: 'clock' | 'day' | 'night', nowMs: number, sunsetMs: number | null, sunriseMs: number | null): Palette {
+  if (choice !== 'clock') return choice === 'day' ? DAY : NIGHT;
+  if (sunsetMs === null || sunriseMs === null) return DAY;
+  return nowMs < sunsetMs || nowMs > sunriseMs ? DAY : NIGHT;
+}
+
+export function ThemeProvider({ children, force }: { children: ReactNode; force?: Palette }) {
+  const { data } = useFarm();
+  const palette =
+    force ??
+    (data ? themeFor(data.farm.theme, data.clock.nowMs, data.clock.window.sunsetMs, data.clock.window.sunriseMs) : DAY);
+  return <ThemeContext.Provider value={palette}>{children}</ThemeContext.Provider>;
+}

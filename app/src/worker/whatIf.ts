@@ -1,0 +1,67 @@
+/**
+ * The what-if thread: the same heat engine, one bed, other covers. Contract: `tryStack(id, request)` runs one night under
+ * the forecast's centre and answers with the curves; the caller drops answers that are no longer the newest.
+ */
+import { prepareWeather, runBed, soilProps, type BedSpec, type PreparedWeather, type Site, type SoilState, type WeatherEntry } from '@fogata/core';
+import * as Comlink from 'comlink';
+
+export interface TryRequest {
+  site: Site;
+  weather: WeatherEntry[];
+  initial: SoilState;
+  spec: BedSpec;
+  countFromMs: number;
+}
+
+export interface TryResult {
+  timesMs: number[];
+  outsideC: number[];
+  skyC: number[];
+  leafC: number[];
+  canopyC: number[];
+  layersC: number[][];
+  soil5C: number[];
+  soil30C: number[];
+  /** Heat that the soil gives to the bed, W/m², by hour. */
+  soilGivesWm2: number[];
+  humidity: number[];
+  minLeafC: number;
+  minIndex: number;
+  ms: number;
+}
+
+let held: { key: string; weather: PreparedWeather } | null = null;
+
+function prepared(request: TryRequest): PreparedWeather {
+  const key = JSON.stringify([request.site, request.weather[0], request.weather.at(-1), request.weather.length]);
+  if (held?.key !== key) held = { key, weather: prepareWeather(request.site, request.weather, 900) };
+  return held.weather;
+}
+
+export function tryStack(request: TryRequest): TryResult {
+  const started = performance.now();
+  const weather = prepared(request);
+  const run = runBed(request.spec, weather, { initial: request.initial, audit: false });
+  const k = soilProps(request.spec.ground).conductivityWmK;
+  const from = Math.max(0, run.entryMs.findIndex((t) => t >= request.countFromMs));
+  let minIndex = from;
+  for (let i = from; i < run.leafC.length; i++) if (run.leafC[i]! < run.leafC[minIndex]!) minIndex = i;
+  return {
+    timesMs: run.entryMs,
+    outsideC: [...run.outsideC],
+    skyC: [...run.skyC],
+    leafC: [...run.leafC],
+    canopyC: [...run.canopyAirC],
+    layersC: run.layerAirC.map((l) => [...l]),
+    soil5C: [...run.soilC[1]],
+    soil30C: [...run.soilC[3]],
+    soilGivesWm2: run.entryMs.map((_, i) => (k * (run.soilC[1][i]! - run.soilC[0][i]!)) / 0.05),
+    humidity: [...run.humidity],
+    minLeafC: run.leafC[minIndex]!,
+    minIndex,
+    ms: performance.now() - started,
+  };
+}
+
+declare const WorkerGlobalScope: unknown;
+if (typeof WorkerGlobalScope !== 'undefined') Comlink.expose({ tryStack });
