@@ -1,5 +1,5 @@
 /** What the screens read: answers, made by the server from core, already in the farm's words where words are needed. */
-import type { Bed, BedSpec, Cover, NightWindow, Phase, Planting, Segment, Site, SoilState, Structure, WeatherEntry } from '@fogata/core';
+import type { Bed, BedSpec, Cover, NightWindow, Phase, Planting, Segment, Site, Structure, WeatherEntry } from '@fogata/core';
 import type { Farm } from './farm';
 import type { FarmRecord } from './records';
 
@@ -40,7 +40,12 @@ export interface JobItem {
 export interface JobView {
   key: string;
   kind: 'cover' | 'close' | 'lift';
+  /** When to start, so that this and all that follow are done in time; of lifting, the earliest. */
   dueMs: number;
+  /** When it has to be on or shut. */
+  onByMs: number;
+  /** Money that it is expected to save. */
+  saves: number;
   title: string;
   detail: string;
   why: string;
@@ -162,10 +167,13 @@ export interface PlantingView {
 export interface WhatIf {
   site: Site;
   weather: WeatherEntry[];
-  initial: SoilState;
+  /** Soil temperatures to start from, as `SoilState`, in plain lists. */
+  initial: { outside: number[]; columns: number[][] };
   /** Bed under everything that fits; layers named for the switches. */
   base: BedSpec;
-  layers: { id: string; name: string; note: string; on: boolean; stock: string; ventable: boolean; minutes: number; spec: BedSpec['stack'][number] }[];
+  /** How far the structure stands open as planned, 0 to 1. */
+  opening: number;
+  layers: { id: string; name: string; note: string; on: boolean; drawn: boolean; stock: string; ventable: boolean; minutes: number; spec: BedSpec['stack'][number] }[];
   countFromMs: number;
 }
 

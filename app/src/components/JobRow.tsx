@@ -25,7 +25,7 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
   const layers = job.kind === 'close' ? (place?.stack ?? []).slice(0, 1) : (place?.stack ?? []);
   const beds = [...new Set(job.items.map((i) => i.bedId))];
   const late = !job.done && job.dueMs < nowMs;
-  const minutes = job.minutes >= 1 ? ` · ${Math.round(job.minutes)} min` : '';
+  const minutes = job.minutes >= 1 ? ` · ${Math.round(job.minutes)}\u00a0min` : '';
   return (
     <View>
       <Row first={first}>
@@ -34,7 +34,7 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
             <Text kind="figure" tone={job.done ? 'quiet' : late ? 'ochre' : 'ink'}>{format.time(job.doneAtMs ?? job.dueMs)}</Text>
             {late ? <Text kind="small" tone="ochre">late</Text> : null}
           </View>
-          <StackGlyph layers={layers} size={40} />
+          <StackGlyph layers={layers} size={36} />
           <View style={{ flex: 1 }}>
             <Text kind="strong" tone={job.done ? 'quiet' : 'ink'}>{job.title}</Text>
             <Text kind="small" tone="quiet">{`${job.detail}${minutes}${job.accepted && !job.done ? ' · accepted' : ''}`}</Text>
@@ -88,8 +88,8 @@ function currentKey(places: readonly PlaceRow[], bedId: string): string {
 }
 
 const styles = StyleSheet.create({
-  main: { flexDirection: 'row', flex: 1, alignItems: 'center', gap: 12, minHeight: 56 },
-  when: { width: 62 },
-  why: { paddingBottom: 12, paddingLeft: 74, gap: 10, paddingTop: 6 },
+  main: { flexDirection: 'row', flex: 1, alignItems: 'center', gap: 9, minHeight: 56 },
+  when: { width: 53 },
+  why: { paddingBottom: 12, paddingLeft: 62, gap: 10, paddingTop: 6 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });

@@ -30,10 +30,10 @@ export function Ribbon({ view, width, height, way, format, nowMs, tried }: Ribbo
   const layers = tried ? tried.layers : view.layers;
   const leaf = tried ? tried.leafC : view.leafC.mid;
   const soil = tried ? tried.soilC : view.soilC;
-  const cap = (list: number[]) => list.map((c) => Math.min(c, 16));
-  const all = [...view.outsideC.low, ...cap(view.outsideC.high), ...view.leafC.low, ...cap(leaf), ...layers.flatMap((l) => cap(l.airC.filter(Number.isFinite)))].map(u);
+  const cap = (list: number[]) => list.filter((c) => Number.isFinite(c)).map((c) => Math.min(c, 11));
+  const all = [...cap(view.outsideC.low), ...cap(view.outsideC.high), ...cap(view.leafC.low), ...cap(leaf), ...layers.flatMap((l) => cap(l.airC))].map(u);
   const s = ribbonScale(box, times[0]!, times.at(-1)!, all);
-  const points = (list: readonly number[]) => times.map((ms, i) => ({ ms, c: Math.min(u(list[i]!), s.domainC[1]) }));
+  const points = (list: readonly number[]) => times.map((ms, i) => ({ ms, c: list[i] == null ? NaN : Math.min(u(list[i]!), s.domainC[1]) }));
   const low = box.margin;
   const frame = { x: low.left, y: low.top, w: width - low.left - low.right, h: height - low.top - low.bottom };
   const hours = times.filter((ms) => Number(format.time(ms).slice(0, 2)) % 3 === 0 || format.time(ms).length > 5 && (ms / 3_600_000) % 3 === 0);
@@ -47,12 +47,17 @@ export function Ribbon({ view, width, height, way, format, nowMs, tried }: Ribbo
     const c = Math.min(u(list[i]!), s.domainC[1]);
     return { x: s.x(times[i]!, c), y: s.y(times[i]!, c) };
   };
+  const taken: { x: number; y: number; w: number }[] = [];
   const tag = (text: string, at: { x: number; y: number }, colour: string, key: string, dx: number, dy: number) => {
-    const wide = text.length * 6.6 + 8;
+    const wide = text.length * 6.4 + 8;
     const x = Math.max(frame.x + 2, Math.min(frame.x + frame.w - wide - 2, at.x + dx - (dx < 0 ? wide : 0)));
+    // a label moves down until it covers no other
+    let y = Math.max(frame.y + 14, Math.min(frame.y + frame.h - 4, at.y + dy));
+    while (taken.some((r) => Math.abs(r.y - y) < 18 && x < r.x + r.w && r.x < x + wide) && y < frame.y + frame.h - 4) y += 6;
+    taken.push({ x, y, w: wide });
     return [
-      <Rect key={`${key}-b`} x={x} y={at.y + dy - 12} width={wide} height={16} fill={theme.ground} opacity={0.82} />,
-      <SvgText key={key} x={x + 4} y={at.y + dy} fontFamily={FONT.label} fontSize={15} fill={colour}>
+      <Rect key={`${key}-b`} x={x} y={y - 12} width={wide} height={16} fill={theme.ground} opacity={0.82} />,
+      <SvgText key={key} x={x + 4} y={y} fontFamily={FONT.label} fontSize={15} fill={colour}>
         {text}
       </SvgText>,
     ];
@@ -95,12 +100,12 @@ export function Ribbon({ view, width, height, way, format, nowMs, tried }: Ribbo
           <Line x1={down ? frame.x - 6 : s.x(nowMs, 0)} x2={down ? frame.x + frame.w : s.x(nowMs, 0)} y1={down ? s.y(nowMs, 0) : frame.y} y2={down ? s.y(nowMs, 0) : frame.y + frame.h + 6} stroke={theme.emberFill} strokeWidth={1.6} />
         ) : null}
         <Circle cx={s.x(minMs, u(minC))} cy={s.y(minMs, u(minC))} r={5} fill={theme.ground} stroke={theme.pine} strokeWidth={3} />
+        {tag(`leaf ${format.t(minC)} at ${format.time(minMs)}`, { x: s.x(minMs, u(minC)), y: s.y(minMs, u(minC)) }, theme.pine, 'l-leaf', down ? 10 : -40, down ? 22 : 24)}
         {tag('outside', labelAt(view.outsideC.mid, 0.34), theme.quiet, 'l-out', down ? -4 : -6, down ? 0 : 20)}
         {layers.map((l, i) => tag(l.name.replace('in the ', '').replace('under ', ''), labelAt(l.airC, 0.46 + 0.1 * i), theme.ink, `l-${i}`, down ? 4 : 4, down ? 4 : -4))}
         {tag('soil 5 cm', labelAt(soil, 0.24), theme.ember, 'l-soil', down ? 6 : 6, down ? 4 : -6)}
-        {tag(`leaf ${format.t(minC)} at ${format.time(minMs)}`, { x: s.x(minMs, u(minC)), y: s.y(minMs, u(minC)) }, theme.pine, 'l-leaf', down ? 10 : -40, down ? 20 : -12)}
         {view.marks.map((m) => (
-          <SvgText key={m.label} x={down ? frame.x + frame.w - 2 : s.x(m.atMs, 0)} y={down ? s.y(m.atMs, 0) - 3 : frame.y + 12} textAnchor={down ? 'end' : 'middle'} fontFamily={FONT.label} fontSize={15} fill={theme.ember}>
+          <SvgText key={m.label} x={down ? frame.x + frame.w - 2 : Math.max(frame.x + 60, Math.min(frame.x + frame.w - 60, s.x(m.atMs, 0)))} y={down ? s.y(m.atMs, 0) - 3 : frame.y + 12} textAnchor={down ? 'end' : 'middle'} fontFamily={FONT.label} fontSize={15} fill={theme.ember}>
             {down ? `${m.label} ▸` : `▾ ${m.label}`}
           </SvgText>
         ))}

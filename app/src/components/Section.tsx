@@ -41,12 +41,12 @@ export function Section(p: SectionProps) {
   const height = ground + soil;
   const shown = p.layers.filter((l) => l.on);
   const arcs = stackArcs(p.layers.map((l) => ({ state: l.on ? 'on' : 'off', opening: l.on ? l.opening : 0 })), {
-    width: width * 0.82,
+    width: width * 0.76,
     height: ground - 44,
     pad: 4,
   });
-  const cx = width / 2;
-  const shift = width * 0.09;
+  const shift = width * 0.215;
+  const cx = shift + width * 0.38;
   const cold = (c: number) => (c < 0 ? theme.frost : theme.ink);
   const words = [
     `Outside ${p.t(p.outsideC)} ${p.unit}, sky ${p.t(p.skyC)}`,
@@ -93,10 +93,10 @@ export function Section(p: SectionProps) {
             </G>
           );
         })}
-        <SvgText x={10} y={ground - 27} fontFamily={FONT.figure} fontSize={26} fill={cold(p.outsideC)}>
+        <SvgText x={4} y={ground - 27} fontFamily={FONT.figure} fontSize={26} fill={cold(p.outsideC)}>
           {p.t(p.outsideC)}
         </SvgText>
-        <SvgText x={10} y={ground - 9} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
+        <SvgText x={4} y={ground - 9} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
           outside
         </SvgText>
         {p.on === 'bench' ? <Rect x={cx - 60} y={ground - 14} width={120} height={6} fill={theme.quiet} /> : null}

@@ -68,10 +68,10 @@ function LayerSwitch({ w, s, layer, onChange, format, first }: { w: WhatIf; s: S
 function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon: boolean }) {
   const format = useFormat();
   const w = view.whatIf!;
-  const [s, setS] = useState<Switches>({ on: {}, opening: view.opening });
+  const [s, setS] = useState<Switches>({ on: {}, opening: w.opening });
   const [hour, setHour] = useState<number | null>(null);
   const { result, failed } = useTried(w, s);
-  const touched = Object.keys(s.on).length > 0 || s.opening !== view.opening;
+  const touched = Object.keys(s.on).length > 0 || s.opening !== w.opening;
   if (failed) return <Problem>The covers cannot be tried in this browser. The plan and the options below still hold.</Problem>;
   if (!result) return <Loading what="Trying the covers" />;
   const i = hour ?? result.minIndex;
@@ -79,7 +79,8 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
   const harm = Math.max(...view.plantings.map((p) => p.harmC), -99);
   const sky = w.weather[i]!;
   const layerName = (id: string, name: string) => (id === 'structure' ? (view.structure.kind === 'house' ? 'in the house' : view.structure.kind === 'frame' ? 'in the frame' : 'in the tunnel') : `under ${name.toLowerCase()}`);
-  const chosenKey = w.layers.filter((l) => l.id !== 'structure' && (s.on[l.id] ?? l.on)).map((l) => l.id);
+  const chosenKey = w.layers.filter((l) => l.id !== 'structure' && (s.on[l.id] ?? l.on)).map((l) => l.id.replace('#2', ''));
+  const drawn = w.layers.filter((l) => l.drawn || l.id in s.on);
   return (
     <View>
       <View style={styles.hour}>
@@ -91,7 +92,7 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
       </View>
       <Section
         width={width}
-        layers={w.layers.map((l) => {
+        layers={drawn.map((l) => {
           const on = s.on[l.id] ?? l.on;
           const index = shown.indexOf(l);
           return { name: layerName(l.id, l.name), on, opening: l.id === 'structure' ? s.opening : 0, airC: on && index >= 0 ? (result.layersC[index]?.[i] ?? null) : null };
@@ -110,7 +111,7 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
       />
       <View style={{ paddingTop: 8, paddingBottom: 4 }}>
         <Text kind="figure" tone={result.minLeafC < harm ? 'frost' : 'pine'} live testID="tried-min">
-          {`Leaf ${format.t(result.minLeafC)} at its coldest, under the forecast’s middle`}
+          {`Leaf ${format.t(result.minLeafC)} at its coldest${touched ? ', as switched' : ', as planned'}`}
         </Text>
       </View>
       {w.layers.map((l, n) => (
@@ -136,7 +137,7 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
               onPress={() => void act(`${view.structure.name}: ${Math.round(s.opening * 100)} % open`, [{ kind: 'vent', atMs: view.clock.nowMs, structureId: view.structure.id, fraction: s.opening }], view.clock.nowMs)}
             />
           ) : null}
-          <Button kind="plain" label="Back to how it is" onPress={() => setS({ on: {}, opening: view.opening })} testID="reset-switches" />
+          <Button kind="plain" label="Back to how it is" onPress={() => setS({ on: {}, opening: w.opening })} testID="reset-switches" />
         </View>
       ) : null}
       {ribbon && view.ribbon ? (
@@ -223,7 +224,7 @@ export function PlacePanel({ bedId, width, ribbon = true }: { bedId: string; wid
       </Text>
       <Text tone="quiet">
         {closest
-          ? `${closest.cropName}: ${closest.verdict}, ${format.diff(closest.leafC!.mid - closest.harmC).replace('+', '')} ${closest.leafC!.mid >= closest.harmC ? 'above' : 'below'} harm as planned, with what lies on it at its place.`
+          ? `${closest.cropName}: ${closest.verdict}, ${format.diff(Math.abs(closest.leafC!.mid - closest.harmC)).replace('+', '')} ${closest.leafC!.mid >= closest.harmC ? 'above' : 'below'} harm as planned.`
           : view.plantings.length === 0
             ? 'Nothing stands here now. It costs nothing to leave it open.'
             : ''}

@@ -2,13 +2,13 @@
  * The what-if thread: the same heat engine, one bed, other covers. Contract: `tryStack(id, request)` runs one night under
  * the forecast's centre and answers with the curves; the caller drops answers that are no longer the newest.
  */
-import { prepareWeather, runBed, soilProps, type BedSpec, type PreparedWeather, type Site, type SoilState, type WeatherEntry } from '@fogata/core';
+import { prepareWeather, runBed, soilProps, type BedSpec, type PreparedWeather, type Site, type WeatherEntry } from '@fogata/core';
 import * as Comlink from 'comlink';
 
 export interface TryRequest {
   site: Site;
   weather: WeatherEntry[];
-  initial: SoilState;
+  initial: { outside: number[]; columns: number[][] };
   spec: BedSpec;
   countFromMs: number;
 }
@@ -41,7 +41,8 @@ function prepared(request: TryRequest): PreparedWeather {
 export function tryStack(request: TryRequest): TryResult {
   const started = performance.now();
   const weather = prepared(request);
-  const run = runBed(request.spec, weather, { initial: request.initial, audit: false });
+  const initial = { outside: Float64Array.from(request.initial.outside), columns: request.initial.columns.map((c) => Float64Array.from(c)) };
+  const run = runBed(request.spec, weather, { initial, audit: false });
   const k = soilProps(request.spec.ground).conductivityWmK;
   const from = Math.max(0, run.entryMs.findIndex((t) => t >= request.countFromMs));
   let minIndex = from;

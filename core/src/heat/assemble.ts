@@ -19,6 +19,8 @@ export const AIR_JM3K = 1230;
 const LATENT_PER_SENSIBLE = 0.0158;
 /** Vapour carried by 1 m³/s of air for each Pa, W. */
 export const VAPOUR_WPA = 2.5e6 * 7.75e-6;
+/** Snow has melted wholly here, °C, and begins to a degree below: smooth, for Newton's sake. */
+export const SNOW_MELTED_C = 0.3;
 const SNOW_CONDUCTIVITY = 0.12;
 const SNOW_DENSITY = 100;
 
@@ -323,17 +325,17 @@ export function nodeCapacity(w: Work, node: number): number {
   if (node === net.canopy) return AIR_JM3K * net.bedM2 * Math.max(0.05, net.cropHeightM);
   if (node === net.leaf) return net.leafAreaM2 * 0.3 * 3800;
   if (node === net.mass) return heatSlope(w.guess[node]!, net.massLitres * 4186, net.massLitres * 334_000);
-  return snowKg(w) * (2100 + (w.guess[node]! > 0 && w.guess[node]! < 0.4 ? 334_000 / 0.4 : 0));
+  return heatSlope(w.guess[node]! - SNOW_MELTED_C, snowKg(w) * 2100, snowKg(w) * 334_000);
 }
 
 function snowKg(w: Work): number {
   return w.snowM * SNOW_DENSITY * (w.snowLayer >= 0 ? w.net.layers[w.snowLayer]!.geometry.floorM2 : w.net.bedM2);
 }
 
-/** Heat content of the water mass (freezing as soil water does) or of the snow (melting between 0 and 0.4 °C), J. */
+/** Heat content of the water mass (freezing as soil water does) or of the snow (melting over the degree below 0.3 °C), J. */
 export function storedHeat(w: Work, node: number, c: number): number {
   if (node === w.net.mass) return heatContent(c, w.net.massLitres * 4186, w.net.massLitres * 334_000);
-  return snowKg(w) * (2100 * c + 334_000 * Math.min(1, Math.max(0, c / 0.4)));
+  return heatContent(c - SNOW_MELTED_C, snowKg(w) * 2100, snowKg(w) * 334_000);
 }
 
 /** Writes matrix and right side for step k; `dt` in s; `steady` drops all storage but the soil's. */

@@ -100,7 +100,7 @@ export function skyTemperatureC(skyWm2: number): number {
 /**
  * Conductance between air at 2 m and the ground or canopy, W/(m² K): neutral logarithmic profile of roughness
  * `roughnessM`, corrected for stability by the bulk Richardson number (Louis-type forms as in Monteith and
- * Unsworth, ch. 17). Never under 2: even a still night drains and stirs a little.
+ * Unsworth, ch. 17). Never under 3: even a still night drains and stirs a little.
  */
 export function openGroundWm2K(windMs: number, airC: number, surfaceC: number, roughnessM: number): number {
   const u = Math.max(0.3, windAtMs(windMs, 2));
@@ -108,5 +108,5 @@ export function openGroundWm2K(windMs: number, airC: number, surfaceC: number, r
   const neutral = (1230 * 0.168 * u) / (log * log);
   const ri = (9.81 * 2 * (airC - surfaceC)) / ((airC + KELVIN) * u * u);
   const factor = ri > 0 ? 1 / (1 + 5 * ri) : Math.min(4, Math.sqrt(1 - 16 * ri));
-  return Math.max(2, neutral * factor);
+  return Math.max(3, neutral * factor);
 }

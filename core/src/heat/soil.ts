@@ -39,7 +39,7 @@ export function soilProps(ground: Ground): SoilProps {
 }
 
 /** Share of the freezable water that is liquid: 1 above 0 °C, 0 below the span, a smooth step between (so that Newton's method settles). */
-function liquidShare(c: number): number {
+export function liquidShare(c: number): number {
   if (c >= 0) return 1;
   if (c <= -FREEZE_SPAN_C) return 0;
   const x = 1 + c / FREEZE_SPAN_C;

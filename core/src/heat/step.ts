@@ -3,9 +3,9 @@
  */
 import { saturationSurfacePa } from '../sky/air';
 import { KELVIN, STEFAN_BOLTZMANN } from '../sky/longwave';
-import { assemble, nodeCapacity, storedHeat, VAPOUR_WPA } from './assemble';
+import { assemble, nodeCapacity, SNOW_MELTED_C, storedHeat, VAPOUR_WPA } from './assemble';
 import { absorbSun, SNOW_MIN_M, updateThermalPiles } from './radiation';
-import { heatContent } from './soil';
+import { heatContent, liquidShare } from './soil';
 import { FLOW, type Work } from './work';
 
 /** An iteration that moves no node and no cell further than this ends the step. */
@@ -93,7 +93,7 @@ function fallingSnow(w: Work, k: number, dt: number): void {
   if (w.snowM > SNOW_MIN_M && !before) {
     w.opticsStale = true;
     w.keptWm2K.fill(0);
-    w.t[w.snowNode] = Math.min(0, w.weather.airC[k]!);
+    w.t[w.snowNode] = Math.min(SNOW_MELTED_C - 1, w.weather.airC[k]!);
   }
 }
 
@@ -269,6 +269,8 @@ export function step(w: Work, k: number, midMs: number, steady = false): void {
       const d = Math.abs(w.b[i]! - w.guess[i]!);
       if (d > moved) moved = d;
       w.guess[i] = w.b[i]!;
+      // melting snow cannot run away: the next look is from the middle of the melt
+      if (i === w.snowNode && w.snowM > SNOW_MIN_M && w.b[i]! > 0.5) w.guess[i] = SNOW_MELTED_C - 0.5;
     }
     vapourBalance(w, dt, vapourOut);
     if (moved < TOLERANCE_K) break;
@@ -284,9 +286,9 @@ export function step(w: Work, k: number, midMs: number, steady = false): void {
 /** Melts and sheds snow after the books of the step are closed: meltwater runs off, a slope sheds a wet load. */
 export function shedSnow(w: Work): void {
   if (w.snowNode < 0 || w.snowM <= SNOW_MIN_M) return;
-  const melted = Math.min(1, Math.max(0, w.t[w.snowNode]! / 0.4));
+  const melted = liquidShare(w.t[w.snowNode]! - SNOW_MELTED_C);
   w.snowM *= 1 - melted;
-  if (melted > 0) w.t[w.snowNode] = 0;
+  if (melted > 0) w.t[w.snowNode] = SNOW_MELTED_C - 1;
   if (w.snowLayer >= 0) {
     const layer = w.net.layers[w.snowLayer]!;
     if (layer.spec.shape === 'arch' && w.t[layer.firstSheet]! > 0.3) w.snowM *= 0.5;

@@ -50,6 +50,8 @@ export interface BedOutcome {
   outsideC: Band;
   skyC: number[];
   initial: SoilState;
+  /** The last day as the model has it under the covers that were on, hour by hour up to the start. */
+  past: { timesMs: number[]; outsideC: number[]; leafC: number[]; soilC: number[] };
   options: OptionOutcome[];
 }
 
@@ -127,14 +129,23 @@ function outsideOf(p: Prepared, task: BedTask) {
   return found;
 }
 
-/** Soil under the bed after the days that were, under the covers that were on. */
-function soilNow(p: Prepared, task: BedTask): SoilState {
+/** The bed through the days that were, under the covers that were on: its soil now, and its last day. */
+function pastOf(p: Prepared, task: BedTask): { initial: SoilState; past: BedOutcome['past'] } {
   const run = runBed(task.historySpec, p.history, {
     ...(task.calibration ? { calibration: task.calibration } : {}),
     outside: outsideOf(p, task).history,
     audit: false,
   });
-  return { outside: outsideOf(p, task).history.end, columns: run.end.columns };
+  const from = Math.max(0, run.entryMs.length - 25);
+  return {
+    initial: { outside: outsideOf(p, task).history.end, columns: run.end.columns },
+    past: {
+      timesMs: run.entryMs.slice(from),
+      outsideC: [...run.outsideC.subarray(from)],
+      leafC: [...run.leafC.subarray(from)],
+      soilC: [...run.soilC[1].subarray(from)],
+    },
+  };
 }
 
 const medianOf = (values: number[]) => quantile([...values].sort((a, b) => a - b), 0.5);
@@ -184,7 +195,7 @@ function outcome(key: string, runs: BedRun[], from: number, structureLayer: numb
 /** Runs every option under every member. `onOption` is told how many of them are done. */
 export function evaluateBed(task: BedTask, onOption?: (done: number) => void): BedOutcome {
   const p = prepared(task);
-  const initial = soilNow(p, task);
+  const { initial, past } = pastOf(p, task);
   const outside = outsideOf(p, task).members;
   const times = p.members[0]!.entryMs;
   const from = Math.max(0, times.findIndex((t) => t >= task.countFromMs));
@@ -206,6 +217,7 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): B
     outsideC: { low: bands.map((b) => b.low), mid: bands.map((b) => b.mid), high: bands.map((b) => b.high) },
     skyC: times.map((_, i) => medianOf(p.members.map((m) => Math.pow(m.skyWm2[i * m.stepsPerEntry]! / 5.670374e-8, 0.25) - 273.15))),
     initial,
+    past,
     options,
   };
 }

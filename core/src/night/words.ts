@@ -44,16 +44,16 @@ export interface ClosingFacts {
 
 const cold = (c: number, text: string): Segment => (c < 0.5 ? frost(text) : plain(text));
 
-/** "−7 °C by 07:10, clear and still. Second layer on three beds before 16:50." */
+/** "−7 °C by 07:10, clear and still. A second layer on three beds, starting by 16:20." */
 export function closingSentence(f: ClosingFacts, style: Style): Segment[] {
   const low = `${temperatureText(f.lowC, style.units.temperature, 0)} by ${clockText(f.lowAtMs, style)}`;
   const out: Segment[] = [cold(f.lowC, low), plain(`, ${skyWords(f.cloud, f.windMs)}. `)];
   const beds = (n: number) => `${countWord(n)} bed${n === 1 ? '' : 's'}`;
   if (f.bedsToCover > 0) {
     const what =
-      f.secondLayers === f.bedsToCover ? `Second layer on ${beds(f.bedsToCover)}` : `Cover ${beds(f.bedsToCover)}`;
+      f.secondLayers === f.bedsToCover ? `A second layer on ${beds(f.bedsToCover)}` : `Cover ${beds(f.bedsToCover)}`;
     out.push(ember(what));
-    out.push(plain(f.firstDueMs === null ? '.' : `, the first before ${clockText(f.firstDueMs, style)}.`));
+    out.push(plain(f.firstDueMs === null ? '.' : `, starting by ${clockText(f.firstDueMs, style)}.`));
   } else if (f.toClose > 0) {
     out.push(ember('Close up'), plain(f.firstDueMs === null ? '.' : ` before ${clockText(f.firstDueMs, style)}.`));
   } else {

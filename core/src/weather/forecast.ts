@@ -4,7 +4,7 @@
  * wind too. The members of the ensemble are as far from their centre as the truth is, so that the band is honest.
  */
 import type { WeatherEntry } from '../heat/types';
-import { smoothNoise, hashNormal } from './noise';
+import { smoothNoise } from './noise';
 
 const HOUR_MS = 3_600_000;
 export const ISSUE_EVERY_MS = 6 * HOUR_MS;
@@ -31,8 +31,9 @@ function draw(seed: number, issueMs: number, member: number, ms: number): Draw {
   const h = ms / HOUR_MS;
   const leadH = (ms - issueMs) / HOUR_MS;
   const sigma = forecastErrorK(leadH);
-  // one part goes through the whole forecast, one drifts over half a day
-  const steady = hashNormal(key, 20, 0);
+  // one part goes through the whole forecast and much of the next one too, one drifts over half a day
+  const own = seed ^ Math.imul(member + 1, 0x165667b1);
+  const steady = smoothNoise(own, 20, issueMs / HOUR_MS, 30);
   const drift = smoothNoise(key, 21, h, 14);
   const grow = Math.min(1, 0.25 + leadH / 40);
   return {

@@ -6,11 +6,13 @@ import {
   cropById,
   daysBetween,
   harmChance,
+  HOUR_MS,
   MATERIALS,
   MODEL_ERROR_K,
   optionKey,
   sortCovers,
   verdict,
+  type Band,
   type Bed,
   type Cover,
   type NightWindow,
@@ -101,14 +103,21 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   if (fresh.length > 0) marks.push({ atMs: b.due?.dueMs ?? plan.closeMs, label: `${fresh.map((c) => c.name.toLowerCase()).join(', ')} on` });
   const thaw = o.thawMs.filter((t): t is number => t !== null).sort((a, c) => a - c);
   if (thaw.length > o.thawMs.length / 2) marks.push({ atMs: thaw[Math.floor(thaw.length / 2)]!, label: `thawed ${clockText(thaw[Math.floor(thaw.length / 2)]!, style)}` });
+  // in the night and in the morning the hours since sundown stand before those to come
+  const { past } = b.outcome;
+  const since = (plan.window.sunsetMs ?? plan.window.fromMs) - HOUR_MS;
+  const from = plan.phase === 'closing' ? past.timesMs.length : past.timesMs.findIndex((t) => t >= since);
+  const before = from < 0 ? [] : past.timesMs.slice(from, -1);
+  const at = (list: readonly number[]) => list.slice(list.length - 1 - before.length, -1);
+  const band = (was: readonly number[], x: Band): Band => ({ low: [...at(was), ...x.low], mid: [...at(was), ...x.mid], high: [...at(was), ...x.high] });
   return {
     bedId: b.bed.id,
     name: b.bed.name,
-    timesMs: b.outcome.timesMs,
-    outsideC: b.outcome.outsideC,
-    leafC: o.leafC,
-    layers: o.layersC.map((airC, i) => ({ name: names[i] ?? `layer ${i + 1}`, airC })),
-    soilC: o.soilC,
+    timesMs: [...before, ...b.outcome.timesMs],
+    outsideC: band(past.outsideC, b.outcome.outsideC),
+    leafC: band(past.leafC, o.leafC),
+    layers: o.layersC.map((airC, i) => ({ name: names[i] ?? `layer ${i + 1}`, airC: [...before.map(() => NaN), ...airC] })),
+    soilC: [...at(past.soilC), ...o.soilC],
     harmC: worst ? worst.thresholds.harmC : null,
     marks,
     min: { atMs: o.minAtMs, leafC: low.mid },

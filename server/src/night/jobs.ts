@@ -74,13 +74,16 @@ function item(c: Change): JobItem {
 
 function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const todo = group.filter((c) => !c.done);
-  const lines = todo.filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n).map((c) => {
+  const lines: string[] = [];
+  if (todo.length > 0) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
+  const beds = todo.filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n).map((c) => {
     const before = bandOf(asIsOutcome(c.bed).minLeafC, 0).mid;
     const after = bandOf(chosenOutcome(c.bed).minLeafC, 0).mid;
     const saved = c.bed.loss['as-is']! - c.bed.loss[c.bed.chosen]!;
     const t = (x: number) => temperatureText(x, style.units.temperature);
     return `${c.bed.bed.name}: leaf ${t(after)} instead of ${t(before)}, saves about ${moneyText(saved, style.currency)}`;
   });
+  lines.push(...beds);
   const late = Math.max(0, ...todo.map((c) => c.bed.due?.lostK ?? 0));
   if (late > 0.4) {
     const sunset = plan.window.sunsetMs;
@@ -115,7 +118,9 @@ function coverJobs(plan: NightPlan, style: Style): JobView[] {
     return {
       key,
       kind: 'cover' as const,
-      dueMs: on ? dueOf(group, plan) : Math.max(plan.nowMs, dueOf(group, plan) - HOUR_MS / 6),
+      dueMs: dueOf(group, plan),
+      onByMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
+      saves: [...new Set(group.map((c) => c.bed))].reduce((s, b) => s + b.loss['as-is']! - b.loss[b.chosen]!, 0),
       title: on ? `${first.cover.name} ${verb} ${names}` : `${first.cover.name} off ${names}`,
       detail: on ? `${crops}${done ? '' : layers}` : 'it does more good elsewhere tonight',
       why: on ? coverWhy(group, plan, style) : '',
@@ -144,7 +149,9 @@ function closeJobs(plan: NightPlan, style: Style): JobView[] {
       {
         key: `close:${s.id}`,
         kind: 'close',
-        dueMs: closedToday ? opening.atMs : Math.max(plan.nowMs, floorMinutes(sunset - 1.75 * HOUR_MS, 10)),
+        dueMs: plan.nowMs,
+        onByMs: closedToday ? opening.atMs : floorMinutes(sunset - 1.75 * HOUR_MS, 10),
+        saves: beds.reduce((sum, b) => sum + b.loss['as-is']!, 0),
         title: `Close ${s.name}`,
         detail: closedToday ? 'doors and sides shut' : `${Math.round(opening.fraction * 100)} % open · doors and sides`,
         why: `The last sun before ${clockText(sunset, style)} goes into the soil instead of out of the door; left open, the night runs through.`,
@@ -190,6 +197,8 @@ function liftJobs(plan: NightPlan): JobView[] {
       key,
       kind: 'lift',
       dueMs: Math.max(plan.nowMs, dueMs),
+      onByMs: dueMs,
+      saves: 0,
       title: `Lift ${group[0]!.cover.name} off ${joined(group.map((g) => g.b.bed.name))}`,
       detail: frozen && byTime === 'thaw' ? 'after the leaves have thawed' : byTime === 'light' ? 'at first light, for the light' : 'nothing froze under it',
       why: frozen ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed.' : 'The leaves stayed above freezing; every hour of light counts now.',
@@ -220,6 +229,8 @@ function liftedJobs(plan: NightPlan): JobView[] {
       key,
       kind: 'lift' as const,
       dueMs: r.atMs,
+      onByMs: r.atMs,
+      saves: 0,
       title: '',
       detail: 'lifted',
       why: '',
@@ -240,8 +251,26 @@ function liftedJobs(plan: NightPlan): JobView[] {
   return [...groups.values()];
 }
 
+/** Minutes between two starts on the plan. */
+const START_STEP = 5;
+
+/**
+ * When to start each job so that one person, going from one to the next, has every cover on by its time: counted back
+ * from the last. What saves most is done first among those with the same time.
+ */
+function startTimes(jobs: JobView[], nowMs: number): void {
+  const todo = jobs.filter((j) => !j.done).sort((a, b) => a.onByMs - b.onByMs || b.saves - a.saves);
+  let next = Infinity;
+  for (const job of todo.reverse()) {
+    next = Math.min(job.onByMs, next) - job.minutes * 60_000;
+    next = floorMinutes(next, START_STEP);
+    job.dueMs = Math.max(nowMs, next);
+  }
+}
+
 /** All jobs of the phase in the order of their times; what is done stays where it was. */
 export function jobsOf(plan: NightPlan, style: Style): JobView[] {
   const jobs = plan.phase === 'morning' ? liftJobs(plan) : [...closeJobs(plan, style), ...coverJobs(plan, style)];
-  return jobs.sort((a, b) => a.dueMs - b.dueMs || Number(b.done) - Number(a.done) || a.title.localeCompare(b.title));
+  if (plan.phase !== 'morning') startTimes(jobs, plan.nowMs);
+  return jobs.sort((a, b) => (a.doneAtMs ?? a.dueMs) - (b.doneAtMs ?? b.dueMs) || b.saves - a.saves || a.dueMs - b.dueMs || Number(b.done) - Number(a.done) || a.title.localeCompare(b.title));
 }

@@ -15,7 +15,7 @@ import {
 } from '@fogata/core';
 import { placeRow, ribbonOf } from './glyph';
 import { jobsOf, thawMs } from './jobs';
-import { asIsOutcome, chosenOutcome, type NightPlan } from './planner';
+import { asIsOutcome, type NightPlan, type PlannedBed } from './planner';
 
 export interface NightWeather {
   lowC: { low: number; mid: number; high: number };
@@ -100,14 +100,20 @@ function remaining(plan: NightPlan, style: Style): string[] {
     });
 }
 
+/** Hours of this night, up to now, in which the model has the bed's leaves below freezing. */
+function frozenHours(b: PlannedBed, plan: NightPlan): number {
+  const { timesMs, leafC } = b.outcome.past;
+  return timesMs.filter((t, i) => t >= plan.window.fromMs && t < plan.nowMs && leafC[i]! < 0).length;
+}
+
 function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
   const jobs = jobsOf(plan, style);
   if (plan.phase === 'morning') {
     const thaws = plan.beds.map((b) => ({ b, thaw: thawMs(b) }));
     const frozen = thaws
       .filter((t) => t.thaw !== null)
-      .map((t) => ({ name: t.b.bed.name, hours: Math.max(asIsOutcome(t.b).hoursFrozen, (Math.min(...[t.thaw!]) - plan.nowMs) / HOUR_MS) }))
-      .sort((a, b) => b.hours - a.hours);
+      .map((t) => ({ name: t.b.bed.name, hours: frozenHours(t.b, plan) + asIsOutcome(t.b).hoursFrozen, marginK: placeRow(plan, t.b).marginK }))
+      .sort((a, b) => a.marginK - b.marginK);
     const covered = plan.beds.filter((b) => b.on.length > 0);
     const relevant = covered.length > 0 ? covered : plan.beds;
     const times = relevant.map(thawMs).filter((t): t is number => t !== null);
@@ -182,5 +188,3 @@ export function nowView(
     cautions: cautionsOf(plan, w),
   };
 }
-
-export { chosenOutcome };

@@ -55,8 +55,12 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
   if (!i.plan || !b) return null;
   const { structure, bed } = i;
-  const fitting = i.data.covers.filter((c) => b.on.includes(c) || isFit(fitCover(c, structure, bed)));
-  const sorted = sortCovers(fitting);
+  const planned = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+  // the plan's own objects: it may have been worked out from an earlier load of the farm
+  const fitting = i.plan.data.covers.filter((c) => b.on.includes(c) || isFit(fitCover(c, structure, bed)));
+  // a sheet that the plan lays double has two switches
+  const doubled = planned.filter((c, n) => planned.indexOf(c) !== n);
+  const sorted = sortCovers([...fitting, ...doubled]);
   const spec = bedSpec(structure, bed, b.plantings, sorted, { deepC: b.deepC });
   const ids = [
     ...sorted.filter((c) => c.use === 'over'),
@@ -64,10 +68,13 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     ...sorted.filter((c) => c.use !== 'over'),
   ];
   const opening = i.state.openings.get(structure.id)?.fraction ?? 0;
+  const left = [...planned];
+  const shut = opening > 0 && i.plan.phase !== 'morning';
   return {
+    opening: shut ? 0 : opening,
     site: { latitude: i.data.farm.latitude, longitude: i.data.farm.longitude, elevationM: i.data.farm.elevationM },
     weather: i.plan.centre,
-    initial: b.outcome.initial,
+    initial: { outside: [...b.outcome.initial.outside], columns: b.outcome.initial.columns.map((c) => [...c]) },
     base: { ...spec, stack: [] },
     layers: ids.map((cover, n) => {
       const layer = spec.stack[n]!;
@@ -75,8 +82,9 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
         return {
           id: 'structure',
           name: structure.name,
-          note: opening > 0 ? `${Math.round(opening * 100)} % open now` : 'shut',
+          note: opening > 0 ? `${Math.round(opening * 100)} % open now${shut ? ', to be shut' : ''}` : 'shut',
           on: true,
+          drawn: true,
           stock: '',
           ventable: structure.ventAreaM2 > 0,
           minutes: 0,
@@ -85,13 +93,18 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       }
       const used = inUse(i.data, i.state, cover).pieces;
       const fit = fitCover(cover, structure, bed);
-      const on = b.on.includes(cover);
+      const at = left.indexOf(cover);
+      if (at >= 0) left.splice(at, 1);
+      const on = at >= 0;
+      const lies = b.on.includes(cover);
+      const twice = ids.indexOf(cover) !== n;
       const how = cover.use === 'hoops' ? 'on hoops' : cover.use === 'flat' ? 'laid on' : 'over it';
       return {
-        id: cover.id,
-        name: cover.name,
-        note: on ? `on now, ${how}` : `${how} · ${lengthText(cover.lengthM, i.style.units.length)}`,
+        id: twice ? `${cover.id}#2` : cover.id,
+        name: twice ? `${cover.name}, a second one` : cover.name,
+        note: lies ? `on now, ${how}` : on ? `planned, ${how}` : `${how} · ${lengthText(cover.lengthM, i.style.units.length)}`,
         on,
+        drawn: on || lies,
         stock: `${Math.max(0, cover.count - used)} of ${cover.count} free`,
         ventable: false,
         minutes: isFit(fit) ? fit.minutes : cover.minutes,

@@ -1,0 +1,33 @@
+/** Three projects; the server's run by itself, since PGlite needs --experimental-vm-modules (see scripts/test.mjs). */
+const babel = {
+  presets: [
+    ['@babel/preset-env', { targets: { node: '20' } }],
+    ['@babel/preset-typescript', { allowDeclareFields: true }],
+  ],
+  babelrc: false,
+  configFile: false,
+};
+const node = (name) => ({
+  displayName: name,
+  rootDir: `${__dirname}/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/tests/**/*.test.ts'],
+  transform: { '\\.[jt]sx?$': ['babel-jest', babel] },
+  transformIgnorePatterns: ['/node_modules/(?!(@fogata)/)'],
+});
+module.exports = {
+  projects: [
+    node('core'),
+    node('contract'),
+    node('server'),
+    {
+      displayName: 'app',
+      preset: 'jest-expo',
+      rootDir: `${__dirname}/app`,
+      testMatch: ['<rootDir>/tests/**/*.test.tsx', '<rootDir>/tests/**/*.test.ts'],
+      transformIgnorePatterns: [
+        '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|react-navigation|@react-navigation|react-native-svg|react-native-gifted-charts|gifted-charts-core|lucide-react-native|d3-.*|internmap|@fogata|comlink|date-fns|@date-fns))',
+      ],
+    },
+  ],
+};
