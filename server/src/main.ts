@@ -10,7 +10,7 @@ import { openPglite, openPostgres, type OpenDb } from './db/open';
 import { loadDemo } from './demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
 import { readMeta, writeMeta } from './farm/store';
-import { startPool, workerFile } from './night/pool';
+import { startPool } from './night/pool';
 
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
@@ -47,7 +47,7 @@ async function main(): Promise<void> {
   const clock = demo
     ? demoClock(Number((await readMeta(db, 'clockMs')) ?? DEMO_START_MS), (ms) => writeMeta(db, 'clockMs', String(ms)))
     : realClock;
-  const pool = startPool(workerFile());
+  const pool = startPool(join(root, 'server', 'dist', 'worker.mjs'));
   const { app, context } = makeApp(
     { db, clock, pool, seed: demo ? DEMO_SEED : Number(process.env['FOGATA_SEED'] ?? 1), ...(demo ? { episodes: DEMO_EPISODES } : {}) },
     join(root, 'app', 'dist'),

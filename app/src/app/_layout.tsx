@@ -5,6 +5,7 @@ import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
+import { useEffect } from 'react';
 import { SWRConfig } from 'swr';
 import { Frame } from '../components/Frame';
 import { ThemeProvider } from '../theme/theme';
@@ -16,6 +17,14 @@ export default function Layout() {
     BarlowCondensed_500Medium,
     BarlowCondensed_600SemiBold,
   });
+  useEffect(() => {
+    // the shell opens without the server; only where a browser offers it, and not in development
+    if (process.env.NODE_ENV === 'production' && typeof navigator !== 'undefined' && 'serviceWorker' in navigator) {
+      navigator.serviceWorker.register('/sw.js').catch(() => {
+        // without it the app works as before, only not offline from a cold start
+      });
+    }
+  }, []);
   if (!ready) return null;
   return (
     <SWRConfig value={{ revalidateOnFocus: true }}>

@@ -4,7 +4,7 @@ import { cropById, localDate } from '@fogata/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button, Choice } from '../components/Button';
@@ -32,11 +32,11 @@ function Form({ start, isNew, beds, nowMs }: { start: PlantingBody; isNew: boole
   const [search, setSearch] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const draftKey = `planting:${isNew ? start.bedId : start.id}`;
-  const { control, handleSubmit, setValue, getValues, watch, formState, setError } = useForm<PlantingBody>({
+  const { control, handleSubmit, setValue, getValues, formState, setError } = useForm<PlantingBody>({
     resolver: zodResolver(plantingSchema),
     defaultValues: { ...start, ...readStored<Partial<PlantingBody>>(draftKey, {}) },
   });
-  const crop = watch('crop');
+  const crop = useWatch({ control, name: 'crop' });
   const bed = beds.structures.flatMap((s) => s.beds).find((b) => b.bed.id === start.bedId)!.bed;
   const keep = () => store(draftKey, getValues());
   const done = (label: string, recordId: string) => {

@@ -1,8 +1,6 @@
 /** The worker threads: a kept pool with a queue; a task can be abandoned by its signal. */
 import type { BedOutcome, BedSpec, BedTask, SoilState } from '@fogata/core';
 import { availableParallelism } from 'node:os';
-import { fileURLToPath } from 'node:url';
-import { existsSync } from 'node:fs';
 import { Piscina } from 'piscina';
 
 export interface DueTask {
@@ -17,12 +15,7 @@ export interface NightPool {
   close(): Promise<void>;
 }
 
-/** Built by scripts/build-server.mjs; looked for beside the bundle, then from the source. */
-export function workerFile(): string {
-  const here = fileURLToPath(new URL('./worker.mjs', import.meta.url));
-  return existsSync(here) ? here : fileURLToPath(new URL('../../dist/worker.mjs', import.meta.url));
-}
-
+/** `filename` is the worker's bundle, made by scripts/build-server.mjs. */
 export function startPool(filename: string): NightPool {
   const pool = new Piscina({
     filename,

@@ -1,0 +1,24 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: './src',
+  testMatch: '**/*.spec.ts',
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  forbidOnly: true,
+  reporter: [['list'], ['json']],
+  outputDir: '../test-results',
+  use: {
+    headless: true,
+    viewport: { width: 390, height: 844 },
+    actionTimeout: 20_000,
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env['FOGATA_CHROMIUM'] ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+});

@@ -1,0 +1,133 @@
+/** A farm of one's own for each test: the built server on a free port with a fresh copy of a data directory. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+export const ROOT = join(__dirname, '..', '..');
+const MAIN = join(ROOT, 'server', 'dist', 'main.mjs');
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const s = createServer();
+    s.listen(0, '127.0.0.1', () => {
+      const { port } = s.address() as { port: number };
+      s.close(() => resolve(port));
+    });
+  });
+}
+
+export class Farm {
+  private child: ChildProcess | null = null;
+  output = '';
+
+  constructor(
+    readonly directory: string,
+    readonly port: number,
+    readonly demo: boolean,
+  ) {}
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, [MAIN, ...(this.demo ? ['--demo'] : [])], {
+      cwd: ROOT,
+      env: { ...process.env, PORT: String(this.port), FOGATA_DATA: this.directory },
+    });
+    this.child = child;
+    const take = (chunk: Buffer) => (this.output += String(chunk));
+    child.stdout.on('data', take);
+    child.stderr.on('data', take);
+    for (let i = 0; i < 600; i++) {
+      if (child.exitCode !== null) throw new Error(`the server ended: ${this.output}`);
+      try {
+        if ((await fetch(`${this.url}/api/health`)).ok) return;
+      } catch {
+        // not up yet
+      }
+      await new Promise((r) => setTimeout(r, 50));
+    }
+    throw new Error(`the server did not start in 30 s: ${this.output}`);
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
+    const child = this.child;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return child?.exitCode ?? null;
+    const ended = new Promise<number | null>((resolve) => child.once('close', resolve));
+    child.kill(signal);
+    return ended;
+  }
+
+  async api<T>(path: string): Promise<T> {
+    return (await (await fetch(`${this.url}${path}`)).json()) as T;
+  }
+
+  /** Waits until the night is worked out. */
+  async ready(): Promise<void> {
+    for (let i = 0; i < 400; i++) {
+      const now = await this.api<{ progress: { state: string } }>('/api/now');
+      if (now.progress.state !== 'computing') return;
+      await new Promise((r) => setTimeout(r, 150));
+    }
+    throw new Error('the night was not worked out in a minute');
+  }
+}
+
+/** One directory is made a worker and kind; every test gets a copy of it. */
+async function template(demo: boolean): Promise<string> {
+  const directory = mkdtempSync(join(tmpdir(), 'fogata-template-'));
+  const farm = new Farm(directory, await freePort(), demo);
+  await farm.start();
+  await farm.stop();
+  return directory;
+}
+
+interface Templates {
+  made: Record<string, string>;
+}
+
+export const test = base.extend<{ demo: boolean; farm: Farm }, { templates: Templates }>({
+  demo: [true, { option: true }],
+  templates: [
+    async ({ playwright: _ }, use) => {
+      const made: Record<string, string> = {};
+      await use({ made });
+      for (const directory of Object.values(made)) rmSync(directory, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
+  farm: async ({ demo, templates }, use) => {
+    const from = (templates.made[String(demo)] ??= await template(demo));
+    const directory = mkdtempSync(join(tmpdir(), 'fogata-e2e-'));
+    cpSync(from, directory, { recursive: true });
+    const farm = new Farm(directory, await freePort(), demo);
+    await farm.start();
+    await use(farm);
+    await farm.stop();
+    rmSync(directory, { recursive: true, force: true });
+  },
+});
+
+export { expect };
+
+/** axe finds nothing on what is on screen. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+}
+
+/** Nothing to press is smaller than a wet glove needs. */
+export async function glovesFit(page: Page): Promise<void> {
+  const small = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[role=button],[role=link],[role=switch],[role=checkbox],[role=radio],button,a')]
+      .map((e) => ({ name: e.getAttribute('aria-label') ?? e.textContent, box: e.getBoundingClientRect() }))
+      .filter(({ box }) => box.width > 0 && (box.width < 47.5 || box.height < 47.5))
+      .map(({ name, box }) => `${name}: ${Math.round(box.width)} × ${Math.round(box.height)}`),
+  );
+  expect(small).toEqual([]);
+}

@@ -1,0 +1,43 @@
+/** Lint, with the directions of import: app → contract → core, server → contract, core; nothing imports app or server. */
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+const no = (...names) => ({
+  patterns: [
+    ...names.map((name) => ({ group: [`@fogata/${name}`, `@fogata/${name}/*`, `**/${name}/src/**`], message: `Imports point one way: not from here to ${name} (docs/architecture.md).` })),
+  ],
+});
+const outside = ['express', 'drizzle-orm', '@electric-sql/pglite', 'react', 'react-native', 'node:*', 'fs', 'path'];
+
+export default ts.config(
+  { ignores: ['**/node_modules', '**/dist', 'app/public', 'server/drizzle', '.fogata*', '**/.expo', 'test-results'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      'no-console': 'error',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'prefer-const': 'error',
+    },
+  },
+  { files: ['**/*.js', '**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', module: 'writable', require: 'readonly', __dirname: 'readonly', URL: 'readonly', setTimeout: 'readonly' } }, rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { ...no('contract', 'server', 'app'), paths: outside }],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Randomness is seeded by the caller.' }, { object: 'Date', property: 'now', message: 'The clock is an argument.' }],
+    },
+  },
+  { files: ['contract/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('server', 'app')] } },
+  { files: ['server/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('app')] } },
+  { files: ['e2e/**/*.ts', 'bench/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('app', 'server')] } },
+  {
+    files: ['app/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { ...reactHooks.configs.recommended.rules, 'no-restricted-imports': ['error', no('server')] },
+  },
+);

@@ -1,0 +1,78 @@
+/** `npm test`: everything that tests need, type check, lint, format, unit and end to end; ends with the count over all of them. */
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureInstalled, ensureServer, ensureWeb, run, say } from './common.mjs';
+
+const CHROMIUM = process.env.FOGATA_CHROMIUM ?? '/usr/bin/chromium';
+let passed = 0;
+let failed = 0;
+
+async function step(title, command, args, options = {}) {
+  say(`\n— ${title}`);
+  const started = Date.now();
+  const result = await run(command, args, options);
+  say(`  ${title}: ${result.code === 0 ? 'good' : 'NOT good'} (${((Date.now() - started) / 1000).toFixed(0)} s)`);
+  return result;
+}
+
+async function check(title, command, args) {
+  const { code } = await step(title, command, args);
+  if (code === 0) passed += 1;
+  else failed += 1;
+}
+
+async function jest(title, projects, env = {}) {
+  const file = join(mkdtempSync(join(tmpdir(), 'fogata-jest-')), 'result.json');
+  const { code } = await step(title, 'npx', ['jest', '--selectProjects', ...projects, '--json', `--outputFile=${file}`], { env });
+  if (!existsSync(file)) {
+    failed += 1;
+    return;
+  }
+  const result = JSON.parse(readFileSync(file, 'utf8'));
+  passed += result.numPassedTests;
+  failed += result.numFailedTests + result.numRuntimeErrorTestSuites;
+  if (code !== 0 && result.numFailedTests + result.numRuntimeErrorTestSuites === 0) failed += 1;
+}
+
+async function ensureChromium() {
+  if (existsSync(CHROMIUM)) return true;
+  if (process.getuid?.() !== 0) {
+    say('Chromium is missing and may not be installed by this user. Install the package `chromium` (as root: apt-get install chromium), or set FOGATA_CHROMIUM.');
+    return false;
+  }
+  say('Installing Chromium through apt-get');
+  await run('apt-get', ['update', '-qq'], { quiet: true });
+  const { code, output } = await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  if (code !== 0) say(`Chromium could not be installed: ${output.trim().split('\n').at(-1)}`);
+  return existsSync(CHROMIUM);
+}
+
+async function endToEnd() {
+  if (!(await ensureChromium())) {
+    failed += 1;
+    return;
+  }
+  const file = join(mkdtempSync(join(tmpdir(), 'fogata-e2e-')), 'result.json');
+  await step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file, FOGATA_CHROMIUM: CHROMIUM } });
+  if (!existsSync(file)) {
+    failed += 1;
+    return;
+  }
+  const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+  passed += stats.expected + stats.flaky;
+  failed += stats.unexpected;
+}
+
+await ensureInstalled();
+await check('type check', 'npm', ['run', '-s', 'typecheck']);
+await check('lint', 'npm', ['run', '-s', 'lint']);
+await check('format', 'npm', ['run', '-s', 'format:check']);
+await jest('unit: core, contract, app', ['core', 'contract', 'app']);
+await ensureServer();
+await jest('unit: server', ['server'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' });
+say('\n— building');
+await ensureWeb();
+await endToEnd();
+say(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,55 @@
+/** A real server on a real database in memory, with real worker threads; the demo farm, its clock set by the test. */
+import { execFileSync } from 'node:child_process';
+import { join } from 'node:path';
+import request from 'supertest';
+import { makeApp } from '../src/app';
+import { demoClock } from '../src/clock';
+import { openPglite, type OpenDb } from '../src/db/open';
+import { loadDemo } from '../src/demo/load';
+import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
+import { startPool, type NightPool } from '../src/night/pool';
+import type { NowView } from '@fogata/contract';
+
+const ROOT = join(__dirname, '..', '..');
+export const MIGRATIONS = join(ROOT, 'server', 'drizzle');
+
+export function buildServer(): string {
+  execFileSync(process.execPath, [join(ROOT, 'scripts', 'build-server.mjs')]);
+  return join(ROOT, 'server', 'dist', 'worker.mjs');
+}
+
+export interface TestServer {
+  api: ReturnType<typeof request>;
+  open: OpenDb;
+  pool: NightPool;
+  /** Waits until the night is worked out. */
+  now: () => Promise<NowView>;
+  close: () => Promise<void>;
+}
+
+export async function startTestServer(demo = true): Promise<TestServer> {
+  const pool = startPool(buildServer());
+  const open = await openPglite(null, MIGRATIONS);
+  if (demo) await loadDemo(open.db);
+  const clock = demoClock(DEMO_START_MS, () => Promise.resolve());
+  const { app, context } = makeApp({ db: open.db, clock, pool, seed: DEMO_SEED, episodes: DEMO_EPISODES }, null);
+  const api = request(app);
+  return {
+    api,
+    open,
+    pool,
+    now: async () => {
+      for (let i = 0; i < 300; i++) {
+        const view = (await api.get('/api/now').expect(200)).body as NowView;
+        if (view.progress.state !== 'computing') return view;
+        await new Promise((r) => setTimeout(r, 100));
+      }
+      throw new Error('the night was not worked out in 30 s');
+    },
+    close: async () => {
+      context.planner.stop();
+      await pool.close();
+      await open.close();
+    },
+  };
+}
