@@ -5,13 +5,35 @@ import ts from 'typescript-eslint';
 
 const no = (...names) => ({
   patterns: [
-    ...names.map((name) => ({ group: [`@fogata/${name}`, `@fogata/${name}/*`, `**/${name}/src/**`], message: `Imports point one way: not from here to ${name} (docs/architecture.md).` })),
+    ...names.map((name) => ({
+      group: [`@fogata/${name}`, `@fogata/${name}/*`, `**/${name}/src/**`],
+      message: `Imports point one way: not from here to ${name} (docs/architecture.md).`,
+    })),
   ],
 });
-const outside = ['express', 'drizzle-orm', '@electric-sql/pglite', 'react', 'react-native', 'node:*', 'fs', 'path'];
+const outside = [
+  'express',
+  'drizzle-orm',
+  '@electric-sql/pglite',
+  'react',
+  'react-native',
+  'node:*',
+  'fs',
+  'path',
+];
 
 export default ts.config(
-  { ignores: ['**/node_modules', '**/dist', 'app/public', 'server/drizzle', '.fogata*', '**/.expo', 'test-results'] },
+  {
+    ignores: [
+      '**/node_modules',
+      '**/dist',
+      'app/public',
+      'server/drizzle',
+      '.fogata*',
+      '**/.expo',
+      'test-results',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   {
@@ -23,18 +45,39 @@ export default ts.config(
       'prefer-const': 'error',
     },
   },
-  { files: ['**/*.js', '**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', module: 'writable', require: 'readonly', __dirname: 'readonly', URL: 'readonly', setTimeout: 'readonly' } }, rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  {
+    files: ['**/*.js', '**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        module: 'writable',
+        require: 'readonly',
+        __dirname: 'readonly',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+      },
+    },
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
   {
     files: ['core/src/**/*.ts'],
     rules: {
       'no-restricted-imports': ['error', { ...no('contract', 'server', 'app'), paths: outside }],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Randomness is seeded by the caller.' }, { object: 'Date', property: 'now', message: 'The clock is an argument.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness is seeded by the caller.' },
+        { object: 'Date', property: 'now', message: 'The clock is an argument.' },
+      ],
     },
   },
   { files: ['contract/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('server', 'app')] } },
   { files: ['server/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('app')] } },
-  { files: ['e2e/**/*.ts', 'bench/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('app', 'server')] } },
+  {
+    files: ['e2e/**/*.ts', 'bench/**/*.ts'],
+    rules: { 'no-restricted-imports': ['error', no('app', 'server')] },
+  },
   {
     files: ['app/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

@@ -23,6 +23,7 @@ module.exports = {
     {
       displayName: 'app',
       preset: 'jest-expo',
+      transform: { '\\.mjs$': ['babel-jest', { configFile: `${__dirname}/app/babel.config.js` }] },
       rootDir: `${__dirname}/app`,
       testMatch: ['<rootDir>/tests/**/*.test.tsx', '<rootDir>/tests/**/*.test.ts'],
       transformIgnorePatterns: [

@@ -14,7 +14,16 @@ const options = {
   platform: 'node',
   target: 'node20',
   format: 'esm',
-  external: ['@electric-sql/pglite', 'drizzle-orm', 'drizzle-orm/*', 'express', 'compression', 'piscina', 'pg', 'highs'],
+  external: [
+    '@electric-sql/pglite',
+    'drizzle-orm',
+    'drizzle-orm/*',
+    'express',
+    'compression',
+    'piscina',
+    'pg',
+    'highs',
+  ],
   sourcemap: 'inline',
   logLevel: 'warning',
 };

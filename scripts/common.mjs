@@ -11,7 +11,11 @@ export const say = (line) => process.stdout.write(`${line}\n`);
 /** Runs a program to its end; resolves to its exit code and, where asked, its output. */
 export function run(command, args, { env = {}, quiet = false, cwd = root, onLine } = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, {
+      cwd,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let output = '';
     const take = (to) => (chunk) => {
       output += chunk;
@@ -39,7 +43,8 @@ export async function ensureInstalled() {
     process.exit(1);
   }
   const mark = join(root, 'node_modules', '.package-lock.json');
-  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs - 1000) return;
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs - 1000)
+    return;
   say('Installing packages from the lockfile (a minute or two)');
   must(await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true }), 'npm ci');
 }
@@ -63,8 +68,18 @@ export async function ensureWeb() {
   if (existsSync(mark) && readFileSync(mark, 'utf8') === key) return;
   say('Building the web app (half a minute to two minutes, the first time)');
   const env = { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', NODE_ENV: 'production' };
-  must(await run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist', '--clear'], { cwd: join(root, 'app'), env, quiet: true }), 'The web build');
-  must(await run('node', ['../scripts/offline-shell.mjs'], { cwd: join(root, 'app'), quiet: true }), 'The offline shell');
+  must(
+    await run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist', '--clear'], {
+      cwd: join(root, 'app'),
+      env,
+      quiet: true,
+    }),
+    'The web build',
+  );
+  must(
+    await run('node', ['../scripts/offline-shell.mjs'], { cwd: join(root, 'app'), quiet: true }),
+    'The offline shell',
+  );
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, key);
 }

@@ -8,7 +8,12 @@ const { watchServer } = await import('./build-server.mjs');
 const port = process.env.PORT ?? '4310';
 let server = null;
 const start = () => {
-  const next = () => (server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.mjs'), '--demo', ...process.argv.slice(2)], { cwd: root, stdio: 'inherit' }));
+  const next = () =>
+    (server = spawn(
+      process.execPath,
+      [join(root, 'server', 'dist', 'main.mjs'), '--demo', ...process.argv.slice(2)],
+      { cwd: root, stdio: 'inherit' },
+    ));
   if (!server || server.exitCode !== null) return next();
   server.once('close', next);
   server.kill('SIGTERM');
@@ -18,7 +23,13 @@ say('Starting Expo; the app is at the address it prints, the API at the port abo
 const expo = spawn('npx', ['expo', 'start', '--web', '--port', '8081'], {
   cwd: join(root, 'app'),
   stdio: 'inherit',
-  env: { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', EXPO_PUBLIC_FOGATA_API: `http://127.0.0.1:${port}`, FOGATA_DEV: '1' },
+  env: {
+    ...process.env,
+    EXPO_NO_TELEMETRY: '1',
+    EXPO_OFFLINE: '1',
+    EXPO_PUBLIC_FOGATA_API: `http://127.0.0.1:${port}`,
+    FOGATA_DEV: '1',
+  },
 });
 const stop = () => {
   void watcher.dispose();

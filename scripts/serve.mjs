@@ -6,6 +6,9 @@ import { ensureInstalled, ensureServer, ensureWeb, root } from './common.mjs';
 await ensureInstalled();
 await ensureWeb();
 await ensureServer();
-const child = spawn(process.execPath, [join(root, 'server', 'dist', 'main.mjs'), ...process.argv.slice(2)], { cwd: root, stdio: 'inherit' });
+const child = spawn(process.execPath, [join(root, 'server', 'dist', 'main.mjs'), ...process.argv.slice(2)], {
+  cwd: root,
+  stdio: 'inherit',
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
 child.on('close', (code) => process.exit(code ?? 0));

@@ -12,7 +12,9 @@ async function step(title, command, args, options = {}) {
   say(`\n— ${title}`);
   const started = Date.now();
   const result = await run(command, args, options);
-  say(`  ${title}: ${result.code === 0 ? 'good' : 'NOT good'} (${((Date.now() - started) / 1000).toFixed(0)} s)`);
+  say(
+    `  ${title}: ${result.code === 0 ? 'good' : 'NOT good'} (${((Date.now() - started) / 1000).toFixed(0)} s)`,
+  );
   return result;
 }
 
@@ -24,7 +26,12 @@ async function check(title, command, args) {
 
 async function jest(title, projects, env = {}) {
   const file = join(mkdtempSync(join(tmpdir(), 'fogata-jest-')), 'result.json');
-  const { code } = await step(title, 'npx', ['jest', '--selectProjects', ...projects, '--json', `--outputFile=${file}`], { env });
+  const { code } = await step(
+    title,
+    'npx',
+    ['jest', '--selectProjects', ...projects, '--json', `--outputFile=${file}`],
+    { env },
+  );
   if (!existsSync(file)) {
     failed += 1;
     return;
@@ -38,12 +45,18 @@ async function jest(title, projects, env = {}) {
 async function ensureChromium() {
   if (existsSync(CHROMIUM)) return true;
   if (process.getuid?.() !== 0) {
-    say('Chromium is missing and may not be installed by this user. Install the package `chromium` (as root: apt-get install chromium), or set FOGATA_CHROMIUM.');
+    say(
+      'Chromium is missing and may not be installed by this user. Install the package `chromium` (as root: apt-get install chromium), or set FOGATA_CHROMIUM.',
+    );
     return false;
   }
   say('Installing Chromium through apt-get');
   await run('apt-get', ['update', '-qq'], { quiet: true });
-  const { code, output } = await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  const { code, output } = await run(
+    'apt-get',
+    ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
+    { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } },
+  );
   if (code !== 0) say(`Chromium could not be installed: ${output.trim().split('\n').at(-1)}`);
   return existsSync(CHROMIUM);
 }
@@ -54,7 +67,9 @@ async function endToEnd() {
     return;
   }
   const file = join(mkdtempSync(join(tmpdir(), 'fogata-e2e-')), 'result.json');
-  await step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file, FOGATA_CHROMIUM: CHROMIUM } });
+  await step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file, FOGATA_CHROMIUM: CHROMIUM },
+  });
   if (!existsSync(file)) {
     failed += 1;
     return;

@@ -17,7 +17,9 @@ export const unitsSchema = z.object({
 
 /** Where good growers disagree: which side this farm takes. */
 export const schoolsSchema = z.object({
-  aim: z.enum(['crop', 'survive', 'grow']).describe('what a cover is for: as each crop has it, survive, or keep growing'),
+  aim: z
+    .enum(['crop', 'survive', 'grow'])
+    .describe('what a cover is for: as each crop has it, survive, or keep growing'),
   uncover: z.enum(['thaw', 'light']).describe('lift after the leaves have thawed, or at first light'),
   touch: z.enum(['both', 'hoops']).describe('sheets may lie on the leaves, or always on hoops'),
 });
@@ -60,7 +62,11 @@ export const bedSchema = z.object({
   name,
   lengthM: metres(0.3, 300),
   widthM: metres(0.2, 10),
-  rows: z.number({ error: 'a number of rows' }).int('a whole number of rows').min(1, 'at least one row').max(40, 'at most 40 rows'),
+  rows: z
+    .number({ error: 'a number of rows' })
+    .int('a whole number of rows')
+    .min(1, 'at least one row')
+    .max(40, 'at most 40 rows'),
   on: z.enum(['ground', 'bench']),
   texture: z.enum(['sand', 'loam', 'clay', 'compost']),
   wetness: z.enum(['dry', 'moist', 'wet']),
@@ -91,7 +97,11 @@ export const coverSchema = z.object({
   plies: z.union([z.literal(1), z.literal(2)]),
   lengthM: metres(0.3, 300),
   widthM: metres(0.2, 30),
-  count: z.number({ error: 'a number of pieces' }).int('whole pieces').min(0, '0 or more').max(999, 'at most 999'),
+  count: z
+    .number({ error: 'a number of pieces' })
+    .int('whole pieces')
+    .min(0, '0 or more')
+    .max(999, 'at most 999'),
   use: z.enum(['hoops', 'flat', 'over']),
   minutes: z.number().min(0, '0 or more').max(240, 'at most 240'),
   order: z.number().int(),

@@ -6,7 +6,10 @@ import { z } from 'zod';
 import { id, instantMs } from './farm';
 
 const base = { id: z.uuid(), atMs: instantMs.describe('when it happened') };
-const temperature = z.number({ error: 'a temperature' }).min(-60, 'no lower than −60 °C').max(80, 'no higher than 80 °C');
+const temperature = z
+  .number({ error: 'a temperature' })
+  .min(-60, 'no lower than −60 °C')
+  .max(80, 'no higher than 80 °C');
 const note = z.string().max(500, 'at most 500 letters').optional();
 
 export const HARM = ['none', 'tips', 'leaves', 'dead'] as const;

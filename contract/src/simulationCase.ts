@@ -2,9 +2,15 @@
 import { checkCase, MATERIAL_IDS, type SimulationCase } from '@fogata/core';
 import { z } from 'zod';
 
-const instant = z.iso.datetime({ offset: true, error: 'an ISO 8601 instant with an offset or Z, like 2027-01-14T15:00:00Z' });
+const instant = z.iso.datetime({
+  offset: true,
+  error: 'an ISO 8601 instant with an offset or Z, like 2027-01-14T15:00:00Z',
+});
 const between = (min: number, max: number, unit: string) =>
-  z.number({ error: `a number from ${min} to ${max} ${unit}`.trim() }).min(min, `${min} to ${max} ${unit}`.trim()).max(max, `${min} to ${max} ${unit}`.trim());
+  z
+    .number({ error: `a number from ${min} to ${max} ${unit}`.trim() })
+    .min(min, `${min} to ${max} ${unit}`.trim())
+    .max(max, `${min} to ${max} ${unit}`.trim());
 
 export const weatherEntrySchema = z.strictObject({
   time: instant,
@@ -45,21 +51,32 @@ export const simulationCaseSchema = z.strictObject({
     wetness: z.enum(['dry', 'moist', 'wet']).optional(),
     deepC: between(-20, 40, '°C'),
     surfaceC: between(-40, 60, '°C').optional(),
-    mulch: z.strictObject({ material: z.literal('straw', { error: 'straw' }), thicknessM: between(0.005, 0.3, 'm') }).optional(),
+    mulch: z
+      .strictObject({
+        material: z.literal('straw', { error: 'straw' }),
+        thicknessM: between(0.005, 0.3, 'm'),
+      })
+      .optional(),
     on: z.enum(['ground', 'bench']).optional(),
   }),
   stack: z.array(layerSchema).max(4, 'at most 4 layers'),
   mass: z.strictObject({ waterLitres: between(0, 400, 'litres per m²') }).optional(),
   heat: z
-    .strictObject({ bottomWm2: between(0, 500, 'W/m²').optional(), airWm2: between(0, 500, 'W/m²').optional() })
+    .strictObject({
+      bottomWm2: between(0, 500, 'W/m²').optional(),
+      airWm2: between(0, 500, 'W/m²').optional(),
+    })
     .optional(),
-  crop: z.strictObject({ heightM: between(0.01, 3, 'm').optional(), groundCover: between(0, 1, '').optional() }).optional(),
+  crop: z
+    .strictObject({ heightM: between(0.01, 3, 'm').optional(), groundCover: between(0, 1, '').optional() })
+    .optional(),
 });
 
 /** "weather[3].airC" from a Zod path. */
 export function fieldName(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (out, part) => (typeof part === 'number' ? `${out}[${part}]` : out === '' ? String(part) : `${out}.${String(part)}`),
+    (out, part) =>
+      typeof part === 'number' ? `${out}[${part}]` : out === '' ? String(part) : `${out}.${String(part)}`,
     '',
   );
 }

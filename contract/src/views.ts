@@ -1,5 +1,16 @@
 /** What the screens read: answers, made by the server from core, already in the farm's words where words are needed. */
-import type { Bed, BedSpec, Cover, NightWindow, Phase, Planting, Segment, Site, Structure, WeatherEntry } from '@fogata/core';
+import type {
+  Bed,
+  BedSpec,
+  Cover,
+  NightWindow,
+  Phase,
+  Planting,
+  Segment,
+  Site,
+  Structure,
+  WeatherEntry,
+} from '@fogata/core';
 import type { Farm } from './farm';
 import type { FarmRecord } from './records';
 
@@ -173,7 +184,17 @@ export interface WhatIf {
   base: BedSpec;
   /** How far the structure stands open as planned, 0 to 1. */
   opening: number;
-  layers: { id: string; name: string; note: string; on: boolean; drawn: boolean; stock: string; ventable: boolean; minutes: number; spec: BedSpec['stack'][number] }[];
+  layers: {
+    id: string;
+    name: string;
+    note: string;
+    on: boolean;
+    drawn: boolean;
+    stock: string;
+    ventable: boolean;
+    minutes: number;
+    spec: BedSpec['stack'][number];
+  }[];
   countFromMs: number;
 }
 

@@ -24,15 +24,35 @@ const problem = (change: (c: ReturnType<typeof good> & Record<string, unknown>) 
 test('a good case is taken', () => expect(problem(() => {})).toBeNull());
 
 test.each<[string, (c: ReturnType<typeof good> & Record<string, unknown>) => void, string]>([
-  ['a missing field', (c) => delete (c.weather[3] as Partial<(typeof c.weather)[0]>).airC, 'weather[3].airC: expected a number from -60 to 60 °C, it is missing'],
+  [
+    'a missing field',
+    (c) => delete (c.weather[3] as Partial<(typeof c.weather)[0]>).airC,
+    'weather[3].airC: expected a number from -60 to 60 °C, it is missing',
+  ],
   ['a value out of range', (c) => (c.weather[3]!.windMs = 120), 'weather[3].windMs: expected 0 to 80 m/s'],
-  ['an unknown material', (c) => (c.stack[0]!.material = 'cellophane'), 'stack[0].material: expected one of pe-film'],
+  [
+    'an unknown material',
+    (c) => (c.stack[0]!.material = 'cellophane'),
+    'stack[0].material: expected one of pe-film',
+  ],
   ['an unknown field', (c) => (c['wether'] = 1), 'wether: no such field is expected here'],
-  ['an unknown field within', (c) => Object.assign(c.ground, { colour: 1 }), 'ground.colour: no such field is expected here'],
+  [
+    'an unknown field within',
+    (c) => Object.assign(c.ground, { colour: 1 }),
+    'ground.colour: no such field is expected here',
+  ],
   ['too little weather', (c) => (c.weather.length = 5), 'weather: expected at least 12 entries'],
-  ['a time without an offset', (c) => (c.weather[0]!.time = '2027-01-14T12:00:00'), 'weather[0].time: expected an ISO 8601 instant'],
+  [
+    'a time without an offset',
+    (c) => (c.weather[0]!.time = '2027-01-14T12:00:00'),
+    'weather[0].time: expected an ISO 8601 instant',
+  ],
   ['the wrong format', (c) => (c.format = 'x'), 'format: expected the string fogata-case/1'],
-  ['an inner layer that is larger', (c) => c.stack.push({ ...c.stack[0]!, widthM: 9 }), 'stack[1].widthM: expected no more than 6'],
+  [
+    'an inner layer that is larger',
+    (c) => c.stack.push({ ...c.stack[0]!, widthM: 9 }),
+    'stack[1].widthM: expected no more than 6',
+  ],
 ])('%s is refused in one line that names the field', (_, change, line) => {
   expect(problem(change)).toContain(line);
 });

@@ -22,17 +22,48 @@ export function weather(w: WeatherShape = {}): WeatherEntry[] {
     const ms = startMs + i * 3_600_000;
     const hour = (ms / 3_600_000) % 24;
     const airC = meanC + swingK * Math.cos(((hour - 15) / 24) * 2 * Math.PI);
-    return { time: new Date(ms).toISOString(), airC, dewPointC: Math.min(airC, meanC - dewK), windMs, cloudFraction: cloud };
+    return {
+      time: new Date(ms).toISOString(),
+      airC,
+      dewPointC: Math.min(airC, meanC - dewK),
+      windMs,
+      cloudFraction: cloud,
+    };
   });
 }
 
-export const HOUSE: Layer = { lengthM: 20, widthM: 6, heightM: 2.6, shape: 'arch', material: 'pe-film', ventAreaM2: 10 };
+export const HOUSE: Layer = {
+  lengthM: 20,
+  widthM: 6,
+  heightM: 2.6,
+  shape: 'arch',
+  material: 'pe-film',
+  ventAreaM2: 10,
+};
 export const FLEECE: Layer = { lengthM: 18, widthM: 1.2, heightM: 0.5, shape: 'arch', material: 'fleece-30' };
 export const TUNNEL: Layer = { ...FLEECE, material: 'pe-film', ventAreaM2: 3 };
-export const FRAME: Layer = { lengthM: 3, widthM: 1.2, heightM: 0.4, shape: 'box', sides: 'board', material: 'glass', ventAreaM2: 0.36 };
-export const BLANKET: Layer = { lengthM: 18.2, widthM: 1.4, heightM: 0.6, shape: 'arch', material: 'frost-blanket' };
+export const FRAME: Layer = {
+  lengthM: 3,
+  widthM: 1.2,
+  heightM: 0.4,
+  shape: 'box',
+  sides: 'board',
+  material: 'glass',
+  ventAreaM2: 0.36,
+};
+export const BLANKET: Layer = {
+  lengthM: 18.2,
+  widthM: 1.4,
+  heightM: 0.6,
+  shape: 'arch',
+  material: 'frost-blanket',
+};
 
-export const bed = (stack: Layer[], more: Partial<BedSpec> = {}): BedSpec => ({ ground: { deepC: 6 }, stack, ...more });
+export const bed = (stack: Layer[], more: Partial<BedSpec> = {}): BedSpec => ({
+  ground: { deepC: 6 },
+  stack,
+  ...more,
+});
 
 export function night(stack: Layer[], shape: WeatherShape = {}, more: Partial<BedSpec> = {}): BedRun {
   return runBed(bed(stack, more), prepareWeather(SITE, weather(shape)));
@@ -48,5 +79,12 @@ export function nightMax(series: ArrayLike<number>): number {
 }
 
 export function simulationCase(stack: Layer[] = [HOUSE], more: Partial<SimulationCase> = {}): SimulationCase {
-  return { format: 'fogata-case/1', site: SITE, weather: weather({ hours: 24 }), ground: { deepC: 6 }, stack, ...more };
+  return {
+    format: 'fogata-case/1',
+    site: SITE,
+    weather: weather({ hours: 24 }),
+    ground: { deepC: 6 },
+    stack,
+    ...more,
+  };
 }

@@ -1,9 +1,24 @@
-import { checkCase, clockText, countWord, dayText, differenceText, localDate, nightOf, phaseOf, rangeText, readForecastCsv, temperatureFrom, temperatureIn, temperatureText } from '../src';
+import {
+  checkCase,
+  clockText,
+  countWord,
+  dayText,
+  differenceText,
+  localDate,
+  nightOf,
+  phaseOf,
+  rangeText,
+  readForecastCsv,
+  temperatureFrom,
+  temperatureIn,
+  temperatureText,
+} from '../src';
 import { atLocal } from '../src';
 import { closingSentence, moneyText, morningSentence, nightSentence, type Style } from '../src';
 import { FLEECE, HOUSE, simulationCase } from './fixtures';
 
-const rows = (n: number, line: (i: number) => string) => Array.from({ length: n }, (_, i) => line(i)).join('\n');
+const rows = (n: number, line: (i: number) => string) =>
+  Array.from({ length: n }, (_, i) => line(i)).join('\n');
 const hour = (i: number) => `2027-01-14T${String(i).padStart(2, '0')}:00`;
 
 describe('forecast as CSV', () => {
@@ -11,11 +26,20 @@ describe('forecast as CSV', () => {
     const text = `cloud (%),wind (km/h),time,dew point (°C),temp (°C)\n${rows(24, (i) => `50,36,${hour(i)},-2,${i / 10}`)}`;
     const r = readForecastCsv(text, 'Europe/Madrid');
     expect(r.badRows).toEqual([]);
-    expect(r.entries[0]).toMatchObject({ time: '2027-01-13T23:00:00.000Z', windMs: 10, cloudFraction: 0.5, airC: 0, dewPointC: -2 });
+    expect(r.entries[0]).toMatchObject({
+      time: '2027-01-13T23:00:00.000Z',
+      windMs: 10,
+      cloudFraction: 0.5,
+      airC: 0,
+      dewPointC: -2,
+    });
   });
 
   test('Fahrenheit, miles and humidity are recognised from the header', () => {
-    const r = readForecastCsv(`time,Air temperature [°F],RH (%),Wind (mph)\n${rows(12, (i) => `${hour(i)}Z,23,80,10`)}`, 'UTC');
+    const r = readForecastCsv(
+      `time,Air temperature [°F],RH (%),Wind (mph)\n${rows(12, (i) => `${hour(i)}Z,23,80,10`)}`,
+      'UTC',
+    );
     expect(r.badRows).toEqual([]);
     expect(r.entries[0]!.airC).toBeCloseTo(-5);
     expect(r.entries[0]!.windMs).toBeCloseTo(4.47, 2);
@@ -23,7 +47,10 @@ describe('forecast as CSV', () => {
   });
 
   test('semicolons, date and hour apart, an underscore unit', () => {
-    const r = readForecastCsv(`date;hour;temp_f;dewpoint_f;wind_ms\n${rows(12, (i) => `2027-01-14;${i};32;30;2`)}`, 'UTC');
+    const r = readForecastCsv(
+      `date;hour;temp_f;dewpoint_f;wind_ms\n${rows(12, (i) => `2027-01-14;${i};32;30;2`)}`,
+      'UTC',
+    );
     expect(r.badRows).toEqual([]);
     expect(r.entries[3]).toMatchObject({ airC: 0, time: '2027-01-14T03:00:00.000Z' });
   });
@@ -39,10 +66,19 @@ describe('forecast as CSV', () => {
   });
 
   test('a gap, a missing column, too few rows and an empty text are refused in a sentence', () => {
-    const gap = readForecastCsv(`time,temp,dew,wind\n${rows(14, (i) => `${hour(i < 6 ? i : i + 2)},1,-2,1`)}`, 'UTC');
-    expect(gap.badRows).toEqual([{ row: 8, reason: '3 hours after the row before it, where one hour is expected' }]);
-    expect(readForecastCsv(`time,temp,dew\n${hour(0)},1,-2`, 'UTC').badRows[0]!.reason).toBe('no column for wind');
-    expect(readForecastCsv(`time,temp,dew,wind\n${hour(0)},1,-2,1`, 'UTC').badRows[0]!.reason).toContain('at least 12');
+    const gap = readForecastCsv(
+      `time,temp,dew,wind\n${rows(14, (i) => `${hour(i < 6 ? i : i + 2)},1,-2,1`)}`,
+      'UTC',
+    );
+    expect(gap.badRows).toEqual([
+      { row: 8, reason: '3 hours after the row before it, where one hour is expected' },
+    ]);
+    expect(readForecastCsv(`time,temp,dew\n${hour(0)},1,-2`, 'UTC').badRows[0]!.reason).toBe(
+      'no column for wind',
+    );
+    expect(readForecastCsv(`time,temp,dew,wind\n${hour(0)},1,-2,1`, 'UTC').badRows[0]!.reason).toContain(
+      'at least 12',
+    );
     expect(readForecastCsv('', 'UTC').badRows).toHaveLength(1);
   });
 });
@@ -61,7 +97,12 @@ describe('units', () => {
 
 describe('the farm’s time', () => {
   const site = { latitude: 42.7, longitude: -5.4, timeZone: 'Europe/Madrid' };
-  const style: Style = { hours: 24, timeZone: 'Europe/Madrid', units: { temperature: 'C', length: 'm' }, currency: '€' };
+  const style: Style = {
+    hours: 24,
+    timeZone: 'Europe/Madrid',
+    units: { temperature: 'C', length: 'm' },
+    currency: '€',
+  };
 
   test('a night runs from noon to noon and has the evening’s date', () => {
     expect(nightOf(atLocal('2027-01-15', 3, 0, 'Europe/Madrid'), site).night).toBe('2027-01-14');
@@ -87,12 +128,42 @@ describe('the farm’s time', () => {
   test('sentences read as a grower would say them', () => {
     const say = (s: { text: string }[]) => s.map((x) => x.text).join('');
     const t = (d: string, h: number, m: number) => atLocal(d, h, m, 'Europe/Madrid');
-    const facts = { lowC: -7.2, lowAtMs: t('2027-01-15', 7, 10), cloud: 0.1, windMs: 0.8, bedsToCover: 3, secondLayers: 3, firstDueMs: t('2027-01-14', 16, 20), done: 0, toClose: 1 };
-    expect(say(closingSentence(facts, style))).toBe('−7 °C by 07:10, clear and still. A second layer on three beds, starting by 16:20.');
-    expect(say(closingSentence({ ...facts, bedsToCover: 0, done: 4, toClose: 0 }, style))).toContain('All that the plan asked for is on.');
-    expect(say(nightSentence({ nowC: -3, lowC: -7, lowAtMs: facts.lowAtMs, closest: { name: 'N5', leafC: -0.4, marginK: 0.2 } }, style))).toBe('−3 °C outside now, −7 °C by 07:10. Closest to harm: N5 at −0.4 °C.');
-    expect(say(morningSentence({ liftMs: t('2027-01-15', 10, 20), frozen: [{ name: 'N2', hours: 2.2 }], coversOn: true, lowC: -7 }, style))).toBe('Leave them be until 10:20. N2 froze for two hours.');
-    expect(say(morningSentence({ liftMs: null, frozen: [], coversOn: true, lowC: 2 }, style))).toContain('Nothing is frozen');
+    const facts = {
+      lowC: -7.2,
+      lowAtMs: t('2027-01-15', 7, 10),
+      cloud: 0.1,
+      windMs: 0.8,
+      bedsToCover: 3,
+      secondLayers: 3,
+      firstDueMs: t('2027-01-14', 16, 20),
+      done: 0,
+      toClose: 1,
+    };
+    expect(say(closingSentence(facts, style))).toBe(
+      '−7 °C by 07:10, clear and still. A second layer on three beds, starting by 16:20.',
+    );
+    expect(say(closingSentence({ ...facts, bedsToCover: 0, done: 4, toClose: 0 }, style))).toContain(
+      'All that the plan asked for is on.',
+    );
+    expect(
+      say(
+        nightSentence(
+          { nowC: -3, lowC: -7, lowAtMs: facts.lowAtMs, closest: { name: 'N5', leafC: -0.4, marginK: 0.2 } },
+          style,
+        ),
+      ),
+    ).toBe('−3 °C outside now, −7 °C by 07:10. Closest to harm: N5 at −0.4 °C.');
+    expect(
+      say(
+        morningSentence(
+          { liftMs: t('2027-01-15', 10, 20), frozen: [{ name: 'N2', hours: 2.2 }], coversOn: true, lowC: -7 },
+          style,
+        ),
+      ),
+    ).toBe('Leave them be until 10:20. N2 froze for two hours.');
+    expect(say(morningSentence({ liftMs: null, frozen: [], coversOn: true, lowC: 2 }, style))).toContain(
+      'Nothing is frozen',
+    );
     expect(moneyText(313, '€')).toBe('€310');
   });
 });

@@ -1,6 +1,18 @@
 /** What every grower knows must come out of the physics. */
 import { prepareWeather, runBed } from '../src';
-import { bed, BLANKET, FLEECE, FRAME, HOUSE, night, nightMax, nightMin, SITE, TUNNEL, weather } from './fixtures';
+import {
+  bed,
+  BLANKET,
+  FLEECE,
+  FRAME,
+  HOUSE,
+  night,
+  nightMax,
+  nightMin,
+  SITE,
+  TUNNEL,
+  weather,
+} from './fixtures';
 
 const leaf = (...args: Parameters<typeof night>) => nightMin(night(...args).leafC);
 
@@ -29,7 +41,9 @@ describe('a clear calm night', () => {
   });
 
   test('an aluminised blanket beats a tarp', () => {
-    expect(leaf([{ ...TUNNEL, material: 'foil-blanket' }])).toBeGreaterThan(leaf([{ ...TUNNEL, material: 'tarp' }]));
+    expect(leaf([{ ...TUNNEL, material: 'foil-blanket' }])).toBeGreaterThan(
+      leaf([{ ...TUNNEL, material: 'tarp' }]),
+    );
   });
 
   test('two plies beat one', () => {
@@ -79,7 +93,9 @@ describe('wind and cloud', () => {
   });
 
   test('a big house beats a small one', () => {
-    expect(leaf([{ ...HOUSE, lengthM: 40, widthM: 9, heightM: 3.5 }], { windMs: 2 })).toBeGreaterThan(leaf([{ ...HOUSE, lengthM: 4, widthM: 1.5, heightM: 0.8 }], { windMs: 2 }));
+    expect(leaf([{ ...HOUSE, lengthM: 40, widthM: 9, heightM: 3.5 }], { windMs: 2 })).toBeGreaterThan(
+      leaf([{ ...HOUSE, lengthM: 4, widthM: 1.5, heightM: 0.8 }], { windMs: 2 }),
+    );
   });
 
   test('the middle of wide ground beats a narrow strip: the edge leaks heat', () => {
@@ -106,7 +122,9 @@ describe('by day', () => {
 
   test('shade cloth lowers the peak by several degrees', () => {
     const shade = { ...HOUSE, lengthM: 20.2, widthM: 6.2, heightM: 2.7, material: 'shade-50' as const };
-    expect(nightMax(night([HOUSE], spring).canopyAirC) - nightMax(night([shade, HOUSE], spring).canopyAirC)).toBeGreaterThan(3);
+    expect(
+      nightMax(night([HOUSE], spring).canopyAirC) - nightMax(night([shade, HOUSE], spring).canopyAirC),
+    ).toBeGreaterThan(3);
   });
 
   test('water jugs take off both extremes', () => {
@@ -119,7 +137,13 @@ describe('by day', () => {
 
   test('an opaque blanket forgotten by day costs the day’s heat and the next night', () => {
     const at = (h: number) => new Date(Date.parse('2027-01-14T12:00:00Z') + h * 3_600_000).toISOString();
-    const nightly = { ...BLANKET, on: [{ from: at(4), to: at(21) }, { from: at(28), to: at(48) }] };
+    const nightly = {
+      ...BLANKET,
+      on: [
+        { from: at(4), to: at(21) },
+        { from: at(28), to: at(48) },
+      ],
+    };
     const forgotten = { ...BLANKET, on: [{ from: at(4), to: at(48) }] };
     const second = (l: typeof nightly) => {
       const r = night([HOUSE, l, FLEECE]);
@@ -157,7 +181,10 @@ describe('snow, rain, poles', () => {
     ['polar day', 78, '2026-06-20T00:00:00Z'],
     ['southern winter', -45, '2026-07-10T00:00:00Z'],
   ])('%s runs and balances', (_, latitude, start) => {
-    const run = runBed(bed([HOUSE, FLEECE]), prepareWeather({ latitude, longitude: 20 }, weather({ startMs: Date.parse(start) })));
+    const run = runBed(
+      bed([HOUSE, FLEECE]),
+      prepareWeather({ latitude, longitude: 20 }, weather({ startMs: Date.parse(start) })),
+    );
     expect(run.energyErrorWm2).toBeLessThan(0.5);
     expect(run.leafC.every(Number.isFinite)).toBe(true);
   });

@@ -21,7 +21,10 @@ function pileOf(sheets: { t: number; r: number }[]): Pile {
 }
 
 describe('radiation between sheets', () => {
-  const sheets = fc.array(fc.record({ t: share(0, 0.95), r: share(0, 0.95) }), { minLength: 0, maxLength: 6 });
+  const sheets = fc.array(fc.record({ t: share(0, 0.95), r: share(0, 0.95) }), {
+    minLength: 0,
+    maxLength: 6,
+  });
 
   test('what the sky sends is absorbed or goes back: nothing is lost', () => {
     fc.assert(
@@ -66,7 +69,8 @@ test('the symmetric solver agrees with multiplication', () => {
     fc.property(fc.array(share(-1, 1), { minLength: 36, maxLength: 36 }), (v) => {
       const n = 6;
       const a = new Float64Array(36);
-      for (let i = 0; i < n; i++) for (let j = 0; j <= i; j++) a[i * n + j] = a[j * n + i] = i === j ? 8 + v[i]! : v[i * n + j]!;
+      for (let i = 0; i < n; i++)
+        for (let j = 0; j <= i; j++) a[i * n + j] = a[j * n + i] = i === j ? 8 + v[i]! : v[i * n + j]!;
       const x = v.slice(0, n);
       const b = Float64Array.from({ length: n }, (_, i) => x.reduce((s, xj, j) => s + a[i * n + j]! * xj, 0));
       solveSymmetric(a.slice(), b, n);
@@ -91,9 +95,20 @@ test('geometry: a half circle is π r, a box with boards has its lid for a cover
 
 test('steady heat through the ground: an insulated bed under constant weather settles at the conduction answer', () => {
   // overcast at constant 5 °C with saturated air: sky, air and ground are all near 5; the deep ground at 10 feeds a flux
-  const still = weather({ meanC: 5, swingK: 0, dewK: 0, cloud: 1, windMs: 8, hours: 48 }).map((e) => ({ ...e, globalWm2: 0 }));
-  const looped = Array.from({ length: 6 }, () => still.slice(0, 48)).flat().map((e, i) => ({ ...e, time: new Date(Date.parse('2027-01-01T00:00:00Z') + i * 3_600_000).toISOString() }));
-  const run = runBed({ ground: { deepC: 10 }, stack: [], crop: { groundCover: 0.02 } }, prepareWeather(SITE, looped));
+  const still = weather({ meanC: 5, swingK: 0, dewK: 0, cloud: 1, windMs: 8, hours: 48 }).map((e) => ({
+    ...e,
+    globalWm2: 0,
+  }));
+  const looped = Array.from({ length: 6 }, () => still.slice(0, 48))
+    .flat()
+    .map((e, i) => ({
+      ...e,
+      time: new Date(Date.parse('2027-01-01T00:00:00Z') + i * 3_600_000).toISOString(),
+    }));
+  const run = runBed(
+    { ground: { deepC: 10 }, stack: [], crop: { groundCover: 0.02 } },
+    prepareWeather(SITE, looped),
+  );
   const last = run.leafC.length - 1;
   const [s0, s5, s10, s30] = run.soilC.map((s) => s[last]!) as [number, number, number, number];
   // the profile is close to straight near the surface: the same slope in each layer, towards the deep ground
@@ -110,16 +125,33 @@ describe('books and refinement', () => {
     ['house and fleece', [HOUSE, FLEECE]],
     ['three layers', [HOUSE, BLANKET, FLEECE]],
     ['frame', [FRAME]],
-    ['four layers', [HOUSE, BLANKET, { ...TUNNEL, widthM: 1.3 }, { ...FLEECE, shape: 'flat', heightM: 0.1, touchesCrop: true }]],
+    [
+      'four layers',
+      [
+        HOUSE,
+        BLANKET,
+        { ...TUNNEL, widthM: 1.3 },
+        { ...FLEECE, shape: 'flat', heightM: 0.1, touchesCrop: true },
+      ],
+    ],
   ];
 
-  test.each(stacks)('%s: energy balances and halving step and grid moves the leaf’s minimum by under 0.1 °C', (_, stack) => {
-    const input = { format: 'fogata-case/1' as const, site: SITE, weather: weather(), ground: { deepC: 6 }, stack };
-    const coarse = simulate(input).summary;
-    const fine = simulate(input, { refine: 2, maxStepS: 300 }).summary;
-    expect(coarse.energyErrorWm2).toBeLessThan(0.5);
-    expect(Math.abs(coarse.minLeafC - fine.minLeafC)).toBeLessThan(0.1);
-  });
+  test.each(stacks)(
+    '%s: energy balances and halving step and grid moves the leaf’s minimum by under 0.1 °C',
+    (_, stack) => {
+      const input = {
+        format: 'fogata-case/1' as const,
+        site: SITE,
+        weather: weather(),
+        ground: { deepC: 6 },
+        stack,
+      };
+      const coarse = simulate(input).summary;
+      const fine = simulate(input, { refine: 2, maxStepS: 300 }).summary;
+      expect(coarse.energyErrorWm2).toBeLessThan(0.5);
+      expect(Math.abs(coarse.minLeafC - fine.minLeafC)).toBeLessThan(0.1);
+    },
+  );
 
   test('any stack of any material in any weather stays finite and balances', () => {
     const layer = fc.record({
@@ -128,14 +160,35 @@ describe('books and refinement', () => {
       plies: fc.constantFrom(1 as const, 2 as const),
       tightness: fc.constantFrom('tight' as const, 'average' as const, 'drafty' as const),
     });
-    const world = fc.record({ meanC: share(-15, 25), windMs: share(0, 15), cloud: share(0, 1), swingK: share(0, 9), dewK: share(0.5, 10) });
+    const world = fc.record({
+      meanC: share(-15, 25),
+      windMs: share(0, 15),
+      cloud: share(0, 1),
+      swingK: share(0, 9),
+      dewK: share(0.5, 10),
+    });
     fc.assert(
-      fc.property(fc.array(layer, { maxLength: 4 }), world, fc.constantFrom('ground' as const, 'bench' as const), (layers, w, on) => {
-        const stack = layers.map((l, i) => ({ ...l, lengthM: 12 - i, widthM: 4 - 0.8 * i, heightM: 2 - 0.45 * i, ventAreaM2: 2, open: [{ from: weather()[6]!.time, fraction: 0.5 }] }));
-        const run = runBed(bed(stack, { ground: { deepC: w.meanC, on } }), prepareWeather(SITE, weather({ ...w, hours: 24 })));
-        expect(run.energyErrorWm2).toBeLessThan(0.5);
-        for (const c of run.leafC) expect(c > -60 && c < 90).toBe(true);
-      }),
+      fc.property(
+        fc.array(layer, { maxLength: 4 }),
+        world,
+        fc.constantFrom('ground' as const, 'bench' as const),
+        (layers, w, on) => {
+          const stack = layers.map((l, i) => ({
+            ...l,
+            lengthM: 12 - i,
+            widthM: 4 - 0.8 * i,
+            heightM: 2 - 0.45 * i,
+            ventAreaM2: 2,
+            open: [{ from: weather()[6]!.time, fraction: 0.5 }],
+          }));
+          const run = runBed(
+            bed(stack, { ground: { deepC: w.meanC, on } }),
+            prepareWeather(SITE, weather({ ...w, hours: 24 })),
+          );
+          expect(run.energyErrorWm2).toBeLessThan(0.5);
+          for (const c of run.leafC) expect(c > -60 && c < 90).toBe(true);
+        },
+      ),
       { numRuns: 60 },
     );
   });

@@ -19,16 +19,67 @@ import {
 } from '../src';
 import { simulationCase, weather } from './fixtures';
 
-const structure: Structure = { id: 's', name: 'House', kind: 'house', shape: 'arch', sides: 'cover', lengthM: 20, widthM: 6, heightM: 2.6, material: 'pe-film', plies: 1, tightness: 'average', ventAreaM2: 8, order: 0 };
-const frame: Structure = { ...structure, kind: 'frame', shape: 'box', sides: 'board', lengthM: 3, widthM: 1.2, heightM: 0.4, material: 'glass' };
-const bedOf = (more: Partial<Bed> = {}): Bed => ({ id: 'b', structureId: 's', name: 'B', lengthM: 18, widthM: 1, rows: 4, on: 'ground', texture: 'loam', wetness: 'moist', mulchM: 0, hoopHeightM: 0.5, order: 0, ...more });
-const cover = (id: string, more: Partial<Cover> = {}): Cover => ({ id, name: id, material: 'fleece-30', plies: 1, lengthM: 20, widthM: 2.1, count: 3, use: 'hoops', minutes: 6, order: 0, ...more });
+const structure: Structure = {
+  id: 's',
+  name: 'House',
+  kind: 'house',
+  shape: 'arch',
+  sides: 'cover',
+  lengthM: 20,
+  widthM: 6,
+  heightM: 2.6,
+  material: 'pe-film',
+  plies: 1,
+  tightness: 'average',
+  ventAreaM2: 8,
+  order: 0,
+};
+const frame: Structure = {
+  ...structure,
+  kind: 'frame',
+  shape: 'box',
+  sides: 'board',
+  lengthM: 3,
+  widthM: 1.2,
+  heightM: 0.4,
+  material: 'glass',
+};
+const bedOf = (more: Partial<Bed> = {}): Bed => ({
+  id: 'b',
+  structureId: 's',
+  name: 'B',
+  lengthM: 18,
+  widthM: 1,
+  rows: 4,
+  on: 'ground',
+  texture: 'loam',
+  wetness: 'moist',
+  mulchM: 0,
+  hoopHeightM: 0.5,
+  order: 0,
+  ...more,
+});
+const cover = (id: string, more: Partial<Cover> = {}): Cover => ({
+  id,
+  name: id,
+  material: 'fleece-30',
+  plies: 1,
+  lengthM: 20,
+  widthM: 2.1,
+  count: 3,
+  use: 'hoops',
+  minutes: 6,
+  order: 0,
+  ...more,
+});
 
 describe('what fits', () => {
   test('a sheet must reach over the hoops with a skirt', () => {
     // half a circle of 0.5 m is 1.57 m; with 0.1 m of skirt 1.67
     expect(isFit(fitCover(cover('c', { widthM: 1.68 }), structure, bedOf()))).toBe(true);
-    expect(fitCover(cover('c', { widthM: 1.6 }), structure, bedOf())).toEqual({ why: 'too narrow by 0.07 m' });
+    expect(fitCover(cover('c', { widthM: 1.6 }), structure, bedOf())).toEqual({
+      why: 'too narrow by 0.07 m',
+    });
   });
 
   test('short sheets are overlapped by half a metre, and every piece costs its minutes', () => {
@@ -37,21 +88,35 @@ describe('what fits', () => {
   });
 
   test('hoop sheets need hoops, mats go over frames only', () => {
-    expect(fitCover(cover('c'), structure, bedOf({ hoopHeightM: 0 }))).toEqual({ why: 'the bed has no hoops' });
-    expect(fitCover(cover('m', { use: 'over' }), structure, bedOf())).toEqual({ why: 'goes over frames and tunnels' });
-    expect(isFit(fitCover(cover('m', { use: 'over', lengthM: 3.2, widthM: 1.4 }), frame, bedOf({ lengthM: 2.8 })))).toBe(true);
+    expect(fitCover(cover('c'), structure, bedOf({ hoopHeightM: 0 }))).toEqual({
+      why: 'the bed has no hoops',
+    });
+    expect(fitCover(cover('m', { use: 'over' }), structure, bedOf())).toEqual({
+      why: 'goes over frames and tunnels',
+    });
+    expect(
+      isFit(fitCover(cover('m', { use: 'over', lengthM: 3.2, widthM: 1.4 }), frame, bedOf({ lengthM: 2.8 }))),
+    ).toBe(true);
   });
 });
 
 describe('combinations', () => {
   test('none, each, pairs and doubles, and never more than are in stock', () => {
-    const keys = coverOptions(structure, bedOf(), [cover('a'), cover('b', { count: 1, material: 'frost-blanket' })]).map((o) => o.key);
+    const keys = coverOptions(structure, bedOf(), [
+      cover('a'),
+      cover('b', { count: 1, material: 'frost-blanket' }),
+    ]).map((o) => o.key);
     expect(keys).toEqual(expect.arrayContaining(['bare', 'a', 'b', 'a+a', 'b+a']));
     expect(keys).not.toContain('b+b');
   });
 
   test('every option can be built into a case that the engine accepts', () => {
-    const stock = [cover('a'), cover('b', { material: 'frost-blanket' }), cover('f', { use: 'flat', material: 'fleece-17', widthM: 1.4 }), cover('m', { use: 'over', material: 'straw-mat' })];
+    const stock = [
+      cover('a'),
+      cover('b', { material: 'frost-blanket' }),
+      cover('f', { use: 'flat', material: 'fleece-17', widthM: 1.4 }),
+      cover('m', { use: 'over', material: 'straw-mat' }),
+    ];
     for (const s of [structure, frame, { ...structure, kind: 'open' as const }]) {
       const bed = s.kind === 'frame' ? bedOf({ lengthM: 2.8, hoopHeightM: 0 }) : bedOf();
       for (const o of coverOptions(s, bed, stock)) {
@@ -76,22 +141,47 @@ describe('combinations', () => {
 });
 
 test('the linear programme reads back one option for each bed', () => {
-  const beds = [1, 2].map((n) => ({ bedId: `b${n}`, options: [{ key: 'bare', loss: 50, minutes: 0, pieces: {} }, { key: 'a', loss: 1, minutes: 6, pieces: { a: 1 } }] }));
+  const beds = [1, 2].map((n) => ({
+    bedId: `b${n}`,
+    options: [
+      { key: 'bare', loss: 50, minutes: 0, pieces: {} },
+      { key: 'a', loss: 1, minutes: 6, pieces: { a: 1 } },
+    ],
+  }));
   const problem = coverProblem(beds, { a: 1 }, 10);
   expect(problem.lp).toContain('stock_0: 1 x_0_1 + 1 x_1_1 <= 1');
   expect(problem.read({ x_0_1: 1, x_1_0: 1 })).toEqual({ b1: 'a', b2: 'bare' });
 });
 
 test('expected loss lies between the best and the worst member', () => {
-  const planting = { id: 'p', bedId: 'b', crop: 'lettuce', cultivar: '', fromRow: 1, toRow: 2, lengthM: 10, plantedOn: '2026-10-01', clearedOn: null, aim: 'survive' as const, note: '' };
-  const risk = { planting, thresholds: { damageC: -3.5, deathC: -7, flowerC: null, harmC: -3.5 }, value: 100 };
+  const planting = {
+    id: 'p',
+    bedId: 'b',
+    crop: 'lettuce',
+    cultivar: '',
+    fromRow: 1,
+    toRow: 2,
+    lengthM: 10,
+    plantedOn: '2026-10-01',
+    clearedOn: null,
+    aim: 'survive' as const,
+    note: '',
+  };
+  const risk = {
+    planting,
+    thresholds: { damageC: -3.5, deathC: -7, flowerC: null, harmC: -3.5 },
+    value: 100,
+  };
   fc.assert(
-    fc.property(fc.array(fc.double({ min: -12, max: 5, noNaN: true }), { minLength: 1, maxLength: 20 }), (mins) => {
-      const each = mins.map((m) => expectedLoss(risk, [m]));
-      const all = expectedLoss(risk, mins);
-      expect(all).toBeGreaterThanOrEqual(Math.min(...each) - 1e-9);
-      expect(all).toBeLessThanOrEqual(Math.max(...each) + 1e-9);
-    }),
+    fc.property(
+      fc.array(fc.double({ min: -12, max: 5, noNaN: true }), { minLength: 1, maxLength: 20 }),
+      (mins) => {
+        const each = mins.map((m) => expectedLoss(risk, [m]));
+        const all = expectedLoss(risk, mins);
+        expect(all).toBeGreaterThanOrEqual(Math.min(...each) - 1e-9);
+        expect(all).toBeLessThanOrEqual(Math.max(...each) + 1e-9);
+      },
+    ),
   );
 });
 

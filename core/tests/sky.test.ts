@@ -1,4 +1,15 @@
-import { clearSkyWm2, cloudyWm2, dayLengthH, dewPointC, diffuseShare, relativeHumidity, saturationPa, skyC, sunPosition, sunTimes } from '../src';
+import {
+  clearSkyWm2,
+  cloudyWm2,
+  dayLengthH,
+  dewPointC,
+  diffuseShare,
+  relativeHumidity,
+  saturationPa,
+  skyC,
+  sunPosition,
+  sunTimes,
+} from '../src';
 
 describe('sun', () => {
   test('stands at 61.9° over London at noon of the June solstice, due south', () => {
@@ -70,6 +81,7 @@ describe('moist air', () => {
   });
 
   test('dew point and relative humidity are each other’s inverse', () => {
-    for (const c of [-15, 0, 12, 30]) for (const rh of [0.2, 0.6, 0.99]) expect(relativeHumidity(c, dewPointC(c, rh))).toBeCloseTo(rh, 5);
+    for (const c of [-15, 0, 12, 30])
+      for (const rh of [0.2, 0.6, 0.99]) expect(relativeHumidity(c, dewPointC(c, rh))).toBeCloseTo(rh, 5);
   });
 });

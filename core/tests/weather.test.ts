@@ -1,4 +1,13 @@
-import { dayLengthH, ensemble, forecastCentre, forecastErrorK, lastIssueMs, quantile, trueHours, trueWeather } from '../src';
+import {
+  dayLengthH,
+  ensemble,
+  forecastCentre,
+  forecastErrorK,
+  lastIssueMs,
+  quantile,
+  trueHours,
+  trueWeather,
+} from '../src';
 import { smoothNoise } from '../src/weather/noise';
 import { SITE } from './fixtures';
 
@@ -23,9 +32,19 @@ describe('the true weather', () => {
   });
 
   test('clear calm nights cool more than overcast ones', () => {
-    const span = { fromMs: at('2027-01-13T00:00'), toMs: at('2027-01-18T00:00'), meanC: 0, windMs: 1, drynessK: 5 };
+    const span = {
+      fromMs: at('2027-01-13T00:00'),
+      toMs: at('2027-01-18T00:00'),
+      meanC: 0,
+      windMs: 1,
+      drynessK: 5,
+    };
     const swing = (cloud: number) => {
-      const list = trueHours({ ...world, episodes: [{ ...span, cloud }] }, at('2027-01-15T00:00'), at('2027-01-16T00:00')).map((e) => e.airC);
+      const list = trueHours(
+        { ...world, episodes: [{ ...span, cloud }] },
+        at('2027-01-15T00:00'),
+        at('2027-01-16T00:00'),
+      ).map((e) => e.airC);
       return Math.max(...list) - Math.min(...list);
     };
     expect(swing(0.05)).toBeGreaterThan(2 * swing(0.97));
@@ -47,7 +66,11 @@ describe('its forecasts', () => {
     const truth = trueHours(world, noon, noon + 24 * HOUR);
     const centre = forecastCentre(11, lastIssueMs(noon), truth);
     const low = (list: { airC: number }[]) => Math.min(...list.map((e) => e.airC));
-    return { truth: low(truth), centre: low(centre), members: ensemble(11, lastIssueMs(noon), centre, 30).map(low) };
+    return {
+      truth: low(truth),
+      centre: low(centre),
+      members: ensemble(11, lastIssueMs(noon), centre, 30).map(low),
+    };
   });
 
   test('miss tomorrow’s minimum by about 1.5 K', () => {

@@ -1,6 +1,9 @@
 import { accessible, expect, glovesFit, test } from './farm';
 
-test('a planting is added, changed and cleared, with the wrong row refused in words', async ({ page, farm }) => {
+test('a planting is added, changed and cleared, with the wrong row refused in words', async ({
+  page,
+  farm,
+}) => {
   await page.goto(`${farm.url}/beds`);
   await expect(page.getByTestId('sentence')).toContainText('16 beds');
   await accessible(page);

@@ -117,14 +117,20 @@ export { expect };
 
 /** axe finds nothing on what is on screen. */
 export async function accessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
 }
 
 /** Nothing to press is smaller than a wet glove needs. */
 export async function glovesFit(page: Page): Promise<void> {
   const small = await page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('[role=button],[role=link],[role=switch],[role=checkbox],[role=radio],button,a')]
+    [
+      ...document.querySelectorAll<HTMLElement>(
+        '[role=button],[role=link],[role=switch],[role=checkbox],[role=radio],button,a',
+      ),
+    ]
       .map((e) => ({ name: e.getAttribute('aria-label') ?? e.textContent, box: e.getBoundingClientRect() }))
       .filter(({ box }) => box.width > 0 && (box.width < 47.5 || box.height < 47.5))
       .map(({ name, box }) => `${name}: ${Math.round(box.width)} × ${Math.round(box.height)}`),

@@ -4,7 +4,10 @@ const START = Date.parse('2027-01-14T13:00:00Z');
 const csv = (airF: number, broken = -1) =>
   [
     'time,Temperature (°F),Humidity (%),Wind (km/h),Cloud (%)',
-    ...Array.from({ length: 40 }, (_, i) => `${new Date(START + i * 3_600_000).toISOString()},${i === broken ? 'mild' : airF},75,4,60`),
+    ...Array.from(
+      { length: 40 },
+      (_, i) => `${new Date(START + i * 3_600_000).toISOString()},${i === broken ? 'mild' : airF},75,4,60`,
+    ),
   ].join('\n');
 
 test('a forecast of one’s own is understood, taken, and changes the advice', async ({ page, farm }) => {
@@ -26,7 +29,10 @@ test('a forecast of one’s own is understood, taken, and changes the advice', a
   await expect(page.getByText(/From the my forecast/)).toBeVisible();
 });
 
-test('a bad row is named by number and reason, nothing is taken, and what was pasted stays', async ({ page, farm }) => {
+test('a bad row is named by number and reason, nothing is taken, and what was pasted stays', async ({
+  page,
+  farm,
+}) => {
   await page.goto(`${farm.url}/import`);
   await page.getByTestId('csv').fill(csv(53.6, 4));
   await page.getByTestId('preview').click();

@@ -1,6 +1,9 @@
 import { accessible, expect, glovesFit, test } from './farm';
 
-test('a grower covers up in the afternoon, and reads, scores and cuts next morning', async ({ page, farm }) => {
+test('a grower covers up in the afternoon, and reads, scores and cuts next morning', async ({
+  page,
+  farm,
+}) => {
   await page.goto(farm.url);
   const sentence = page.getByTestId('sentence');
   await expect(sentence).toContainText('starting by', { timeout: 60_000 });
@@ -60,7 +63,8 @@ test('a grower covers up in the afternoon, and reads, scores and cuts next morni
   await expect(round).toContainText('0 of 5 read');
   await page.getByRole('button', { name: 'Outside lowest down 1', exact: true }).click();
   await page.getByTestId('reading-min-value').click();
-  for (const k of ['7', '.', '4', 'Change the sign', 'Set']) await page.getByRole('button', { name: k, exact: true }).click();
+  for (const k of ['7', '.', '4', 'Change the sign', 'Set'])
+    await page.getByRole('button', { name: k, exact: true }).click();
   await expect(page.getByTestId('reading-min-value')).toContainText('−7.4');
   await page.reload();
   await expect(page.getByTestId('reading-min-value')).toContainText('−7.4');

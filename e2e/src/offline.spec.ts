@@ -1,6 +1,9 @@
 import { expect, test } from './farm';
 
-test('without the server the app says so, keeps what is entered, and sends it when the server is back', async ({ page, farm }) => {
+test('without the server the app says so, keeps what is entered, and sends it when the server is back', async ({
+  page,
+  farm,
+}) => {
   await farm.ready();
   await page.goto(farm.url);
   await expect(page.getByTestId('sentence')).toContainText('starting by');

@@ -2,7 +2,10 @@ import { accessible, expect, test } from './farm';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
-test('on a wide screen the jobs, the night and the place stand side by side, and keys work', async ({ page, farm }) => {
+test('on a wide screen the jobs, the night and the place stand side by side, and keys work', async ({
+  page,
+  farm,
+}) => {
   await farm.ready();
   await page.goto(farm.url);
   await expect(page.getByTestId('sentence')).toContainText('starting by');

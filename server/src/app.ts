@@ -10,7 +10,10 @@ import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
 import { nightRoutes } from './routes/night';
 
-export function makeApp(options: ServerOptions, webDirectory: string | null): { app: Express; context: Context } {
+export function makeApp(
+  options: ServerOptions,
+  webDirectory: string | null,
+): { app: Express; context: Context } {
   const context = new Context(options);
   const app = express();
   app.disable('x-powered-by');

@@ -40,7 +40,8 @@ export function nextClosingMs(nowMs: number, site: FarmSite): number {
 /** Next morning round: a quarter of an hour after sunrise, when the lowest has passed; 06:45 where the sun does not rise. */
 export function nextMorningMs(nowMs: number, site: FarmSite): number {
   const window = nightOf(nowMs, site);
-  const at = (w: typeof window) => (w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4);
+  const at = (w: typeof window) =>
+    w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4;
   const next = at(window) > nowMs ? at(window) : at(nightWindow(addDays(window.night, 1), site));
   return Math.round(next / 60_000) * 60_000;
 }

@@ -9,7 +9,7 @@ import { deriveState, type FarmState } from './farm/state';
 import { findNight, loadFarm, saveNight, type FarmData } from './farm/store';
 import { nightWeather } from './night/nowView';
 import { Planner, type NightPlan } from './night/planner';
-import type { NightPool } from './night/pool';
+import { remembering, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
 
 export interface ServerOptions {
@@ -34,7 +34,10 @@ export class Context {
   readonly thermometers: ThermometerSource = simulatedThermometers();
 
   constructor(readonly options: ServerOptions) {
-    this.planner = new Planner({ pool: options.pool, onReady: (plan) => this.keepPrediction(plan) });
+    this.planner = new Planner({
+      pool: remembering(options.pool),
+      onReady: (plan) => this.keepPrediction(plan),
+    });
   }
 
   get db(): Db {

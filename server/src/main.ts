@@ -32,7 +32,11 @@ async function openDb(root: string, directory: string): Promise<OpenDb> {
     say('Opening the PostgreSQL server that DATABASE_URL names.');
     return openPostgres(url, migrations);
   }
-  say(existsSync(join(directory, 'db')) ? `Opening ${directory}` : `Making a new database in ${directory} (some seconds)`);
+  say(
+    existsSync(join(directory, 'db'))
+      ? `Opening ${directory}`
+      : `Making a new database in ${directory} (some seconds)`,
+  );
   return openPglite(directory, migrations);
 }
 
@@ -45,11 +49,19 @@ async function main(): Promise<void> {
   const { db, close } = await openDb(root, directory);
   if (demo && (await loadDemo(db))) say('Loaded the demo farm, Rescoldo.');
   const clock = demo
-    ? demoClock(Number((await readMeta(db, 'clockMs')) ?? DEMO_START_MS), (ms) => writeMeta(db, 'clockMs', String(ms)))
+    ? demoClock(Number((await readMeta(db, 'clockMs')) ?? DEMO_START_MS), (ms) =>
+        writeMeta(db, 'clockMs', String(ms)),
+      )
     : realClock;
   const pool = startPool(join(root, 'server', 'dist', 'worker.mjs'));
   const { app, context } = makeApp(
-    { db, clock, pool, seed: demo ? DEMO_SEED : Number(process.env['FOGATA_SEED'] ?? 1), ...(demo ? { episodes: DEMO_EPISODES } : {}) },
+    {
+      db,
+      clock,
+      pool,
+      seed: demo ? DEMO_SEED : Number(process.env['FOGATA_SEED'] ?? 1),
+      ...(demo ? { episodes: DEMO_EPISODES } : {}),
+    },
     join(root, 'app', 'dist'),
   );
   const server = createServer(app);
@@ -80,7 +92,8 @@ async function main(): Promise<void> {
 main().catch((error: unknown) => {
   const e = error as NodeJS.ErrnoException;
   if (error instanceof DirectoryInUse) process.stderr.write(`${error.message}\n`);
-  else if (e.code === 'EADDRINUSE') process.stderr.write(`Port ${process.env['PORT'] ?? 4310} is taken. Set PORT to another one.\n`);
+  else if (e.code === 'EADDRINUSE')
+    process.stderr.write(`Port ${process.env['PORT'] ?? 4310} is taken. Set PORT to another one.\n`);
   else process.stderr.write(`${e.stack ?? String(error)}\n`);
   process.exit(1);
 });

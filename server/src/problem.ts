@@ -27,7 +27,8 @@ export function parseBody<T>(schema: ZodType<T>, body: unknown): T {
 
 export function sendProblem(error: unknown, _req: Request, res: Response, _next: NextFunction): void {
   const known = error instanceof Problem ? error : fromExpress(error);
-  if (known.status >= 500) process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+  if (known.status >= 500)
+    process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
   const body: ProblemBody = {
     type: 'about:blank',
     title: known.title,
@@ -42,5 +43,9 @@ function fromExpress(error: unknown): Problem {
   const e = error as { type?: string; status?: number };
   if (e.type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'The request is not valid JSON.');
   if (e.type === 'entity.too.large') return new Problem(413, 'Too large', 'The file is larger than 8 MB.');
-  return new Problem(500, 'Something broke', 'Fogata could not do that. What you entered has not been lost; try again.');
+  return new Problem(
+    500,
+    'Something broke',
+    'Fogata could not do that. What you entered has not been lost; try again.',
+  );
 }

@@ -32,7 +32,10 @@ export async function startTestServer(demo = true): Promise<TestServer> {
   const open = await openPglite(null, MIGRATIONS);
   if (demo) await loadDemo(open.db);
   const clock = demoClock(DEMO_START_MS, () => Promise.resolve());
-  const { app, context } = makeApp({ db: open.db, clock, pool, seed: DEMO_SEED, episodes: DEMO_EPISODES }, null);
+  const { app, context } = makeApp(
+    { db: open.db, clock, pool, seed: DEMO_SEED, episodes: DEMO_EPISODES },
+    null,
+  );
   const api = request(app);
   return {
     api,

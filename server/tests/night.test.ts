@@ -13,7 +13,14 @@ const send = (records: object[]) => s.api.post('/api/records').send({ records })
 const done = (job: JobView, atMs: number) =>
   job.kind === 'close'
     ? [{ id: randomUUID(), kind: 'vent', atMs, structureId: job.structureId, fraction: 0 }]
-    : job.items.map((i) => ({ id: randomUUID(), kind: 'cover', atMs, bedId: i.bedId, coverId: i.coverId, on: i.on }));
+    : job.items.map((i) => ({
+        id: randomUUID(),
+        kind: 'cover',
+        atMs,
+        bedId: i.bedId,
+        coverId: i.coverId,
+        on: i.on,
+      }));
 
 test('the evening: a sentence, jobs within the stock, places ranked by margin', async () => {
   const now = await s.now();
@@ -36,7 +43,17 @@ test('refusing a cover for a bed frees it, and the plan says so', async () => {
   const before = await s.now();
   const bedId = before.jobs.find((j) => j.kind === 'cover')!.items[0]!.bedId;
   const id = randomUUID();
-  await send([{ id, kind: 'decision', atMs: before.clock.nowMs, night: before.clock.window.night, bedId, key: 'bare', verdict: 'refused' }]).expect(201);
+  await send([
+    {
+      id,
+      kind: 'decision',
+      atMs: before.clock.nowMs,
+      night: before.clock.window.night,
+      bedId,
+      key: 'bare',
+      verdict: 'refused',
+    },
+  ]).expect(201);
   const after = await s.now();
   expect(after.jobs.flatMap((j) => j.items).some((i) => i.bedId === bedId)).toBe(false);
   expect(after.money!.asPlanned).toBeGreaterThan(before.money!.asPlanned);
@@ -52,24 +69,46 @@ test('done jobs stay on the list as done and can be taken back', async () => {
   const after = await s.now();
   const ticked = after.jobs.find((j) => j.done && j.items.some((i) => i.coverId === job.items[0]!.coverId));
   expect(ticked!.recordIds).toHaveLength(job.items.length);
-  await send(ticked!.recordIds.map((retracts) => ({ id: randomUUID(), kind: 'retraction', atMs: before.clock.nowMs, retracts }))).expect(201);
+  await send(
+    ticked!.recordIds.map((retracts) => ({
+      id: randomUUID(),
+      kind: 'retraction',
+      atMs: before.clock.nowMs,
+      retracts,
+    })),
+  ).expect(201);
   expect((await s.now()).jobs.filter((j) => j.done)).toHaveLength(0);
 }, 60_000);
 
 test('more pieces than are in stock are refused in a sentence, and nothing of the batch is kept', async () => {
   const now = await s.now();
   const beds = ['n1', 'n2', 'n3', 'n4', 's1'];
-  const res = await send(beds.map((bedId) => ({ id: randomUUID(), kind: 'cover', atMs: now.clock.nowMs, bedId, coverId: 'fleece30', on: true })));
+  const res = await send(
+    beds.map((bedId) => ({
+      id: randomUUID(),
+      kind: 'cover',
+      atMs: now.clock.nowMs,
+      bedId,
+      coverId: 'fleece30',
+      on: true,
+    })),
+  );
   expect(res.status).toBe(409);
   expect(res.body.detail).toContain('Every piece of Fleece 30 is already on a bed');
-  expect(((await s.api.get('/api/kit')).body as { covers: { id: string; inUse: number }[] }).covers.find((c) => c.id === 'fleece30')!.inUse).toBe(0);
+  expect(
+    ((await s.api.get('/api/kit')).body as { covers: { id: string; inUse: number }[] }).covers.find(
+      (c) => c.id === 'fleece30',
+    )!.inUse,
+  ).toBe(0);
 }, 60_000);
 
 test('a place can be tried: soil, weather and every cover that fits are sent along', async () => {
   await s.now();
   const place = (await s.api.get('/api/places/n2').expect(200)).body as PlaceView;
   expect(place.whatIf!.initial.columns.length).toBeGreaterThan(0);
-  expect(place.whatIf!.layers.map((l) => l.id)).toEqual(expect.arrayContaining(['structure', 'fleece30', 'blanket']));
+  expect(place.whatIf!.layers.map((l) => l.id)).toEqual(
+    expect.arrayContaining(['structure', 'fleece30', 'blanket']),
+  );
   expect(place.options.find((o) => o.chosen)).toBeDefined();
   expect(place.plantings[0]!.hardening).toBeGreaterThan(0.8);
   await s.api.get('/api/places/nowhere').expect(404);
@@ -83,12 +122,29 @@ test('the whole turn: covers on, the night passes, thermometers are read, the re
   const morning = await s.now();
   expect(morning.clock.phase).toBe('morning');
   expect(morning.jobs.every((j) => j.kind === 'lift')).toBe(true);
-  expect(morning.rounds.map((r) => r.name)).toEqual(['Outside', 'North house', 'South house', 'Frames', 'Low tunnels']);
+  expect(morning.rounds.map((r) => r.name)).toEqual([
+    'Outside',
+    'North house',
+    'South house',
+    'Frames',
+    'Low tunnels',
+  ]);
   const night = morning.clock.window.night;
   for (const r of morning.rounds) {
     expect(r.predictedC).not.toBeNull();
     const { minC, maxC } = r.thermometer!;
-    await send([{ id: randomUUID(), kind: 'reading', atMs: morning.clock.nowMs, spot: r.spot, night, minC, maxC, source: 'thermometer' }]).expect(201);
+    await send([
+      {
+        id: randomUUID(),
+        kind: 'reading',
+        atMs: morning.clock.nowMs,
+        spot: r.spot,
+        night,
+        minC,
+        maxC,
+        source: 'thermometer',
+      },
+    ]).expect(201);
   }
   const report = (await s.api.get(`/api/nights/${night}`).expect(200)).body as NightReport;
   for (const spot of report.spots) {

@@ -9,10 +9,18 @@ import { deriveState, retractedIds } from '../src/farm/state';
 import type { StoredRecord } from '../src/farm/store';
 import { solveLp } from '../src/night/solver';
 
-const stored = (list: object[]): StoredRecord[] => list.map((record, seq) => ({ record: record as FarmRecord, seq, recordedMs: seq }));
+const stored = (list: object[]): StoredRecord[] =>
+  list.map((record, seq) => ({ record: record as FarmRecord, seq, recordedMs: seq }));
 
 test('covers on a bed follow from what happened, doubles and all', () => {
-  const put = (id: string, atMs: number, on: boolean) => ({ id, kind: 'cover', atMs, bedId: 'b', coverId: 'c', on });
+  const put = (id: string, atMs: number, on: boolean) => ({
+    id,
+    kind: 'cover',
+    atMs,
+    bedId: 'b',
+    coverId: 'c',
+    on,
+  });
   const state = deriveState(stored([put('1', 1, true), put('2', 2, true), put('3', 5, false)]));
   expect(state.onBed.get('b')).toHaveLength(1);
   expect(state.spans.get('b')).toEqual([
@@ -54,13 +62,23 @@ test('the solver finds what trying everything finds', async () => {
     const stock = { a: 2, b: 1 };
     const beds = Array.from({ length: 5 }, (_, n) => ({
       bedId: `bed${n}`,
-      options: [{}, { a: 1 }, { b: 1 }, { a: 1, b: 1 }].map((pieces, k) => ({ key: String(k), loss: random() * 100 * (1 - 0.2 * k), minutes: 3 * k, pieces: pieces as Record<string, number> })),
+      options: [{}, { a: 1 }, { b: 1 }, { a: 1, b: 1 }].map((pieces, k) => ({
+        key: String(k),
+        loss: random() * 100 * (1 - 0.2 * k),
+        minutes: 3 * k,
+        pieces: pieces as Record<string, number>,
+      })),
     }));
-    const cost = (keys: string[]) => keys.reduce((s, k, n) => { const o = beds[n]!.options[Number(k)]!; return s + o.loss + (o.minutes / 60) * 12 + 0.01 * Object.values(o.pieces).reduce((x, y) => x + y, 0); }, 0);
+    const cost = (keys: string[]) =>
+      keys.reduce((s, k, n) => {
+        const o = beds[n]!.options[Number(k)]!;
+        return s + o.loss + (o.minutes / 60) * 12 + 0.01 * Object.values(o.pieces).reduce((x, y) => x + y, 0);
+      }, 0);
     let best = Infinity;
     for (let i = 0; i < 4 ** 5; i++) {
       const keys = Array.from({ length: 5 }, (_, n) => String(Math.floor(i / 4 ** n) % 4));
-      const uses = (id: 'a' | 'b') => keys.reduce((s, k, n) => s + (beds[n]!.options[Number(k)]!.pieces[id] ?? 0), 0);
+      const uses = (id: 'a' | 'b') =>
+        keys.reduce((s, k, n) => s + (beds[n]!.options[Number(k)]!.pieces[id] ?? 0), 0);
       if (uses('a') <= stock.a && uses('b') <= stock.b) best = Math.min(best, cost(keys));
     }
     const problem = coverProblem(beds, stock, 12);

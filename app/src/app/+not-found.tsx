@@ -6,7 +6,9 @@ import { Text } from '../components/Text';
 export default function NotFound() {
   return (
     <Page>
-      <Text kind="title" heading={1}>There is nothing at this address.</Text>
+      <Text kind="title" heading={1}>
+        There is nothing at this address.
+      </Text>
       <Button label="Go to Now" kind="main" onPress={() => router.replace('/')} />
     </Page>
   );

@@ -19,7 +19,11 @@ export default function Layout() {
   });
   useEffect(() => {
     // the shell opens without the server; only where a browser offers it, and not in development
-    if (process.env.NODE_ENV === 'production' && typeof navigator !== 'undefined' && 'serviceWorker' in navigator) {
+    if (
+      process.env.NODE_ENV === 'production' &&
+      typeof navigator !== 'undefined' &&
+      'serviceWorker' in navigator
+    ) {
       navigator.serviceWorker.register('/sw.js').catch(() => {
         // without it the app works as before, only not offline from a cold start
       });

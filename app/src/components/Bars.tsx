@@ -15,16 +15,25 @@ export function ConnectionBar() {
   const { offline } = useConnection();
   const { count, refused } = useOutbox();
   if (!offline && count === 0 && refused === null) return null;
-  const kept = count === 0 ? 'What you enter is kept on this device and sent later.' : `${count} ${count === 1 ? 'entry is' : 'entries are'} kept on this device and will be sent.`;
+  const kept =
+    count === 0
+      ? 'What you enter is kept on this device and sent later.'
+      : `${count} ${count === 1 ? 'entry is' : 'entries are'} kept on this device and will be sent.`;
   return (
-    <View role="status" testID="connection" style={[styles.bar, { borderColor: theme.ochre, backgroundColor: theme.raised }]}>
+    <View
+      role="status"
+      testID="connection"
+      style={[styles.bar, { borderColor: theme.ochre, backgroundColor: theme.raised }]}
+    >
       {refused !== null ? (
         <View style={styles.line}>
           <Text kind="small" tone="ochre" style={{ flex: 1 }}>{`Not taken: ${refused}`}</Text>
           <Button label="Read" kind="plain" onPress={() => outbox.clearRefused()} />
         </View>
       ) : (
-        <Text kind="small" tone="ochre">{offline ? `▲ No server. This is what was last known. ${kept}` : `Sending. ${kept}`}</Text>
+        <Text kind="small" tone="ochre">
+          {offline ? `▲ No server. This is what was last known. ${kept}` : `Sending. ${kept}`}
+        </Text>
       )}
     </View>
   );
@@ -62,14 +71,44 @@ export function DemoClock() {
       .finally(() => setBusy(false));
   };
   return (
-    <View style={[styles.demo, { borderColor: theme.hairline }]} role="group" aria-label="The demo's clock" testID="demo-clock">
-      <Text kind="small" tone="quiet">{`Demo: the clock stands at ${format.time(data.clock.nowMs)} until you move it.`}</Text>
+    <View
+      style={[styles.demo, { borderColor: theme.hairline }]}
+      role="group"
+      aria-label="The demo's clock"
+      testID="demo-clock"
+    >
+      <Text
+        kind="small"
+        tone="quiet"
+      >{`Demo: the clock stands at ${format.time(data.clock.nowMs)} until you move it.`}</Text>
       <View style={styles.line}>
-        <Button label="+1 h" hint="Demo clock one hour on" disabled={busy} onPress={() => move('hour')} testID="clock-hour" />
-        <Button label="Closing time" hint="Demo clock to closing time" disabled={busy} onPress={() => move('closing')} testID="clock-closing" />
-        <Button label="Next morning" hint="Demo clock to next morning" disabled={busy} onPress={() => move('morning')} testID="clock-morning" />
+        <Button
+          label="+1 h"
+          hint="Demo clock one hour on"
+          disabled={busy}
+          onPress={() => move('hour')}
+          testID="clock-hour"
+        />
+        <Button
+          label="Closing time"
+          hint="Demo clock to closing time"
+          disabled={busy}
+          onPress={() => move('closing')}
+          testID="clock-closing"
+        />
+        <Button
+          label="Next morning"
+          hint="Demo clock to next morning"
+          disabled={busy}
+          onPress={() => move('morning')}
+          testID="clock-morning"
+        />
       </View>
-      {problem ? <Text kind="small" tone="ochre">{problem}</Text> : null}
+      {problem ? (
+        <Text kind="small" tone="ochre">
+          {problem}
+        </Text>
+      ) : null}
     </View>
   );
 }
@@ -87,6 +126,13 @@ export function Problem({ children, onRetry }: { children: string; onRetry?: () 
 const styles = StyleSheet.create({
   bar: { borderBottomWidth: 2, paddingHorizontal: 18, paddingVertical: 8 },
   line: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' },
-  undo: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingLeft: 18, paddingRight: 8, paddingVertical: 6 },
+  undo: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingLeft: 18,
+    paddingRight: 8,
+    paddingVertical: 6,
+  },
   demo: { borderTopWidth: 1, paddingVertical: 12, gap: 8, marginTop: 24 },
 });

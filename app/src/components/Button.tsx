@@ -16,7 +16,16 @@ interface ButtonProps {
   wide?: boolean;
 }
 
-export function Button({ label, onPress, kind = 'outline', disabled = false, icon, testID, hint, wide }: ButtonProps) {
+export function Button({
+  label,
+  onPress,
+  kind = 'outline',
+  disabled = false,
+  icon,
+  testID,
+  hint,
+  wide,
+}: ButtonProps) {
   const theme = useTheme();
   const main = kind === 'main';
   return (
@@ -70,7 +79,11 @@ export function Choice<T extends string | number>({
             onPress={() => onChange(o.value)}
             style={({ pressed }) => [
               styles.button,
-              { borderColor: on ? theme.ink : theme.hairline, borderWidth: on ? 2 : 1, backgroundColor: on ? theme.raised : 'transparent' },
+              {
+                borderColor: on ? theme.ink : theme.hairline,
+                borderWidth: on ? 2 : 1,
+                backgroundColor: on ? theme.raised : 'transparent',
+              },
               pressed && { opacity: 0.7 },
             ]}
           >
@@ -85,7 +98,19 @@ export function Choice<T extends string | number>({
 }
 
 /** On or off: a square that slides, as wide as a thumb; its word says which. */
-export function Toggle({ on, onChange, label, disabled = false, testID }: { on: boolean; onChange: (on: boolean) => void; label: string; disabled?: boolean; testID?: string }) {
+export function Toggle({
+  on,
+  onChange,
+  label,
+  disabled = false,
+  testID,
+}: {
+  on: boolean;
+  onChange: (on: boolean) => void;
+  label: string;
+  disabled?: boolean;
+  testID?: string;
+}) {
   const theme = useTheme();
   return (
     <Pressable
@@ -98,7 +123,12 @@ export function Toggle({ on, onChange, label, disabled = false, testID }: { on: 
       testID={testID}
       style={styles.toggleTarget}
     >
-      <View style={[styles.toggle, { borderColor: on ? theme.emberFill : theme.quiet, justifyContent: on ? 'flex-end' : 'flex-start' }]}>
+      <View
+        style={[
+          styles.toggle,
+          { borderColor: on ? theme.emberFill : theme.quiet, justifyContent: on ? 'flex-end' : 'flex-start' },
+        ]}
+      >
         <View style={[styles.knob, { backgroundColor: on ? theme.emberFill : theme.quiet }]} />
       </View>
     </Pressable>
@@ -106,12 +136,38 @@ export function Toggle({ on, onChange, label, disabled = false, testID }: { on: 
 }
 
 /** A tick for a job. */
-export function Tick({ done, onPress, label, testID }: { done: boolean; onPress: () => void; label: string; testID?: string }) {
+export function Tick({
+  done,
+  onPress,
+  label,
+  testID,
+}: {
+  done: boolean;
+  onPress: () => void;
+  label: string;
+  testID?: string;
+}) {
   const theme = useTheme();
   return (
-    <Pressable role="checkbox" aria-checked={done} aria-label={label} onPress={onPress} testID={testID} style={styles.tickTarget}>
-      <View style={[styles.tick, { borderColor: theme.emberFill, backgroundColor: done ? theme.emberFill : 'transparent' }]}>
-        {done ? <Text kind="label" tone="onEmber">✓</Text> : null}
+    <Pressable
+      role="checkbox"
+      aria-checked={done}
+      aria-label={label}
+      onPress={onPress}
+      testID={testID}
+      style={styles.tickTarget}
+    >
+      <View
+        style={[
+          styles.tick,
+          { borderColor: theme.emberFill, backgroundColor: done ? theme.emberFill : 'transparent' },
+        ]}
+      >
+        {done ? (
+          <Text kind="label" tone="onEmber">
+            ✓
+          </Text>
+        ) : null}
       </View>
     </Pressable>
   );
@@ -136,5 +192,12 @@ const styles = StyleSheet.create({
   toggle: { width: 60, height: 34, borderWidth: 2, borderRadius: 3, padding: 3, flexDirection: 'row' },
   knob: { width: 24, height: 24, borderRadius: 1 },
   tickTarget: { minHeight: 56, minWidth: 56, alignItems: 'center', justifyContent: 'center' },
-  tick: { width: 30, height: 30, borderWidth: 2, borderRadius: 3, alignItems: 'center', justifyContent: 'center' },
+  tick: {
+    width: 30,
+    height: 30,
+    borderWidth: 2,
+    borderRadius: 3,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
 });

@@ -12,12 +12,24 @@ export function dateWords(date: string): string {
   return `${DAYS[d.getUTCDay()]} ${d.getUTCDate()} ${MONTHS[d.getUTCMonth()]} ${d.getUTCFullYear()}`;
 }
 
-export function DateStepper({ label, value, onChange }: { label: string; value: string; onChange: (date: string) => void }) {
+export function DateStepper({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (date: string) => void;
+}) {
   const move = (days: number) => onChange(addDays(value, days));
   return (
     <View role="group" aria-label={label} style={{ gap: 6 }}>
-      <Text kind="label" tone="quiet">{label}</Text>
-      <Text kind="figure" live>{dateWords(value)}</Text>
+      <Text kind="label" tone="quiet">
+        {label}
+      </Text>
+      <Text kind="figure" live>
+        {dateWords(value)}
+      </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="−4 weeks" hint={`${label} four weeks earlier`} onPress={() => move(-28)} />
         <Button label="−1 week" hint={`${label} a week earlier`} onPress={() => move(-7)} />

@@ -15,11 +15,22 @@ export interface FieldProps {
   onSubmit?: () => void;
 }
 
-export function NoteField({ label, value, onChange, placeholder, problem, lines = 1, testID, onSubmit }: FieldProps) {
+export function NoteField({
+  label,
+  value,
+  onChange,
+  placeholder,
+  problem,
+  lines = 1,
+  testID,
+  onSubmit,
+}: FieldProps) {
   const theme = useTheme();
   return (
     <View style={{ gap: 4 }}>
-      <Text kind="label" tone="quiet">{label}</Text>
+      <Text kind="label" tone="quiet">
+        {label}
+      </Text>
       <TextInput
         aria-label={label}
         aria-invalid={problem ? true : undefined}
@@ -31,7 +42,15 @@ export function NoteField({ label, value, onChange, placeholder, problem, lines 
         numberOfLines={lines}
         testID={testID}
         onSubmitEditing={onSubmit}
-        style={[styles.input, { color: theme.ink, borderColor: problem ? theme.ochre : theme.quiet, backgroundColor: theme.raised, minHeight: lines > 1 ? lines * 24 + 20 : TOUCH }]}
+        style={[
+          styles.input,
+          {
+            color: theme.ink,
+            borderColor: problem ? theme.ochre : theme.quiet,
+            backgroundColor: theme.raised,
+            minHeight: lines > 1 ? lines * 24 + 20 : TOUCH,
+          },
+        ]}
       />
       {problem ? <Text kind="small" tone="ochre">{`▲ ${problem}`}</Text> : null}
     </View>
@@ -39,5 +58,12 @@ export function NoteField({ label, value, onChange, placeholder, problem, lines 
 }
 
 const styles = StyleSheet.create({
-  input: { borderWidth: 1.5, borderRadius: 3, paddingHorizontal: 12, paddingVertical: 10, fontFamily: FONT.text, fontSize: 16 },
+  input: {
+    borderWidth: 1.5,
+    borderRadius: 3,
+    paddingHorizontal: 12,
+    paddingVertical: 10,
+    fontFamily: FONT.text,
+    fontSize: 16,
+  },
 });

@@ -14,9 +14,28 @@ import { Text } from './Text';
 
 const TABS = [
   { href: '/', label: 'Now', Icon: Flame, match: (p: string) => p === '/' || p.startsWith('/place') },
-  { href: '/beds', label: 'Beds', Icon: BedDouble, match: (p: string) => p.startsWith('/beds') || p.startsWith('/planting') },
-  { href: '/log', label: 'Log', Icon: BookOpen, match: (p: string) => p.startsWith('/log') || p.startsWith('/night') },
-  { href: '/kit', label: 'Kit', Icon: Layers, match: (p: string) => p.startsWith('/kit') || p.startsWith('/settings') || p.startsWith('/import') || p.startsWith('/place-setup') },
+  {
+    href: '/beds',
+    label: 'Beds',
+    Icon: BedDouble,
+    match: (p: string) => p.startsWith('/beds') || p.startsWith('/planting'),
+  },
+  {
+    href: '/log',
+    label: 'Log',
+    Icon: BookOpen,
+    match: (p: string) => p.startsWith('/log') || p.startsWith('/night'),
+  },
+  {
+    href: '/kit',
+    label: 'Kit',
+    Icon: Layers,
+    match: (p: string) =>
+      p.startsWith('/kit') ||
+      p.startsWith('/settings') ||
+      p.startsWith('/import') ||
+      p.startsWith('/place-setup'),
+  },
 ] as const;
 
 export function useWide(): boolean {
@@ -35,7 +54,8 @@ function useShortcuts(toggleHelp: () => void, closeHelp: () => boolean): void {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement | null;
-      if (e.ctrlKey || e.metaKey || e.altKey || (target && /INPUT|TEXTAREA|SELECT/.test(target.tagName))) return;
+      if (e.ctrlKey || e.metaKey || e.altKey || (target && /INPUT|TEXTAREA|SELECT/.test(target.tagName)))
+        return;
       const tab = TABS[Number(e.key) - 1];
       if (tab) router.navigate(tab.href);
       else if (e.key === 'n') router.navigate('/log');
@@ -67,10 +87,23 @@ export function Frame({ children }: { children: ReactNode }) {
     const on = match(path);
     return (
       <Link key={href} href={href} asChild>
-        <Pressable role="link" aria-label={label} aria-current={on ? 'page' : undefined} style={wide ? styles.railTab : styles.tab} testID={`tab-${label}`}>
-          <View style={[wide ? styles.railMark : styles.mark, { backgroundColor: on ? theme.emberFill : 'transparent' }]} />
+        <Pressable
+          role="link"
+          aria-label={label}
+          aria-current={on ? 'page' : undefined}
+          style={wide ? styles.railTab : styles.tab}
+          testID={`tab-${label}`}
+        >
+          <View
+            style={[
+              wide ? styles.railMark : styles.mark,
+              { backgroundColor: on ? theme.emberFill : 'transparent' },
+            ]}
+          />
           <Icon size={22} color={on ? theme.ink : theme.quiet} aria-hidden />
-          <Text kind="label" tone={on ? 'ink' : 'quiet'}>{label}</Text>
+          <Text kind="label" tone={on ? 'ink' : 'quiet'}>
+            {label}
+          </Text>
         </Pressable>
       </Link>
     );
@@ -78,22 +111,42 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <View style={[styles.fill, { backgroundColor: theme.ground, flexDirection: wide ? 'row' : 'column' }]}>
       {wide ? (
-        <View role="navigation" aria-label="Screens" style={[styles.rail, { borderColor: theme.hairline }]}>{tabs}</View>
+        <View role="navigation" aria-label="Screens" style={[styles.rail, { borderColor: theme.hairline }]}>
+          {tabs}
+        </View>
       ) : null}
       <View style={styles.fill}>
         <ConnectionBar />
-        <View role="main" style={styles.fill}>{children}</View>
+        <View role="main" style={styles.fill}>
+          {children}
+        </View>
         <UndoBar />
       </View>
       {wide ? null : (
-        <View role="navigation" aria-label="Screens" style={[styles.tabs, { borderColor: theme.hairline, backgroundColor: theme.raised }]}>{tabs}</View>
+        <View
+          role="navigation"
+          aria-label="Screens"
+          style={[styles.tabs, { borderColor: theme.hairline, backgroundColor: theme.raised }]}
+        >
+          {tabs}
+        </View>
       )}
       {help ? (
-        <Pressable role="dialog" aria-label="Keys" aria-modal onPress={() => setHelp(false)} style={[styles.help, { backgroundColor: theme.raised, borderColor: theme.ink }]}>
-          <Text kind="title" heading={2}>Keys</Text>
+        <Pressable
+          role="dialog"
+          aria-label="Keys"
+          aria-modal
+          onPress={() => setHelp(false)}
+          style={[styles.help, { backgroundColor: theme.raised, borderColor: theme.ink }]}
+        >
+          <Text kind="title" heading={2}>
+            Keys
+          </Text>
           {SHORTCUTS.map(([key, what]) => (
             <View key={key} style={{ flexDirection: 'row', gap: 16 }}>
-              <Text kind="label" style={{ width: 80 }}>{key}</Text>
+              <Text kind="label" style={{ width: 80 }}>
+                {key}
+              </Text>
               <Text>{what}</Text>
             </View>
           ))}
@@ -111,5 +164,15 @@ const styles = StyleSheet.create({
   rail: { width: 84, borderRightWidth: 1, paddingTop: 18, gap: 4 },
   railTab: { alignItems: 'center', justifyContent: 'center', minHeight: 72, gap: 2 },
   railMark: { position: 'absolute', left: 0, width: 3, top: 8, bottom: 8 },
-  help: { position: 'absolute', top: '20%', alignSelf: 'center', left: '50%', marginLeft: -180, width: 360, padding: 24, gap: 8, borderWidth: 1.5 },
+  help: {
+    position: 'absolute',
+    top: '20%',
+    alignSelf: 'center',
+    left: '50%',
+    marginLeft: -180,
+    width: 360,
+    padding: 24,
+    gap: 8,
+    borderWidth: 1.5,
+  },
 });

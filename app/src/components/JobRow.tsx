@@ -21,7 +21,9 @@ interface Props {
 
 export function JobRow({ job, places, nowMs, night, format, first }: Props) {
   const [open, setOpen] = useState(false);
-  const place = places.find((p) => p.bedId === job.items[0]?.bedId) ?? places.find((p) => job.title.includes(p.structureName));
+  const place =
+    places.find((p) => p.bedId === job.items[0]?.bedId) ??
+    places.find((p) => job.title.includes(p.structureName));
   const layers = job.kind === 'close' ? (place?.stack ?? []).slice(0, 1) : (place?.stack ?? []);
   const beds = [...new Set(job.items.map((i) => i.bedId))];
   const late = !job.done && job.dueMs < nowMs;
@@ -29,15 +31,33 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
   return (
     <View>
       <Row first={first}>
-        <Pressable role="button" aria-expanded={open} aria-label={`${job.title}, ${job.kind === 'lift' ? 'from' : 'by'} ${format.time(job.dueMs)}. Why`} onPress={() => setOpen(!open)} style={styles.main} testID={`job-${job.kind}`}>
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`${job.title}, ${job.kind === 'lift' ? 'from' : 'by'} ${format.time(job.dueMs)}. Why`}
+          onPress={() => setOpen(!open)}
+          style={styles.main}
+          testID={`job-${job.kind}`}
+        >
           <View style={styles.when}>
-            <Text kind="figure" tone={job.done ? 'quiet' : late ? 'ochre' : 'ink'}>{format.time(job.doneAtMs ?? job.dueMs)}</Text>
-            {late ? <Text kind="small" tone="ochre">late</Text> : null}
+            <Text kind="figure" tone={job.done ? 'quiet' : late ? 'ochre' : 'ink'}>
+              {format.time(job.doneAtMs ?? job.dueMs)}
+            </Text>
+            {late ? (
+              <Text kind="small" tone="ochre">
+                late
+              </Text>
+            ) : null}
           </View>
           <StackGlyph layers={layers} size={36} />
           <View style={{ flex: 1 }}>
-            <Text kind="strong" tone={job.done ? 'quiet' : 'ink'}>{job.title}</Text>
-            <Text kind="small" tone="quiet">{`${job.detail}${minutes}${job.accepted && !job.done ? ' · accepted' : ''}`}</Text>
+            <Text kind="strong" tone={job.done ? 'quiet' : 'ink'}>
+              {job.title}
+            </Text>
+            <Text
+              kind="small"
+              tone="quiet"
+            >{`${job.detail}${minutes}${job.accepted && !job.done ? ' · accepted' : ''}`}</Text>
           </View>
         </Pressable>
         <Tick
@@ -54,13 +74,23 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
             <View style={styles.buttons}>
               <Button
                 label="Accept"
-                onPress={() => void decide('accepted', acceptedKeys(job), night, nowMs, `${job.title}: accepted`)}
+                onPress={() =>
+                  void decide('accepted', acceptedKeys(job), night, nowMs, `${job.title}: accepted`)
+                }
                 testID="job-accept"
               />
               <Button label="Change" onPress={() => router.push(`/place/${beds[0]}`)} testID="job-change" />
               <Button
                 label="Refuse"
-                onPress={() => void decide('refused', beds.map((bedId) => ({ bedId, key: currentKey(places, bedId) })), night, nowMs, `${job.title}: refused`)}
+                onPress={() =>
+                  void decide(
+                    'refused',
+                    beds.map((bedId) => ({ bedId, key: currentKey(places, bedId) })),
+                    night,
+                    nowMs,
+                    `${job.title}: refused`,
+                  )
+                }
                 testID="job-refuse"
               />
             </View>
@@ -68,7 +98,12 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
           {beds.length > 0 ? (
             <View style={styles.buttons}>
               {beds.map((b) => (
-                <Button key={b} kind="plain" label={`${places.find((p) => p.bedId === b)?.name ?? b} ›`} onPress={() => router.push(`/place/${b}`)} />
+                <Button
+                  key={b}
+                  kind="plain"
+                  label={`${places.find((p) => p.bedId === b)?.name ?? b} ›`}
+                  onPress={() => router.push(`/place/${b}`)}
+                />
               ))}
             </View>
           ) : null}
@@ -80,7 +115,10 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
 
 /** What the beds of this job would have on them by the plan. */
 function acceptedKeys(job: JobView): { bedId: string; key: string | null }[] {
-  return [...new Set(job.items.map((i) => i.bedId))].map((bedId) => ({ bedId, key: job.planKeys[bedId] ?? null }));
+  return [...new Set(job.items.map((i) => i.bedId))].map((bedId) => ({
+    bedId,
+    key: job.planKeys[bedId] ?? null,
+  }));
 }
 
 function currentKey(places: readonly PlaceRow[], bedId: string): string {

@@ -27,11 +27,28 @@ export function MarginBar({ width, harmC, deathC, leafC, words }: MarginBarProps
         </Defs>
         <Line x1={0} y1={14} x2={width} y2={14} stroke={theme.hairline} strokeWidth={2} />
         <Rect x={0} y={9} width={x(deathC)} height={10} fill={theme.frost} />
-        <Rect x={x(deathC)} y={9} width={Math.max(0, x(harmC) - x(deathC))} height={10} fill={`url(#${id})`} />
+        <Rect
+          x={x(deathC)}
+          y={9}
+          width={Math.max(0, x(harmC) - x(deathC))}
+          height={10}
+          fill={`url(#${id})`}
+        />
         {leafC ? (
           <>
-            <Rect x={x(leafC.low)} y={12} width={Math.max(2, x(leafC.high) - x(leafC.low))} height={4} fill={theme.pine} />
-            <Path d={`M${x(leafC.mid) - 6} 2h12v9l-6 8l-6 -8z`} fill={theme.pine} stroke={theme.ground} strokeWidth={1} />
+            <Rect
+              x={x(leafC.low)}
+              y={12}
+              width={Math.max(2, x(leafC.high) - x(leafC.low))}
+              height={4}
+              fill={theme.pine}
+            />
+            <Path
+              d={`M${x(leafC.mid) - 6} 2h12v9l-6 8l-6 -8z`}
+              fill={theme.pine}
+              stroke={theme.ground}
+              strokeWidth={1}
+            />
           </>
         ) : null}
       </Svg>

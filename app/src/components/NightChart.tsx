@@ -6,19 +6,39 @@ import type { Format } from '../data/format';
 import { useTheme } from '../theme/theme';
 import { FONT } from '../theme/tokens';
 
-export function NightChart({ report, format, width }: { report: NightReport; format: Format; width: number }) {
+export function NightChart({
+  report,
+  format,
+  width,
+}: {
+  report: NightReport;
+  format: Format;
+  width: number;
+}) {
   const theme = useTheme();
   const spots = report.spots.filter((s) => s.predictedC !== null || s.measuredMinC !== null);
   if (spots.length === 0) return null;
   const u = (c: number) => Number(format.inUnit(c).toFixed(1));
-  const values = spots.flatMap((s) => [s.measuredMinC, s.predictedC?.low, s.predictedC?.high].filter((v): v is number => v != null)).map(u);
+  const values = spots
+    .flatMap((s) =>
+      [s.measuredMinC, s.predictedC?.low, s.predictedC?.high].filter((v): v is number => v != null),
+    )
+    .map(u);
   const low = Math.floor((Math.min(...values) - 1) / 2) * 2;
   const high = Math.ceil((Math.max(...values) + 1) / 2) * 2;
   const spacing = (width - 90) / Math.max(1, spots.length - 0.2);
   const text = { color: theme.quiet, fontFamily: FONT.label, fontSize: 14 };
   // a spot without a value repeats its neighbour invisibly, so that the axis keeps its place
-  const point = (c: number | null | undefined, label: string) => (c == null ? { value: low, label, labelTextStyle: text, hideDataPoint: true } : { value: u(c), label, labelTextStyle: text });
-  const words = spots.map((s) => `${s.name}: said ${s.predictedC ? format.t(s.predictedC.mid) : 'nothing'}, measured ${s.measuredMinC === null ? 'nothing' : format.t(s.measuredMinC)}`).join('; ');
+  const point = (c: number | null | undefined, label: string) =>
+    c == null
+      ? { value: low, label, labelTextStyle: text, hideDataPoint: true }
+      : { value: u(c), label, labelTextStyle: text };
+  const words = spots
+    .map(
+      (s) =>
+        `${s.name}: said ${s.predictedC ? format.t(s.predictedC.mid) : 'nothing'}, measured ${s.measuredMinC === null ? 'nothing' : format.t(s.measuredMinC)}`,
+    )
+    .join('; ');
   return (
     <View role="img" aria-label={words} testID="night-chart" style={{ paddingTop: 8 }}>
       <LineChart

@@ -15,29 +15,64 @@ export function TopLine({ back, left, right }: { back?: string; left?: string; r
   return (
     <View style={styles.top}>
       {back ? (
-        <Pressable role="link" aria-label={`Back to ${back}`} onPress={() => (router.canGoBack() ? router.back() : router.replace('/'))} style={styles.back} testID="back">
+        <Pressable
+          role="link"
+          aria-label={`Back to ${back}`}
+          onPress={() => (router.canGoBack() ? router.back() : router.replace('/'))}
+          style={styles.back}
+          testID="back"
+        >
           <Text kind="label" tone="quiet">{`‹ ${back}`}</Text>
         </Pressable>
       ) : (
-        <Text kind="label" tone="quiet">{left ?? data?.farm.name ?? 'Fogata'}</Text>
+        <Text kind="label" tone="quiet">
+          {left ?? data?.farm.name ?? 'Fogata'}
+        </Text>
       )}
-      <Text kind="label" tone="quiet" testID="clock">{right ?? when}</Text>
+      <Text kind="label" tone="quiet" testID="clock">
+        {right ?? when}
+      </Text>
     </View>
   );
 }
 
-export function Page({ children, testID, width = 640 }: { children: ReactNode; testID?: string; width?: number }) {
+export function Page({
+  children,
+  testID,
+  width = 640,
+}: {
+  children: ReactNode;
+  testID?: string;
+  width?: number;
+}) {
   return (
-    <ScrollView style={{ flex: 1 }} contentContainerStyle={[styles.page, { maxWidth: width }]} testID={testID} tabIndex={0}>
+    <ScrollView
+      style={{ flex: 1 }}
+      contentContainerStyle={[styles.page, { maxWidth: width }]}
+      testID={testID}
+      tabIndex={0}
+    >
       {children}
     </ScrollView>
   );
 }
 
 /** A row between hairlines. */
-export function Row({ children, first = false, style }: { children: ReactNode; first?: boolean; style?: object }) {
+export function Row({
+  children,
+  first = false,
+  style,
+}: {
+  children: ReactNode;
+  first?: boolean;
+  style?: object;
+}) {
   const theme = useTheme();
-  return <View style={[styles.row, { borderColor: theme.hairline, borderTopWidth: first ? 1 : 0 }, style]}>{children}</View>;
+  return (
+    <View style={[styles.row, { borderColor: theme.hairline, borderTopWidth: first ? 1 : 0 }, style]}>
+      {children}
+    </View>
+  );
 }
 
 export function Loading({ what }: { what: string }) {
@@ -49,8 +84,21 @@ export function Loading({ what }: { what: string }) {
 }
 
 const styles = StyleSheet.create({
-  top: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', minHeight: 40, gap: 12 },
+  top: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'center',
+    minHeight: 40,
+    gap: 12,
+  },
   back: { minHeight: TOUCH, justifyContent: 'center', paddingRight: 16 },
   page: { paddingHorizontal: 18, paddingTop: 8, paddingBottom: 32, width: '100%' },
-  row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, minHeight: 60, gap: 12, paddingVertical: 8 },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    borderBottomWidth: 1,
+    minHeight: 60,
+    gap: 12,
+    paddingVertical: 8,
+  },
 });

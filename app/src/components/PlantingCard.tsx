@@ -23,7 +23,19 @@ function hardWord(h: number): string {
   return h > 0.85 ? 'hardened' : h > 0.45 ? 'half hardened' : 'hardly hardened';
 }
 
-export function PlantingCard({ view, nowMs, format, width, first }: { view: PlantingView; nowMs: number; format: Format; width: number; first: boolean }) {
+export function PlantingCard({
+  view,
+  nowMs,
+  format,
+  width,
+  first,
+}: {
+  view: PlantingView;
+  nowMs: number;
+  format: Format;
+  width: number;
+  first: boolean;
+}) {
   const theme = useTheme();
   const { planting: p } = view;
   const [mode, setMode] = useState<'harm' | 'harvest' | null>(null);
@@ -31,7 +43,12 @@ export function PlantingCard({ view, nowMs, format, width, first }: { view: Plan
   const [kg, setKg] = useState<number | null>(null);
   const [note, setNote] = useState('');
   const rows = p.fromRow === p.toRow ? `row ${p.fromRow}` : `rows ${p.fromRow}–${p.toRow}`;
-  const chance = view.harmChance === null ? '' : view.harmChance < 0.03 ? ' Harm is unlikely.' : ` Harm in ${Math.max(1, Math.round(view.harmChance * 10))} of 10 outcomes.`;
+  const chance =
+    view.harmChance === null
+      ? ''
+      : view.harmChance < 0.03
+        ? ' Harm is unlikely.'
+        : ` Harm in ${Math.max(1, Math.round(view.harmChance * 10))} of 10 outcomes.`;
   const words = view.leafC
     ? `${view.cropName}: leaf ${format.t(view.leafC.mid)} (${format.range(view.leafC.low, view.leafC.high)}), ${view.verdict}; harm below ${format.t(view.harmC)}`
     : `${view.cropName}: harm below ${format.t(view.harmC)}`;
@@ -45,16 +62,32 @@ export function PlantingCard({ view, nowMs, format, width, first }: { view: Plan
   };
   const extra = note.trim() === '' ? {} : { note: note.trim() };
   return (
-    <View style={{ borderTopWidth: first ? 1 : 0, borderBottomWidth: 1, borderColor: theme.hairline, paddingVertical: 12, gap: 6 }} testID="planting">
+    <View
+      style={{
+        borderTopWidth: first ? 1 : 0,
+        borderBottomWidth: 1,
+        borderColor: theme.hairline,
+        paddingVertical: 12,
+        gap: 6,
+      }}
+      testID="planting"
+    >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 12 }}>
         <View style={{ flex: 1 }}>
           <Text kind="strong">{name}</Text>
-          <Text kind="small" tone="quiet">{`${rows} · ${view.daysSince} days · ${hardWord(view.hardening)}`}</Text>
+          <Text
+            kind="small"
+            tone="quiet"
+          >{`${rows} · ${view.daysSince} days · ${hardWord(view.hardening)}`}</Text>
         </View>
         {view.leafC ? (
           <View style={{ alignItems: 'flex-end' }}>
-            <Text kind="figure" tone={view.leafC.mid < view.harmC ? 'frost' : 'ink'}>{format.t(view.leafC.mid)}</Text>
-            <Text kind="small" tone="quiet">{view.verdict ?? ''}</Text>
+            <Text kind="figure" tone={view.leafC.mid < view.harmC ? 'frost' : 'ink'}>
+              {format.t(view.leafC.mid)}
+            </Text>
+            <Text kind="small" tone="quiet">
+              {view.verdict ?? ''}
+            </Text>
           </View>
         ) : null}
       </View>
@@ -63,15 +96,38 @@ export function PlantingCard({ view, nowMs, format, width, first }: { view: Plan
         {`Harm below ${format.t(view.harmC)}, death near ${format.t(view.deathC)} (starting values).${chance}${view.lastHarm ? ` Last scored: ${HARM.find((h) => h.value === view.lastHarm)?.label}.` : ''}${view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : ''}`}
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label="Harm" hint={`Score harm of ${name}`} onPress={() => setMode(mode === 'harm' ? null : 'harm')} testID="score-harm" />
-        <Button label="Harvest" hint={`Harvest of ${name}`} onPress={() => setMode(mode === 'harvest' ? null : 'harvest')} testID="harvest" />
-        <Button label="Change" hint={`Change ${name}`} kind="plain" onPress={() => router.push(`/planting/${p.id}`)} testID="change-planting" />
+        <Button
+          label="Harm"
+          hint={`Score harm of ${name}`}
+          onPress={() => setMode(mode === 'harm' ? null : 'harm')}
+          testID="score-harm"
+        />
+        <Button
+          label="Harvest"
+          hint={`Harvest of ${name}`}
+          onPress={() => setMode(mode === 'harvest' ? null : 'harvest')}
+          testID="harvest"
+        />
+        <Button
+          label="Change"
+          hint={`Change ${name}`}
+          kind="plain"
+          onPress={() => router.push(`/planting/${p.id}`)}
+          testID="change-planting"
+        />
       </View>
       {mode === 'harm' ? (
         <View style={{ gap: 10, paddingTop: 6 }}>
-          <Text kind="small">Score what you see once it has thawed; the dead show days later, and can be scored again.</Text>
+          <Text kind="small">
+            Score what you see once it has thawed; the dead show days later, and can be scored again.
+          </Text>
           <Choice label={`Harm of ${name}`} options={HARM} value={harm} onChange={setHarm} />
-          <NoteField label="Why, if you can tell" value={note} onChange={setNote} placeholder="door end, touched the film…" />
+          <NoteField
+            label="Why, if you can tell"
+            value={note}
+            onChange={setNote}
+            placeholder="door end, touched the film…"
+          />
           <Button
             wide
             kind="main"
@@ -79,7 +135,11 @@ export function PlantingCard({ view, nowMs, format, width, first }: { view: Plan
             disabled={harm === null}
             testID="note-harm"
             onPress={() => {
-              void act(`${name}: ${HARM.find((h) => h.value === harm)!.label}`, [{ kind: 'harm', atMs: nowMs, plantingId: p.id, score: harm!, ...extra }], nowMs);
+              void act(
+                `${name}: ${HARM.find((h) => h.value === harm)!.label}`,
+                [{ kind: 'harm', atMs: nowMs, plantingId: p.id, score: harm!, ...extra }],
+                nowMs,
+              );
               finish();
             }}
           />
@@ -87,8 +147,24 @@ export function PlantingCard({ view, nowMs, format, width, first }: { view: Plan
       ) : null}
       {mode === 'harvest' ? (
         <View style={{ gap: 10, paddingTop: 6 }}>
-          <Stepper label="Weight" value={kg} onChange={setKg} step={0.1} bigStep={1} digits={1} unit={mass.unit} min={0} max={5000} testID="weight" />
-          <NoteField label="A word about it" value={note} onChange={setNote} placeholder="outer leaves only" />
+          <Stepper
+            label="Weight"
+            value={kg}
+            onChange={setKg}
+            step={0.1}
+            bigStep={1}
+            digits={1}
+            unit={mass.unit}
+            min={0}
+            max={5000}
+            testID="weight"
+          />
+          <NoteField
+            label="A word about it"
+            value={note}
+            onChange={setNote}
+            placeholder="outer leaves only"
+          />
           <Button
             wide
             kind="main"
@@ -96,11 +172,25 @@ export function PlantingCard({ view, nowMs, format, width, first }: { view: Plan
             disabled={kg === null || kg <= 0}
             testID="note-harvest"
             onPress={() => {
-              void act(`${kg} ${mass.unit} ${name}`, [{ kind: 'harvest', atMs: nowMs, plantingId: p.id, kg: Number((kg! * mass.toKg).toFixed(3)), ...extra }], nowMs);
+              void act(
+                `${kg} ${mass.unit} ${name}`,
+                [
+                  {
+                    kind: 'harvest',
+                    atMs: nowMs,
+                    plantingId: p.id,
+                    kg: Number((kg! * mass.toKg).toFixed(3)),
+                    ...extra,
+                  },
+                ],
+                nowMs,
+              );
               finish();
             }}
           />
-          <Text kind="small" tone="quiet">Leaves that froze and broke spoil fast: sort them out before washing.</Text>
+          <Text kind="small" tone="quiet">
+            Leaves that froze and broke spoil fast: sort them out before washing.
+          </Text>
         </View>
       ) : null}
     </View>

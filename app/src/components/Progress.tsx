@@ -9,14 +9,30 @@ import { Text } from './Text';
 export function Progress({ progress }: { progress: PlanProgress }) {
   const theme = useTheme();
   if (progress.state === 'ready' || progress.state === 'empty') return null;
-  if (progress.state === 'failed') return <Problem onRetry={() => void refresh()}>{progress.message ?? 'The night could not be worked out.'}</Problem>;
+  if (progress.state === 'failed')
+    return (
+      <Problem onRetry={() => void refresh()}>
+        {progress.message ?? 'The night could not be worked out.'}
+      </Problem>
+    );
   const share = progress.of > 0 ? progress.done / progress.of : 0;
   return (
-    <View role="progressbar" aria-label="Working out the night" aria-valuemin={0} aria-valuemax={progress.of} aria-valuenow={progress.done} style={{ gap: 6, paddingVertical: 10 }}>
+    <View
+      role="progressbar"
+      aria-label="Working out the night"
+      aria-valuemin={0}
+      aria-valuemax={progress.of}
+      aria-valuenow={progress.done}
+      style={{ gap: 6, paddingVertical: 10 }}
+    >
       <View style={{ height: 4, backgroundColor: theme.hairline }}>
         <View style={{ height: 4, width: `${Math.round(share * 100)}%`, backgroundColor: theme.emberFill }} />
       </View>
-      <Text kind="small" tone="quiet">{progress.of > 0 ? `${progress.done} of ${progress.of} beds, every cover under every forecast` : 'Reading the forecast'}</Text>
+      <Text kind="small" tone="quiet">
+        {progress.of > 0
+          ? `${progress.done} of ${progress.of} beds, every cover under every forecast`
+          : 'Reading the forecast'}
+      </Text>
     </View>
   );
 }

@@ -15,7 +15,17 @@ interface Typed {
   maxC: number | null;
 }
 
-export function Round({ items, night, nowMs, format }: { items: readonly RoundItem[]; night: string; nowMs: number; format: Format }) {
+export function Round({
+  items,
+  night,
+  nowMs,
+  format,
+}: {
+  items: readonly RoundItem[];
+  night: string;
+  nowMs: number;
+  format: Format;
+}) {
   const [typed, setTyped] = useState<Record<string, Typed>>(() => readStored(`round:${night}`, {}));
   const [chosen, setChosen] = useState<string | null>(null);
   const next = items.find((i) => i.reading === null);
@@ -29,7 +39,9 @@ export function Round({ items, night, nowMs, format }: { items: readonly RoundIt
   };
   if (items.length === 0) return null;
   const after = items.find((i) => i.reading === null && i.spot !== item?.spot);
-  const now = item ? (typed[item.spot] ?? { minC: item.reading?.minC ?? null, maxC: item.reading?.maxC ?? null }) : null;
+  const now = item
+    ? (typed[item.spot] ?? { minC: item.reading?.minC ?? null, maxC: item.reading?.maxC ?? null })
+    : null;
   const note = (value: Typed, source: 'grower' | 'thermometer') => {
     if (!item) return;
     setChosen(null);
@@ -61,8 +73,12 @@ export function Round({ items, night, nowMs, format }: { items: readonly RoundIt
             testID="reading-min"
           />
           <Text kind="small" tone="quiet">
-            {item.predictedC ? `Said ${format.t(item.predictedC.mid)} (${format.range(item.predictedC.low, item.predictedC.high)}).` : 'Nothing was predicted for it.'}
-            {item.thermometer ? ` Thermometer reads ${format.t(item.thermometer.minC)}, highest ${format.t(item.thermometer.maxC)}.` : ''}
+            {item.predictedC
+              ? `Said ${format.t(item.predictedC.mid)} (${format.range(item.predictedC.low, item.predictedC.high)}).`
+              : 'Nothing was predicted for it.'}
+            {item.thermometer
+              ? ` Thermometer reads ${format.t(item.thermometer.minC)}, highest ${format.t(item.thermometer.maxC)}.`
+              : ''}
           </Text>
           <Text kind="label">Highest</Text>
           <Stepper
@@ -80,20 +96,41 @@ export function Round({ items, night, nowMs, format }: { items: readonly RoundIt
             testID="reading-max"
           />
           {item.thermometer ? (
-            <Button wide label="Take the thermometer’s" onPress={() => keep(item.spot, { minC: item.thermometer!.minC, maxC: item.thermometer!.maxC })} testID="take-thermometer" />
+            <Button
+              wide
+              label="Take the thermometer’s"
+              onPress={() => keep(item.spot, { minC: item.thermometer!.minC, maxC: item.thermometer!.maxC })}
+              testID="take-thermometer"
+            />
           ) : null}
-          <Button wide kind="main" disabled={now.minC === null && now.maxC === null} label={after ? `Note it, next: ${after.name}` : 'Note it'} onPress={() => note(now, now.minC === item.thermometer?.minC ? 'thermometer' : 'grower')} testID="note-reading" />
+          <Button
+            wide
+            kind="main"
+            disabled={now.minC === null && now.maxC === null}
+            label={after ? `Note it, next: ${after.name}` : 'Note it'}
+            onPress={() => note(now, now.minC === item.thermometer?.minC ? 'thermometer' : 'grower')}
+            testID="note-reading"
+          />
         </View>
       ) : (
-        <Text tone="quiet" style={{ paddingVertical: 8 }}>Every thermometer has been read.</Text>
+        <Text tone="quiet" style={{ paddingVertical: 8 }}>
+          Every thermometer has been read.
+        </Text>
       )}
       {items
         .filter((i) => i.reading !== null)
         .map((i, n) => (
           <Row key={i.spot} first={n === 0}>
             <Text style={{ flex: 1 }}>{i.name}</Text>
-            <Text kind="figure" tone={(i.reading!.minC ?? 1) < 0 ? 'frost' : 'ink'}>{i.reading!.minC === null ? '–' : format.t(i.reading!.minC)}</Text>
-            <Button kind="plain" label="Correct" hint={`Correct ${i.name}`} onPress={() => setChosen(i.spot)} />
+            <Text kind="figure" tone={(i.reading!.minC ?? 1) < 0 ? 'frost' : 'ink'}>
+              {i.reading!.minC === null ? '–' : format.t(i.reading!.minC)}
+            </Text>
+            <Button
+              kind="plain"
+              label="Correct"
+              hint={`Correct ${i.name}`}
+              onPress={() => setChosen(i.spot)}
+            />
           </Row>
         ))}
     </View>

@@ -40,11 +40,14 @@ export function Section(p: SectionProps) {
   const soil = 74;
   const height = ground + soil;
   const shown = p.layers.filter((l) => l.on);
-  const arcs = stackArcs(p.layers.map((l) => ({ state: l.on ? 'on' : 'off', opening: l.on ? l.opening : 0 })), {
-    width: width * 0.76,
-    height: ground - 44,
-    pad: 4,
-  });
+  const arcs = stackArcs(
+    p.layers.map((l) => ({ state: l.on ? 'on' : 'off', opening: l.on ? l.opening : 0 })),
+    {
+      width: width * 0.76,
+      height: ground - 44,
+      pad: 4,
+    },
+  );
   const shift = width * 0.215;
   const cx = shift + width * 0.38;
   const cold = (c: number) => (c < 0 ? theme.frost : theme.ink);
@@ -58,8 +61,21 @@ export function Section(p: SectionProps) {
   return (
     <View role="img" aria-label={words} testID="section">
       <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden>
-        <SvgText x={16} y={20} fontFamily={FONT.label} fontSize={17} fill={theme.quiet}>{`sky ${p.t(p.skyC)}`}</SvgText>
-        <SvgText x={width - 16} y={20} textAnchor="end" fontFamily={FONT.label} fontSize={17} fill={theme.quiet}>
+        <SvgText
+          x={16}
+          y={20}
+          fontFamily={FONT.label}
+          fontSize={17}
+          fill={theme.quiet}
+        >{`sky ${p.t(p.skyC)}`}</SvgText>
+        <SvgText
+          x={width - 16}
+          y={20}
+          textAnchor="end"
+          fontFamily={FONT.label}
+          fontSize={17}
+          fill={theme.quiet}
+        >
           {p.skyWord}
         </SvgText>
         <Rect x={0} y={ground} width={width} height={soil} fill={theme.soil} />
@@ -84,10 +100,24 @@ export function Section(p: SectionProps) {
           const y = ground - ry + Math.min(room * 0.55, 40) + 6;
           return (
             <G key={l.name + i}>
-              <SvgText x={cx} y={y} textAnchor="middle" fontFamily={FONT.figure} fontSize={26} fill={cold(l.airC)}>
+              <SvgText
+                x={cx}
+                y={y}
+                textAnchor="middle"
+                fontFamily={FONT.figure}
+                fontSize={26}
+                fill={cold(l.airC)}
+              >
                 {p.t(l.airC)}
               </SvgText>
-              <SvgText x={cx} y={y + 17} textAnchor="middle" fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
+              <SvgText
+                x={cx}
+                y={y + 17}
+                textAnchor="middle"
+                fontFamily={FONT.label}
+                fontSize={15}
+                fill={theme.quiet}
+              >
                 {l.name}
               </SvgText>
             </G>
@@ -99,7 +129,9 @@ export function Section(p: SectionProps) {
         <SvgText x={4} y={ground - 9} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
           outside
         </SvgText>
-        {p.on === 'bench' ? <Rect x={cx - 60} y={ground - 14} width={120} height={6} fill={theme.quiet} /> : null}
+        {p.on === 'bench' ? (
+          <Rect x={cx - 60} y={ground - 14} width={120} height={6} fill={theme.quiet} />
+        ) : null}
         <G x={cx} y={p.on === 'bench' ? ground - 14 : ground}>
           {[-44, -16, 16, 44].map((x) => (
             <G key={x} x={x}>
@@ -111,18 +143,38 @@ export function Section(p: SectionProps) {
         <Line x1={0} y1={ground} x2={width} y2={ground} stroke={theme.ink} strokeWidth={2} />
         <Circle cx={cx} cy={ground} r={7} fill={theme.emberFill} />
         <SvgText x={16} y={ground + 28} fontFamily={FONT.figure} fontSize={18} fill={theme.ember}>
-          {p.soilGivesWm2 >= 0 ? `giving ${Math.round(p.soilGivesWm2)} W/m²` : `storing ${Math.round(-p.soilGivesWm2)} W/m²`}
+          {p.soilGivesWm2 >= 0
+            ? `giving ${Math.round(p.soilGivesWm2)} W/m²`
+            : `storing ${Math.round(-p.soilGivesWm2)} W/m²`}
         </SvgText>
         <SvgText x={16} y={ground + 49} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-          {shown.length > 1 ? 'the soil, under its covers' : shown.length === 1 ? 'the soil, under one cover' : 'the soil, to the open sky'}
+          {shown.length > 1
+            ? 'the soil, under its covers'
+            : shown.length === 1
+              ? 'the soil, under one cover'
+              : 'the soil, to the open sky'}
         </SvgText>
-        <SvgText x={width - 76} y={ground + 28} textAnchor="end" fontFamily={FONT.figure} fontSize={20} fill={theme.ember}>
+        <SvgText
+          x={width - 76}
+          y={ground + 28}
+          textAnchor="end"
+          fontFamily={FONT.figure}
+          fontSize={20}
+          fill={theme.ember}
+        >
           {p.t(p.soil5C)}
         </SvgText>
         <SvgText x={width - 70} y={ground + 28} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
           at 5 cm
         </SvgText>
-        <SvgText x={width - 76} y={ground + 52} textAnchor="end" fontFamily={FONT.figure} fontSize={20} fill={theme.ember}>
+        <SvgText
+          x={width - 76}
+          y={ground + 52}
+          textAnchor="end"
+          fontFamily={FONT.figure}
+          fontSize={20}
+          fill={theme.ember}
+        >
           {p.t(p.soil30C)}
         </SvgText>
         <SvgText x={width - 70} y={ground + 52} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>

@@ -6,9 +6,20 @@ import { FONT, SIZE } from '../theme/tokens';
 
 export function Sentence({ parts, testID = 'sentence' }: { parts: readonly Segment[]; testID?: string }) {
   const theme = useTheme();
-  const colour = { plain: theme.ink, frost: theme.frost, ember: theme.ember, ochre: theme.ochre, pine: theme.pine };
+  const colour = {
+    plain: theme.ink,
+    frost: theme.frost,
+    ember: theme.ember,
+    ochre: theme.ochre,
+    pine: theme.pine,
+  };
   return (
-    <RNText role="heading" aria-level={1} testID={testID} style={{ fontFamily: FONT.figure, fontSize: SIZE.title, lineHeight: 35, color: theme.ink }}>
+    <RNText
+      role="heading"
+      aria-level={1}
+      testID={testID}
+      style={{ fontFamily: FONT.figure, fontSize: SIZE.title, lineHeight: 35, color: theme.ink }}
+    >
       {parts.map((p, i) => (
         <RNText key={i} style={{ color: colour[p.tone] }}>
           {p.text}

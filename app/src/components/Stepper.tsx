@@ -36,29 +36,51 @@ export function Stepper(p: StepperProps) {
   const big = p.bigStep;
   const name = (by: number) => `${p.label} ${by < 0 ? 'down' : 'up'} ${Math.abs(by)}`;
   const typed = keys === null ? NaN : Number(keys);
-  const valid = keys !== null && keys !== '' && keys !== '-' && Number.isFinite(typed) && typed >= min && typed <= max;
+  const valid =
+    keys !== null && keys !== '' && keys !== '-' && Number.isFinite(typed) && typed >= min && typed <= max;
   return (
     <View role="group" aria-label={p.label} testID={p.testID}>
       <View style={[styles.row, { borderColor: theme.quiet }]}>
-        {big ? <Step by={-big} label={name(-big)} onPress={() => move(-big)} text={`−${big}`} large={p.large} /> : null}
+        {big ? (
+          <Step by={-big} label={name(-big)} onPress={() => move(-big)} text={`−${big}`} large={p.large} />
+        ) : null}
         <Step by={-p.step} label={name(-p.step)} onPress={() => move(-p.step)} text="−" large={p.large} />
-        <Pressable role="button" aria-label={`${p.label}: ${shown} ${p.unit}. Type it`} onPress={() => setKeys(keys === null ? '' : null)} style={styles.value} testID={p.testID ? `${p.testID}-value` : undefined}>
+        <Pressable
+          role="button"
+          aria-label={`${p.label}: ${shown} ${p.unit}. Type it`}
+          onPress={() => setKeys(keys === null ? '' : null)}
+          style={styles.value}
+          testID={p.testID ? `${p.testID}-value` : undefined}
+        >
           <Text kind={p.large ? 'hero' : 'figure'}>
             {shown}
             <Text kind={p.large ? 'figure' : 'label'} tone="quiet">{` ${p.unit}`}</Text>
           </Text>
         </Pressable>
         <Step by={p.step} label={name(p.step)} onPress={() => move(p.step)} text="+" large={p.large} />
-        {big ? <Step by={big} label={name(big)} onPress={() => move(big)} text={`+${big}`} large={p.large} /> : null}
+        {big ? (
+          <Step by={big} label={name(big)} onPress={() => move(big)} text={`+${big}`} large={p.large} />
+        ) : null}
       </View>
       {keys !== null ? (
         <View role="group" aria-label={`Keypad for ${p.label}`} style={{ paddingTop: 8, gap: 8 }}>
-          <Text kind="figure" live>{keys === '' ? 'Type a number' : `${sign(keys)} ${p.unit}`}</Text>
+          <Text kind="figure" live>
+            {keys === '' ? 'Type a number' : `${sign(keys)} ${p.unit}`}
+          </Text>
           {['123', '456', '789', digits > 0 ? '.0⌫' : '0⌫'].map((line) => (
             <View key={line} style={styles.keys}>
               {[...line].map((k) => (
                 <View key={k} style={{ flex: 1 }}>
-                  <Button label={k} hint={k === '⌫' ? 'Delete' : k} wide onPress={() => setKeys(k === '⌫' ? keys.slice(0, -1) : k === '.' && keys.includes('.') ? keys : keys + k)} />
+                  <Button
+                    label={k}
+                    hint={k === '⌫' ? 'Delete' : k}
+                    wide
+                    onPress={() =>
+                      setKeys(
+                        k === '⌫' ? keys.slice(0, -1) : k === '.' && keys.includes('.') ? keys : keys + k,
+                      )
+                    }
+                  />
                 </View>
               ))}
             </View>
@@ -66,11 +88,25 @@ export function Stepper(p: StepperProps) {
           <View style={styles.keys}>
             {p.signed ? (
               <View style={{ flex: 1 }}>
-                <Button label="±" hint="Change the sign" wide onPress={() => setKeys(keys.startsWith('-') ? keys.slice(1) : `-${keys}`)} />
+                <Button
+                  label="±"
+                  hint="Change the sign"
+                  wide
+                  onPress={() => setKeys(keys.startsWith('-') ? keys.slice(1) : `-${keys}`)}
+                />
               </View>
             ) : null}
             <View style={{ flex: 2 }}>
-              <Button label={keys !== '' && keys !== '-' && !valid ? `${sign(String(min))} to ${max}` : 'Set'} kind="main" wide disabled={!valid} onPress={() => { p.onChange(clamp(typed)); setKeys(null); }} />
+              <Button
+                label={keys !== '' && keys !== '-' && !valid ? `${sign(String(min))} to ${max}` : 'Set'}
+                kind="main"
+                wide
+                disabled={!valid}
+                onPress={() => {
+                  p.onChange(clamp(typed));
+                  setKeys(null);
+                }}
+              />
             </View>
           </View>
         </View>
@@ -79,10 +115,28 @@ export function Stepper(p: StepperProps) {
   );
 }
 
-function Step({ label, onPress, text, large }: { by: number; label: string; onPress: () => void; text: string; large?: boolean }) {
+function Step({
+  label,
+  onPress,
+  text,
+  large,
+}: {
+  by: number;
+  label: string;
+  onPress: () => void;
+  text: string;
+  large?: boolean;
+}) {
   return (
-    <Pressable role="button" aria-label={label} onPress={onPress} style={({ pressed }) => [styles.step, large && { minHeight: 84 }, pressed && { opacity: 0.5 }]}>
-      <Text kind={text.length > 1 ? 'label' : 'figure'} tone="ember">{text}</Text>
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      style={({ pressed }) => [styles.step, large && { minHeight: 84 }, pressed && { opacity: 0.5 }]}
+    >
+      <Text kind={text.length > 1 ? 'label' : 'figure'} tone="ember">
+        {text}
+      </Text>
     </Pressable>
   );
 }

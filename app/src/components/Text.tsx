@@ -32,7 +32,16 @@ export function toneColour(theme: Palette, tone: Tone): string {
   return theme[tone];
 }
 
-export function Text({ kind = 'body', tone = 'ink', style, heading, children, numberOfLines, testID, live }: TextProps) {
+export function Text({
+  kind = 'body',
+  tone = 'ink',
+  style,
+  heading,
+  children,
+  numberOfLines,
+  testID,
+  live,
+}: TextProps) {
   const theme = useTheme();
   return (
     <RNText
@@ -65,7 +74,12 @@ export function PartTitle({ children, right }: { children: string; right?: React
       }}
     >
       {children}
-      {right ? <RNText style={{ letterSpacing: 0.3, textTransform: 'none' }}>{'  ·  '}{right}</RNText> : null}
+      {right ? (
+        <RNText style={{ letterSpacing: 0.3, textTransform: 'none' }}>
+          {'  ·  '}
+          {right}
+        </RNText>
+      ) : null}
     </RNText>
   );
 }

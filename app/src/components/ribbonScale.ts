@@ -20,7 +20,12 @@ export interface RibbonScale {
 }
 
 /** Temperatures that must be seen, in the unit shown; the domain is widened to whole fives. */
-export function ribbonScale(box: RibbonBox, fromMs: number, toMs: number, values: readonly number[]): RibbonScale {
+export function ribbonScale(
+  box: RibbonBox,
+  fromMs: number,
+  toMs: number,
+  values: readonly number[],
+): RibbonScale {
   const low = Math.floor((Math.min(...values, 0) - 1) / 5) * 5;
   const high = Math.ceil((Math.max(...values, 0) + 1) / 5) * 5;
   const { margin: m } = box;
@@ -45,9 +50,15 @@ export function ribbonScale(box: RibbonBox, fromMs: number, toMs: number, values
     band: (points) => {
       const shape = area<{ ms: number; low: number; high: number }>().curve(curve);
       if (box.way === 'down') {
-        shape.y((p) => time(p.ms)).x0((p) => temperature(p.low)).x1((p) => temperature(p.high));
+        shape
+          .y((p) => time(p.ms))
+          .x0((p) => temperature(p.low))
+          .x1((p) => temperature(p.high));
       } else {
-        shape.x((p) => time(p.ms)).y0((p) => temperature(p.low)).y1((p) => temperature(p.high));
+        shape
+          .x((p) => time(p.ms))
+          .y0((p) => temperature(p.low))
+          .y1((p) => temperature(p.high));
       }
       return shape([...points]) ?? '';
     },

@@ -32,7 +32,10 @@ function arcPath(cx: number, base: number, rx: number, ry: number, opening: numb
   return `${piece(cx, base, rx, ry, 0, centre - half)}${piece(cx, base, rx, ry, centre + half, Math.PI)}`;
 }
 
-export function stackArcs(layers: readonly { state: 'on' | 'off' | 'planned'; opening: number }[], box: Box): Arc[] {
+export function stackArcs(
+  layers: readonly { state: 'on' | 'off' | 'planned'; opening: number }[],
+  box: Box,
+): Arc[] {
   const cx = box.width / 2;
   const n = layers.length;
   const outer = { rx: cx - box.pad, ry: box.height - box.pad };
@@ -46,9 +49,14 @@ export function stackArcs(layers: readonly { state: 'on' | 'off' | 'planned'; op
 }
 
 /** The words of a stack, for those who hear it: "North house, open; Fleece 30, planned". */
-export function stackWords(layers: readonly { name: string; state: 'on' | 'off' | 'planned'; opening: number }[]): string {
+export function stackWords(
+  layers: readonly { name: string; state: 'on' | 'off' | 'planned'; opening: number }[],
+): string {
   if (layers.length === 0) return 'no cover';
   return layers
-    .map((l) => `${l.name}${l.state === 'planned' ? ', planned' : l.state === 'off' ? ', off' : l.opening > 0.01 ? ', open' : ''}`)
+    .map(
+      (l) =>
+        `${l.name}${l.state === 'planned' ? ', planned' : l.state === 'off' ? ', off' : l.opening > 0.01 ? ', open' : ''}`,
+    )
     .join('; ');
 }

@@ -11,7 +11,12 @@ type Draft = FarmRecord extends infer R ? (R extends { id: string } ? Omit<R, 'i
 export async function act(label: string, drafts: Draft[], atMs: number): Promise<void> {
   const records = drafts.map((d) => ({ ...d, id: newId() }) as FarmRecord);
   const done = record(records);
-  offerUndo(label, () => retract(records.map((r) => r.id), atMs));
+  offerUndo(label, () =>
+    retract(
+      records.map((r) => r.id),
+      atMs,
+    ),
+  );
   await done;
 }
 
@@ -22,12 +27,18 @@ export async function retract(ids: string[], atMs: number): Promise<void> {
 /** Marks a job done now; what it covers goes on, what it lifts comes off. */
 export async function finishJob(job: JobView, nowMs: number): Promise<void> {
   if (job.kind === 'close') {
-    await act(`${job.title}: done`, [{ kind: 'vent', atMs: nowMs, structureId: job.structureId, fraction: 0 }], nowMs);
+    await act(
+      `${job.title}: done`,
+      [{ kind: 'vent', atMs: nowMs, structureId: job.structureId, fraction: 0 }],
+      nowMs,
+    );
     return;
   }
   await act(
     `${job.title}: done`,
-    job.items.filter((i) => !i.done).map((i) => ({ kind: 'cover' as const, atMs: nowMs, bedId: i.bedId, coverId: i.coverId, on: i.on })),
+    job.items
+      .filter((i) => !i.done)
+      .map((i) => ({ kind: 'cover' as const, atMs: nowMs, bedId: i.bedId, coverId: i.coverId, on: i.on })),
     nowMs,
   );
 }
@@ -44,5 +55,16 @@ export async function decide(
   nowMs: number,
   label: string,
 ): Promise<void> {
-  await act(label, choices.map((c) => ({ kind: 'decision' as const, atMs: nowMs, night, bedId: c.bedId, key: c.key, verdict })), nowMs);
+  await act(
+    label,
+    choices.map((c) => ({
+      kind: 'decision' as const,
+      atMs: nowMs,
+      night,
+      bedId: c.bedId,
+      key: c.key,
+      verdict,
+    })),
+    nowMs,
+  );
 }

@@ -1,5 +1,15 @@
 /** The farm's units on screen: one object with what a screen needs to write a temperature, a length or a time. */
-import { clockText, dayText, differenceText, lengthText, massText, rangeText, temperatureFrom, temperatureIn, temperatureText } from '@fogata/core';
+import {
+  clockText,
+  dayText,
+  differenceText,
+  lengthText,
+  massText,
+  rangeText,
+  temperatureFrom,
+  temperatureIn,
+  temperatureText,
+} from '@fogata/core';
 import { useMemo } from 'react';
 import { useFarm } from './hooks';
 

@@ -14,7 +14,7 @@ import type {
   RibbonView,
 } from '@fogata/contract';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import useSWR, { mutate, type SWRConfiguration } from 'swr';
+import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';
 import { outbox } from './outbox';
 import { readStored, store } from './storage';
@@ -43,15 +43,28 @@ function useRead<T>(path: string | null, config: SWRConfiguration<T> = {}) {
 }
 
 const MINUTE = 60_000;
-const whileComputing = (d: { progress: { state: string } } | undefined) => (d?.progress.state === 'computing' ? 400 : MINUTE);
+
+/**
+ * How often a view with a plan in it is read: quickly while the night is being worked out. Taken from the cache at every
+ * render, so that the pace changes as soon as the answer does.
+ */
+function usePace(path: string | null): number {
+  const { cache } = useSWRConfig();
+  const held = path ? (cache.get(path)?.data as { progress?: { state: string } } | undefined) : undefined;
+  return held === undefined || held.progress?.state === 'computing' ? 400 : MINUTE;
+}
 
 export const useFarm = () => useRead<FarmView>('/api/farm', { refreshInterval: MINUTE });
-export const useNow = () => useRead<NowView>('/api/now', { refreshInterval: whileComputing });
-export const usePlace = (bedId: string | null) =>
-  useRead<PlaceView>(bedId ? `/api/places/${bedId}` : null, { refreshInterval: whileComputing });
-export const useRibbon = (bedId: string | null) => useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
+export const useNow = () => useRead<NowView>('/api/now', { refreshInterval: usePace('/api/now') });
+export const usePlace = (bedId: string | null) => {
+  const path = bedId ? `/api/places/${bedId}` : null;
+  return useRead<PlaceView>(path, { refreshInterval: usePace(path) });
+};
+export const useRibbon = (bedId: string | null) =>
+  useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
 export const useBeds = () => useRead<BedsView>('/api/beds');
-export const useLog = (kinds: string, offset: number) => useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
+export const useLog = (kinds: string, offset: number) =>
+  useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
 export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);
 export const useKit = () => useRead<KitView>('/api/kit');
 export const useCrops = () => useRead<CropRow[]>('/api/crops');
@@ -70,7 +83,11 @@ export async function record(records: FarmRecord[]): Promise<boolean> {
 }
 
 /** Any other change: needs the server; throws `Refused` or `NoServer` with a sentence. */
-export async function change<T>(path: string, method: 'POST' | 'PUT' | 'PATCH' | 'DELETE', body?: unknown): Promise<T> {
+export async function change<T>(
+  path: string,
+  method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+  body?: unknown,
+): Promise<T> {
   const result = await request<T>(path, method, body ?? {});
   await refresh();
   return result;
@@ -79,8 +96,16 @@ export async function change<T>(path: string, method: 'POST' | 'PUT' | 'PATCH' |
 export const patchFarm = (patch: FarmPatch) => change('/api/farm', 'PATCH', patch);
 
 export function useOutbox(): { count: number; refused: string | null } {
-  const count = useSyncExternalStore(outbox.subscribe, () => outbox.count, () => 0);
-  const refused = useSyncExternalStore(outbox.subscribe, () => outbox.refused, () => null);
+  const count = useSyncExternalStore(
+    outbox.subscribe,
+    () => outbox.count,
+    () => 0,
+  );
+  const refused = useSyncExternalStore(
+    outbox.subscribe,
+    () => outbox.refused,
+    () => null,
+  );
   return { count, refused };
 }
 

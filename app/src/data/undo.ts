@@ -35,5 +35,9 @@ function subscribe(listener: () => void): () => void {
 }
 
 export function useUndo(): Offer | null {
-  return useSyncExternalStore(subscribe, () => offer, () => null);
+  return useSyncExternalStore(
+    subscribe,
+    () => offer,
+    () => null,
+  );
 }

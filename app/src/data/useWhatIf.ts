@@ -7,12 +7,16 @@ type Remote = Comlink.Remote<{ tryStack: (r: TryRequest) => TryResult }>;
 let remote: Remote | null = null;
 
 function thread(): Remote {
-  remote ??= Comlink.wrap<{ tryStack: (r: TryRequest) => TryResult }>(new Worker(new URL('../worker/whatIf', import.meta.url)));
+  remote ??= Comlink.wrap<{ tryStack: (r: TryRequest) => TryResult }>(
+    new Worker(new URL('../worker/whatIf', import.meta.url)),
+  );
   return remote;
 }
 
 export function useWhatIf(request: TryRequest | null): { result: TryResult | null; failed: boolean } {
-  const key = request ? ['what-if', request.countFromMs, request.weather[0]?.airC, JSON.stringify(request.spec)] : null;
+  const key = request
+    ? ['what-if', request.countFromMs, request.weather[0]?.airC, JSON.stringify(request.spec)]
+    : null;
   const { data, error } = useSWR(key, () => thread().tryStack(request!), {
     keepPreviousData: true,
     revalidateOnFocus: false,

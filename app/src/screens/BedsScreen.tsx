@@ -24,7 +24,11 @@ export function BedsScreen() {
     return (
       <Page testID="beds">
         <TopLine />
-        {error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the beds" />}
+        {error ? (
+          <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+        ) : (
+          <Loading what="Opening the beds" />
+        )}
       </Page>
     );
   }
@@ -43,33 +47,63 @@ export function BedsScreen() {
       <Sentence parts={[{ text: opening, tone: 'plain' }]} />
       {data.structures.map(({ structure, beds: list, opening: open }) => (
         <View key={structure.id}>
-          <PartTitle right={`${KIND[structure.kind]}${structure.kind === 'open' ? '' : `, ${format.metres(structure.lengthM)} × ${format.metres(structure.widthM)}${open > 0 ? `, ${Math.round(open * 100)} % open` : ''}`}`}>{structure.name}</PartTitle>
+          <PartTitle
+            right={`${KIND[structure.kind]}${structure.kind === 'open' ? '' : `, ${format.metres(structure.lengthM)} × ${format.metres(structure.widthM)}${open > 0 ? `, ${Math.round(open * 100)} % open` : ''}`}`}
+          >
+            {structure.name}
+          </PartTitle>
           <View style={wide ? styles.grid : undefined}>
             {list.map(({ bed, stack, plantings }) => (
               <View key={bed.id} style={[styles.bed, wide && { width: drawn }]} testID="bed">
                 <View style={styles.head}>
-                  <Pressable role="link" aria-label={`Open ${bed.name}`} onPress={() => router.push(`/place/${bed.id}`)} style={styles.name}>
+                  <Pressable
+                    role="link"
+                    aria-label={`Open ${bed.name}`}
+                    onPress={() => router.push(`/place/${bed.id}`)}
+                    style={styles.name}
+                  >
                     <StackGlyph layers={stack} size={34} />
                     <Text kind="strong">{`${bed.name} ›`}</Text>
                   </Pressable>
-                  <Button kind="plain" label="Add planting" hint={`Add a planting in ${bed.name}`} onPress={() => router.push(`/planting/new?bed=${bed.id}`)} testID={`add-${bed.id}`} />
+                  <Button
+                    kind="plain"
+                    label="Add planting"
+                    hint={`Add a planting in ${bed.name}`}
+                    onPress={() => router.push(`/planting/new?bed=${bed.id}`)}
+                    testID={`add-${bed.id}`}
+                  />
                 </View>
                 <BedDrawing bed={bed} plantings={plantings} width={drawn} />
                 <View style={styles.row}>
                   {plantings.map((p) => (
-                    <Button key={p.planting.id} kind="plain" label={`${p.cropName}, ${p.daysSince} days ›`} hint={`Change ${p.cropName} in ${bed.name}`} onPress={() => router.push(`/planting/${p.planting.id}`)} />
+                    <Button
+                      key={p.planting.id}
+                      kind="plain"
+                      label={`${p.cropName}, ${p.daysSince} days ›`}
+                      hint={`Change ${p.cropName} in ${bed.name}`}
+                      onPress={() => router.push(`/planting/${p.planting.id}`)}
+                    />
                   ))}
                 </View>
               </View>
             ))}
           </View>
           <View style={styles.row}>
-            <Button kind="plain" label="Add a bed here" hint={`Add a bed in ${structure.name}`} onPress={() => router.push(`/setup/bed?structure=${structure.id}`)} />
+            <Button
+              kind="plain"
+              label="Add a bed here"
+              hint={`Add a bed in ${structure.name}`}
+              onPress={() => router.push(`/setup/bed?structure=${structure.id}`)}
+            />
           </View>
         </View>
       ))}
       <View style={[styles.row, { paddingTop: 20 }]}>
-        <Button label="Add a structure" onPress={() => router.push('/setup/structure')} testID="add-structure" />
+        <Button
+          label="Add a structure"
+          onPress={() => router.push('/setup/structure')}
+          testID="add-structure"
+        />
       </View>
     </Page>
   );

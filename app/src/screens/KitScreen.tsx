@@ -23,7 +23,11 @@ export function KitScreen() {
   const save = (cover: Cover, was: Cover) => {
     setProblem(null);
     change(`/api/covers/${cover.id}`, 'PUT', cover)
-      .then(() => offerUndo(`${cover.name}: ${cover.count} pieces`, () => change<void>(`/api/covers/${was.id}`, 'PUT', was)))
+      .then(() =>
+        offerUndo(`${cover.name}: ${cover.count} pieces`, () =>
+          change<void>(`/api/covers/${was.id}`, 'PUT', was),
+        ),
+      )
       .catch((e: Error) => setProblem(e.message));
   };
   const pieces = (data?.covers ?? []).reduce((s, c) => s + c.count, 0);
@@ -31,10 +35,24 @@ export function KitScreen() {
   return (
     <Page testID="kit">
       <TopLine />
-      {!data ? error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the store" /> : null}
+      {!data ? (
+        error ? (
+          <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+        ) : (
+          <Loading what="Opening the store" />
+        )
+      ) : null}
       {data ? (
         <Sentence
-          parts={[{ text: pieces === 0 ? 'No cover in store yet. Without one the plan can only say how cold it will get.' : `${countWord(pieces).replace(/^./, (c) => c.toUpperCase())} pieces in all, ${out === 0 ? 'none' : countWord(out)} of them out.`, tone: 'plain' }]}
+          parts={[
+            {
+              text:
+                pieces === 0
+                  ? 'No cover in store yet. Without one the plan can only say how cold it will get.'
+                  : `${countWord(pieces).replace(/^./, (c) => c.toUpperCase())} pieces in all, ${out === 0 ? 'none' : countWord(out)} of them out.`,
+              tone: 'plain',
+            },
+          ]}
         />
       ) : null}
       <PartTitle>Covers</PartTitle>
@@ -46,18 +64,48 @@ export function KitScreen() {
             <Row first={n === 0}>
               <View style={{ flex: 1 }}>
                 <Text kind="strong">{c.name}</Text>
-                <Text kind="small" tone="quiet">{`${materialName}, ${format.metres(c.lengthM)} × ${format.metres(c.widthM)}, ${USE[c.use]}, ${c.minutes} min a piece`}</Text>
+                <Text
+                  kind="small"
+                  tone="quiet"
+                >{`${materialName}, ${format.metres(c.lengthM)} × ${format.metres(c.widthM)}, ${USE[c.use]}, ${c.minutes} min a piece`}</Text>
                 {beds.length > 0 ? <Text kind="small" tone="ember">{`on ${beds.join(', ')}`}</Text> : null}
               </View>
               <Text kind="figure">{`${c.count - inUse} of ${c.count}`}</Text>
-              <Button kind="plain" label={open === c.id ? 'Close' : 'Count'} hint={`Count ${c.name}`} onPress={() => setOpen(open === c.id ? null : c.id)} />
+              <Button
+                kind="plain"
+                label={open === c.id ? 'Close' : 'Count'}
+                hint={`Count ${c.name}`}
+                onPress={() => setOpen(open === c.id ? null : c.id)}
+              />
             </Row>
             {open === c.id ? (
               <View style={{ gap: 8, paddingVertical: 10 }}>
-                <Text kind="label" tone="quiet">Pieces in all</Text>
-                <Stepper label={`Pieces of ${c.name}`} value={c.count} onChange={(v) => save({ ...cover, count: v }, cover)} step={1} digits={0} unit="pieces" min={0} max={999} />
-                <Text kind="label" tone="quiet">Minutes to fetch and lay one</Text>
-                <Stepper label={`Minutes for ${c.name}`} value={c.minutes} onChange={(v) => save({ ...cover, minutes: v }, cover)} step={1} digits={0} unit="min" min={0} max={240} />
+                <Text kind="label" tone="quiet">
+                  Pieces in all
+                </Text>
+                <Stepper
+                  label={`Pieces of ${c.name}`}
+                  value={c.count}
+                  onChange={(v) => save({ ...cover, count: v }, cover)}
+                  step={1}
+                  digits={0}
+                  unit="pieces"
+                  min={0}
+                  max={999}
+                />
+                <Text kind="label" tone="quiet">
+                  Minutes to fetch and lay one
+                </Text>
+                <Stepper
+                  label={`Minutes for ${c.name}`}
+                  value={c.minutes}
+                  onChange={(v) => save({ ...cover, minutes: v }, cover)}
+                  step={1}
+                  digits={0}
+                  unit="min"
+                  min={0}
+                  max={240}
+                />
               </View>
             ) : null}
           </View>

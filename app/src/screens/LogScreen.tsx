@@ -35,8 +35,22 @@ function QuickNote({ nowMs }: { nowMs: number }) {
   };
   return (
     <View style={{ gap: 8, paddingTop: 12 }}>
-      <NoteField label="Note something" value={text} onChange={put} lines={2} placeholder="what you saw, where" testID="note-text" />
-      <Button wide kind="main" label="Keep the note" disabled={text.trim() === ''} onPress={add} testID="note-keep" />
+      <NoteField
+        label="Note something"
+        value={text}
+        onChange={put}
+        lines={2}
+        placeholder="what you saw, where"
+        testID="note-text"
+      />
+      <Button
+        wide
+        kind="main"
+        label="Keep the note"
+        disabled={text.trim() === ''}
+        onPress={add}
+        testID="note-keep"
+      />
     </View>
   );
 }
@@ -57,26 +71,77 @@ export function LogScreen() {
   return (
     <Page testID="log">
       <TopLine />
-      {report ? <Sentence parts={report.spots.some((s) => s.measuredMinC !== null) ? report.sentence : [{ text: 'What happened, newest first.', tone: 'plain' }]} /> : null}
+      {report ? (
+        <Sentence
+          parts={
+            report.spots.some((s) => s.measuredMinC !== null)
+              ? report.sentence
+              : [{ text: 'What happened, newest first.', tone: 'plain' }]
+          }
+        />
+      ) : null}
       <View style={styles.row}>
-        {farm ? <Button label="Said and measured" onPress={() => router.push(`/night/${farm.clock.window.night}`)} testID="open-night" /> : null}
+        {farm ? (
+          <Button
+            label="Said and measured"
+            onPress={() => router.push(`/night/${farm.clock.window.night}`)}
+            testID="open-night"
+          />
+        ) : null}
       </View>
       <QuickNote nowMs={nowMs} />
       <PartTitle>What happened</PartTitle>
-      <Choice label="Show" options={FILTERS} value={kinds} onChange={(k) => { setKinds(k); setOffset(0); }} />
-      {!data ? error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the log" /> : null}
-      {data && data.entries.length === 0 ? <Text tone="quiet" style={{ paddingVertical: 16 }}>Nothing of this kind yet. What you tick, read, score and cut appears here by itself.</Text> : null}
+      <Choice
+        label="Show"
+        options={FILTERS}
+        value={kinds}
+        onChange={(k) => {
+          setKinds(k);
+          setOffset(0);
+        }}
+      />
+      {!data ? (
+        error ? (
+          <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+        ) : (
+          <Loading what="Opening the log" />
+        )
+      ) : null}
+      {data && data.entries.length === 0 ? (
+        <Text tone="quiet" style={{ paddingVertical: 16 }}>
+          Nothing of this kind yet. What you tick, read, score and cut appears here by itself.
+        </Text>
+      ) : null}
       {[...days].map(([day, entries]) => (
         <View key={day}>
           <PartTitle>{day}</PartTitle>
           {entries.map((e, n) => (
             <Row key={e.record.id} first={n === 0}>
-              <Text kind="figure" tone="quiet" style={{ width: 62 }}>{format.time(e.record.atMs)}</Text>
+              <Text kind="figure" tone="quiet" style={{ width: 62 }}>
+                {format.time(e.record.atMs)}
+              </Text>
               <View style={{ flex: 1 }} testID="log-entry">
-                <Text kind="strong" tone={e.retracted ? 'quiet' : 'ink'} style={e.retracted ? { textDecorationLine: 'line-through' } : undefined}>{e.title}</Text>
-                {e.retracted || e.detail ? <Text kind="small" tone="quiet">{e.retracted ? 'taken back' : e.detail}</Text> : null}
+                <Text
+                  kind="strong"
+                  tone={e.retracted ? 'quiet' : 'ink'}
+                  style={e.retracted ? { textDecorationLine: 'line-through' } : undefined}
+                >
+                  {e.title}
+                </Text>
+                {e.retracted || e.detail ? (
+                  <Text kind="small" tone="quiet">
+                    {e.retracted ? 'taken back' : e.detail}
+                  </Text>
+                ) : null}
               </View>
-              {e.retracted ? null : <Button kind="plain" label="Take back" hint={`Take back: ${e.title}`} onPress={() => void retract([e.record.id], nowMs)} />}
+              {e.retracted ? null : (
+                <Button
+                  kind="plain"
+                  label="Take back"
+                  hint={`Take back: ${e.title}`}
+                  onPress={() => void retract([e.record.id], nowMs)}
+                />
+              )}
             </Row>
           ))}
         </View>

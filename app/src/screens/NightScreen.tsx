@@ -30,14 +30,24 @@ export function NightScreen({ night }: { night: string }) {
             <Row key={s.spot} first={n === 0}>
               <View style={{ flex: 1 }}>
                 <Text kind="strong">{s.name}</Text>
-                <Text kind="small" tone="quiet">{s.words}</Text>
-                {s.predictedC ? <Text kind="small" tone="quiet">{`Said ${format.t(s.predictedC.mid)} (${format.range(s.predictedC.low, s.predictedC.high)}).`}</Text> : null}
+                <Text kind="small" tone="quiet">
+                  {s.words}
+                </Text>
+                {s.predictedC ? (
+                  <Text
+                    kind="small"
+                    tone="quiet"
+                  >{`Said ${format.t(s.predictedC.mid)} (${format.range(s.predictedC.low, s.predictedC.high)}).`}</Text>
+                ) : null}
               </View>
-              <Text kind="figure" tone={(s.measuredMinC ?? 1) < 0 ? 'frost' : 'ink'}>{s.measuredMinC === null ? '–' : format.t(s.measuredMinC)}</Text>
+              <Text kind="figure" tone={(s.measuredMinC ?? 1) < 0 ? 'frost' : 'ink'}>
+                {s.measuredMinC === null ? '–' : format.t(s.measuredMinC)}
+              </Text>
             </Row>
           ))}
           <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-            The weather’s part is what the model gives for the weather as it came, less what was said. The model’s part is what is left: film, joints, soil and spot that differ from the book.
+            The weather’s part is what the model gives for the weather as it came, less what was said. The
+            model’s part is what is left: film, joints, soil and spot that differ from the book.
           </Text>
         </>
       ) : error ? (

@@ -24,8 +24,17 @@ function Opening({ view }: { view: NowView }) {
   return (
     <View style={{ gap: 6 }}>
       <Sentence parts={view.sentence} />
-      {view.evidence ? <Text tone="quiet" testID="evidence">{view.evidence}</Text> : null}
-      {view.night ? <Text kind="small" tone="quiet">{`From the ${view.night.source} of ${format.time(view.night.issuedMs)}.`}</Text> : null}
+      {view.evidence ? (
+        <Text tone="quiet" testID="evidence">
+          {view.evidence}
+        </Text>
+      ) : null}
+      {view.night ? (
+        <Text
+          kind="small"
+          tone="quiet"
+        >{`From the ${view.night.source} of ${format.time(view.night.issuedMs)}.`}</Text>
+      ) : null}
       <Progress progress={view.progress} />
     </View>
   );
@@ -37,15 +46,33 @@ function Jobs({ view }: { view: NowView }) {
   const done = view.jobs.filter((j) => j.done).length;
   return (
     <View testID="jobs">
-      <PartTitle right={`${done} of ${view.jobs.length} done`}>{view.clock.phase === 'morning' ? 'Then lift' : 'Before dark'}</PartTitle>
+      <PartTitle right={`${done} of ${view.jobs.length} done`}>
+        {view.clock.phase === 'morning' ? 'Then lift' : 'Before dark'}
+      </PartTitle>
       {view.jobs.map((job, i) => (
-        <JobRow key={job.key} job={job} places={view.places} nowMs={view.clock.nowMs} night={view.clock.window.night} format={format} first={i === 0} />
+        <JobRow
+          key={job.key}
+          job={job}
+          places={view.places}
+          nowMs={view.clock.nowMs}
+          night={view.clock.window.night}
+          format={format}
+          first={i === 0}
+        />
       ))}
     </View>
   );
 }
 
-function Places({ view, chosen, onChoose }: { view: NowView; chosen: string | null; onChoose: (id: string) => void }) {
+function Places({
+  view,
+  chosen,
+  onChoose,
+}: {
+  view: NowView;
+  chosen: string | null;
+  onChoose: (id: string) => void;
+}) {
   const format = useFormat();
   const [all, setAll] = useState(false);
   if (view.places.length === 0) return null;
@@ -54,9 +81,22 @@ function Places({ view, chosen, onChoose }: { view: NowView; chosen: string | nu
     <View testID="places">
       <PartTitle right="lowest leaf, as planned">Closest to harm</PartTitle>
       {shown.map((p, i) => (
-        <PlaceLine key={p.bedId} place={p} format={format} first={i === 0} chosen={p.bedId === chosen} onPress={() => onChoose(p.bedId)} />
+        <PlaceLine
+          key={p.bedId}
+          place={p}
+          format={format}
+          first={i === 0}
+          chosen={p.bedId === chosen}
+          onPress={() => onChoose(p.bedId)}
+        />
       ))}
-      {view.places.length > shown.length ? <Button kind="plain" label={`${view.places.length - shown.length} more places`} onPress={() => setAll(true)} /> : null}
+      {view.places.length > shown.length ? (
+        <Button
+          kind="plain"
+          label={`${view.places.length - shown.length} more places`}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
     </View>
   );
 }
@@ -69,7 +109,9 @@ function Remains({ view }: { view: NowView }) {
         <>
           <PartTitle>At risk all the same</PartTitle>
           {view.atRisk.map((line) => (
-            <Text key={line} style={{ paddingVertical: 4 }}>{line}</Text>
+            <Text key={line} style={{ paddingVertical: 4 }}>
+              {line}
+            </Text>
           ))}
         </>
       ) : null}
@@ -84,7 +126,10 @@ function Remains({ view }: { view: NowView }) {
 function Empty() {
   return (
     <View style={{ gap: 12, paddingTop: 16 }} testID="empty-farm">
-      <Text>Fogata needs three things before it can work out a night: where the farm is, what stands on it, and what covers you own.</Text>
+      <Text>
+        Fogata needs three things before it can work out a night: where the farm is, what stands on it, and
+        what covers you own.
+      </Text>
       <Button wide kind="main" label="Set the place and units" onPress={() => router.push('/settings')} />
       <Button wide label="Add a structure" onPress={() => router.push('/setup/structure')} />
       <Button wide label="See your beds" onPress={() => router.push('/beds')} />
@@ -105,7 +150,11 @@ export function NowScreen() {
     return (
       <Page testID="now">
         <TopLine />
-        {error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the farm" />}
+        {error ? (
+          <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+        ) : (
+          <Loading what="Opening the farm" />
+        )}
       </Page>
     );
   }
@@ -114,14 +163,24 @@ export function NowScreen() {
       <TopLine />
       <Opening view={data} />
       {data.progress.state === 'empty' ? <Empty /> : null}
-      {data.clock.phase === 'morning' ? <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} /> : null}
+      {data.clock.phase === 'morning' ? (
+        <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} />
+      ) : null}
       <Jobs view={data} />
       {data.clock.phase === 'morning' ? (
         <View style={{ paddingTop: 16 }}>
-          <Button label="Said and measured, last night" onPress={() => router.push(`/night/${data.clock.window.night}`)} testID="open-night" />
+          <Button
+            label="Said and measured, last night"
+            onPress={() => router.push(`/night/${data.clock.window.night}`)}
+            testID="open-night"
+          />
         </View>
       ) : null}
-      <Places view={data} chosen={wide ? chosen : null} onChoose={(id) => (wide ? setPicked(id) : router.push(`/place/${id}`))} />
+      <Places
+        view={data}
+        chosen={wide ? chosen : null}
+        onChoose={(id) => (wide ? setPicked(id) : router.push(`/place/${id}`))}
+      />
       <Remains view={data} />
     </>
   );
@@ -132,7 +191,14 @@ export function NowScreen() {
         {data.ribbon ? (
           <>
             <PartTitle>{`The night in ${data.ribbon.name}`}</PartTitle>
-            <Ribbon view={data.ribbon} width={Math.min(width, 640) - 36} height={470} way="down" format={format} nowMs={data.clock.nowMs} />
+            <Ribbon
+              view={data.ribbon}
+              width={Math.min(width, 640) - 36}
+              height={470}
+              way="down"
+              format={format}
+              nowMs={data.clock.nowMs}
+            />
           </>
         ) : null}
         <DemoClock />
@@ -146,7 +212,12 @@ export function NowScreen() {
   const ribbon = picked && otherRibbon?.bedId === picked ? otherRibbon : data.ribbon;
   return (
     <View style={styles.panes} testID="now">
-      <ScrollView style={{ width: first, flexGrow: 0 }} contentContainerStyle={styles.pane} tabIndex={0} aria-label="Jobs and places">
+      <ScrollView
+        style={{ width: first, flexGrow: 0 }}
+        contentContainerStyle={styles.pane}
+        tabIndex={0}
+        aria-label="Jobs and places"
+      >
         {left}
         <DemoClock />
       </ScrollView>
@@ -154,12 +225,27 @@ export function NowScreen() {
         {ribbon ? (
           <>
             <PartTitle>{`${ribbon.name}, hour by hour`}</PartTitle>
-            <Ribbon view={ribbon} width={middle - 32} height={Math.max(320, Math.min(560, height - 140))} way="across" format={format} nowMs={data.clock.nowMs} />
-            <Text kind="small" tone="quiet">Grey: outside, eight forecasts in ten. Green: the leaf. Dotted: soil. Hatched: where the crop is harmed.</Text>
+            <Ribbon
+              view={ribbon}
+              width={middle - 32}
+              height={Math.max(320, Math.min(560, height - 140))}
+              way="across"
+              format={format}
+              nowMs={data.clock.nowMs}
+            />
+            <Text kind="small" tone="quiet">
+              Grey: outside, eight forecasts in ten. Green: the leaf. Dotted: soil. Hatched: where the crop is
+              harmed.
+            </Text>
           </>
         ) : null}
       </View>
-      <ScrollView style={{ width: third, flexGrow: 0 }} contentContainerStyle={styles.pane} tabIndex={0} aria-label="The chosen place">
+      <ScrollView
+        style={{ width: third, flexGrow: 0 }}
+        contentContainerStyle={styles.pane}
+        tabIndex={0}
+        aria-label="The chosen place"
+      >
         {chosen ? <PlacePanel bedId={chosen} width={third} key={chosen} ribbon={false} /> : null}
       </ScrollView>
     </View>

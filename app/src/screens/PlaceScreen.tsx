@@ -30,13 +30,26 @@ function specFor(w: WhatIf, s: Switches): BedSpec {
     ...w.base,
     stack: w.layers
       .filter((l) => s.on[l.id] ?? l.on)
-      .map((l) => (l.id === 'structure' && s.opening > 0 ? { ...l.spec, open: [{ from: w.weather[0]!.time, fraction: s.opening }] } : l.spec)),
+      .map((l) =>
+        l.id === 'structure' && s.opening > 0
+          ? { ...l.spec, open: [{ from: w.weather[0]!.time, fraction: s.opening }] }
+          : l.spec,
+      ),
   };
 }
 
 function useTried(w: WhatIf | null, s: Switches) {
   const request = useMemo<TryRequest | null>(
-    () => (w ? { site: w.site, weather: w.weather, initial: w.initial, spec: specFor(w, s), countFromMs: w.countFromMs } : null),
+    () =>
+      w
+        ? {
+            site: w.site,
+            weather: w.weather,
+            initial: w.initial,
+            spec: specFor(w, s),
+            countFromMs: w.countFromMs,
+          }
+        : null,
     [w, s],
   );
   return useWhatIf(request);
@@ -50,17 +63,40 @@ function useWorth(w: WhatIf, s: Switches, id: string): number | null {
   return withIt && without ? withIt.minLeafC - without.minLeafC : null;
 }
 
-function LayerSwitch({ w, s, layer, onChange, format, first }: { w: WhatIf; s: Switches; layer: WhatIf['layers'][number]; onChange: (on: boolean) => void; format: Format; first: boolean }) {
+function LayerSwitch({
+  w,
+  s,
+  layer,
+  onChange,
+  format,
+  first,
+}: {
+  w: WhatIf;
+  s: Switches;
+  layer: WhatIf['layers'][number];
+  onChange: (on: boolean) => void;
+  format: Format;
+  first: boolean;
+}) {
   const on = s.on[layer.id] ?? layer.on;
   const worth = useWorth(w, s, layer.id);
   return (
     <Row first={first}>
       <View style={{ flex: 1 }}>
         <Text kind="strong">{layer.name}</Text>
-        <Text kind="small" tone="quiet">{[layer.note, layer.stock].filter(Boolean).join(' · ')}</Text>
+        <Text kind="small" tone="quiet">
+          {[layer.note, layer.stock].filter(Boolean).join(' · ')}
+        </Text>
       </View>
-      <Text kind="figure" tone={on ? 'ink' : 'quiet'}>{worth === null ? '' : format.diff(worth)}</Text>
-      <Toggle on={on} onChange={onChange} label={`${layer.name} ${on ? 'on' : 'off'}`} testID={`layer-${layer.id}`} />
+      <Text kind="figure" tone={on ? 'ink' : 'quiet'}>
+        {worth === null ? '' : format.diff(worth)}
+      </Text>
+      <Toggle
+        on={on}
+        onChange={onChange}
+        label={`${layer.name} ${on ? 'on' : 'off'}`}
+        testID={`layer-${layer.id}`}
+      />
     </Row>
   );
 }
@@ -72,22 +108,45 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
   const [hour, setHour] = useState<number | null>(null);
   const { result, failed } = useTried(w, s);
   const touched = Object.keys(s.on).length > 0 || s.opening !== w.opening;
-  if (failed) return <Problem>The covers cannot be tried in this browser. The plan and the options below still hold.</Problem>;
+  if (failed)
+    return (
+      <Problem>
+        The covers cannot be tried in this browser. The plan and the options below still hold.
+      </Problem>
+    );
   if (!result) return <Loading what="Trying the covers" />;
   const i = hour ?? result.minIndex;
   const shown = w.layers.filter((l) => s.on[l.id] ?? l.on);
   const harm = Math.max(...view.plantings.map((p) => p.harmC), -99);
   const sky = w.weather[i]!;
-  const layerName = (id: string, name: string) => (id === 'structure' ? (view.structure.kind === 'house' ? 'in the house' : view.structure.kind === 'frame' ? 'in the frame' : 'in the tunnel') : `under ${name.toLowerCase()}`);
-  const chosenKey = w.layers.filter((l) => l.id !== 'structure' && (s.on[l.id] ?? l.on)).map((l) => l.id.replace('#2', ''));
+  const layerName = (id: string, name: string) =>
+    id === 'structure'
+      ? view.structure.kind === 'house'
+        ? 'in the house'
+        : view.structure.kind === 'frame'
+          ? 'in the frame'
+          : 'in the tunnel'
+      : `under ${name.toLowerCase()}`;
+  const chosenKey = w.layers
+    .filter((l) => l.id !== 'structure' && (s.on[l.id] ?? l.on))
+    .map((l) => l.id.replace('#2', ''));
   const drawn = w.layers.filter((l) => l.drawn || l.id in s.on);
   return (
     <View>
       <View style={styles.hour}>
-        <Text kind="label" tone="quiet" live testID="section-hour">{`${hour === null ? 'coldest hour, ' : ''}${format.time(result.timesMs[i]!)}`}</Text>
+        <Text
+          kind="label"
+          tone="quiet"
+          live
+          testID="section-hour"
+        >{`${hour === null ? 'coldest hour, ' : ''}${format.time(result.timesMs[i]!)}`}</Text>
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <Button label="‹" hint="An hour earlier" onPress={() => setHour(Math.max(0, i - 1))} />
-          <Button label="›" hint="An hour later" onPress={() => setHour(Math.min(result.timesMs.length - 1, i + 1))} />
+          <Button
+            label="›"
+            hint="An hour later"
+            onPress={() => setHour(Math.min(result.timesMs.length - 1, i + 1))}
+          />
         </View>
       </View>
       <Section
@@ -95,7 +154,12 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
         layers={drawn.map((l) => {
           const on = s.on[l.id] ?? l.on;
           const index = shown.indexOf(l);
-          return { name: layerName(l.id, l.name), on, opening: l.id === 'structure' ? s.opening : 0, airC: on && index >= 0 ? (result.layersC[index]?.[i] ?? null) : null };
+          return {
+            name: layerName(l.id, l.name),
+            on,
+            opening: l.id === 'structure' ? s.opening : 0,
+            airC: on && index >= 0 ? (result.layersC[index]?.[i] ?? null) : null,
+          };
         })}
         outsideC={result.outsideC[i]!}
         skyC={result.skyC[i]!}
@@ -115,12 +179,31 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
         </Text>
       </View>
       {w.layers.map((l, n) => (
-        <LayerSwitch key={l.id} w={w} s={s} layer={l} format={format} first={n === 0} onChange={(on) => setS({ ...s, on: { ...s.on, [l.id]: on } })} />
+        <LayerSwitch
+          key={l.id}
+          w={w}
+          s={s}
+          layer={l}
+          format={format}
+          first={n === 0}
+          onChange={(on) => setS({ ...s, on: { ...s.on, [l.id]: on } })}
+        />
       ))}
       {w.layers.some((l) => l.ventable && (s.on[l.id] ?? l.on)) ? (
         <View style={{ paddingTop: 10, gap: 6 }}>
           <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open`}</Text>
-          <Stepper label="Opening" value={Math.round(s.opening * 100)} onChange={(v) => setS({ ...s, opening: v / 100 })} step={5} bigStep={25} digits={0} unit="%" min={0} max={100} testID="opening" />
+          <Stepper
+            label="Opening"
+            value={Math.round(s.opening * 100)}
+            onChange={(v) => setS({ ...s, opening: v / 100 })}
+            step={5}
+            bigStep={25}
+            digits={0}
+            unit="%"
+            min={0}
+            max={100}
+            testID="opening"
+          />
         </View>
       ) : null}
       {touched ? (
@@ -129,20 +212,52 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
             kind="main"
             label={chosenKey.length === 0 ? 'Plan nothing on it' : 'Plan this for tonight'}
             testID="plan-this"
-            onPress={() => void decide('changed', [{ bedId: view.bed.id, key: chosenKey.length === 0 ? BARE : chosenKey.join('+') }], view.clock.window.night, view.clock.nowMs, `${view.bed.name}: plan changed`)}
+            onPress={() =>
+              void decide(
+                'changed',
+                [{ bedId: view.bed.id, key: chosenKey.length === 0 ? BARE : chosenKey.join('+') }],
+                view.clock.window.night,
+                view.clock.nowMs,
+                `${view.bed.name}: plan changed`,
+              )
+            }
           />
           {s.opening !== view.opening ? (
             <Button
-              label={s.opening === 0 ? `${view.structure.name} is now shut` : `${view.structure.name} is now ${Math.round(s.opening * 100)} % open`}
-              onPress={() => void act(`${view.structure.name}: ${Math.round(s.opening * 100)} % open`, [{ kind: 'vent', atMs: view.clock.nowMs, structureId: view.structure.id, fraction: s.opening }], view.clock.nowMs)}
+              label={
+                s.opening === 0
+                  ? `${view.structure.name} is now shut`
+                  : `${view.structure.name} is now ${Math.round(s.opening * 100)} % open`
+              }
+              onPress={() =>
+                void act(
+                  `${view.structure.name}: ${Math.round(s.opening * 100)} % open`,
+                  [
+                    {
+                      kind: 'vent',
+                      atMs: view.clock.nowMs,
+                      structureId: view.structure.id,
+                      fraction: s.opening,
+                    },
+                  ],
+                  view.clock.nowMs,
+                )
+              }
             />
           ) : null}
-          <Button kind="plain" label="Back to how it is" onPress={() => setS({ on: {}, opening: w.opening })} testID="reset-switches" />
+          <Button
+            kind="plain"
+            label="Back to how it is"
+            onPress={() => setS({ on: {}, opening: w.opening })}
+            testID="reset-switches"
+          />
         </View>
       ) : null}
       {ribbon && view.ribbon ? (
         <>
-          <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>The night, hour by hour</PartTitle>
+          <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>
+            The night, hour by hour
+          </PartTitle>
           <Ribbon
             view={view.ribbon}
             width={width}
@@ -150,7 +265,18 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
             way="down"
             format={format}
             nowMs={view.clock.nowMs}
-            tried={touched ? { leafC: result.leafC, layers: shown.map((l, n) => ({ name: layerName(l.id, l.name), airC: result.layersC[n]! })), soilC: result.soil5C } : null}
+            tried={
+              touched
+                ? {
+                    leafC: result.leafC,
+                    layers: shown.map((l, n) => ({
+                      name: layerName(l.id, l.name),
+                      airC: result.layersC[n]!,
+                    })),
+                    soilC: result.soil5C,
+                  }
+                : null
+            }
           />
         </>
       ) : null}
@@ -169,20 +295,53 @@ function Options({ view }: { view: PlaceView }) {
           <View style={{ flex: 1 }}>
             <Text kind="strong">{o.names.length === 0 ? 'Nothing on it' : o.names.join(' over ')}</Text>
             <Text kind="small" tone="quiet">
-              {[o.chosen ? '● the plan' : null, o.current ? 'as it is' : null, `about ${format.currency}${Math.round(o.loss)} at risk`, o.minutes > 0 ? `${Math.round(o.minutes)} min` : null].filter(Boolean).join(' · ')}
+              {[
+                o.chosen ? '● the plan' : null,
+                o.current ? 'as it is' : null,
+                `about ${format.currency}${Math.round(o.loss)} at risk`,
+                o.minutes > 0 ? `${Math.round(o.minutes)} min` : null,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
             </Text>
           </View>
           <View style={{ alignItems: 'flex-end' }}>
             <Text kind="figure">{format.t(o.leafC.mid)}</Text>
-            <Text kind="small" tone="quiet">{format.range(o.leafC.low, o.leafC.high)}</Text>
+            <Text kind="small" tone="quiet">
+              {format.range(o.leafC.low, o.leafC.high)}
+            </Text>
           </View>
           {o.chosen ? null : (
-            <Button label="Use" hint={`Use ${o.names.join(' over ') || 'nothing'} on ${view.bed.name}`} onPress={() => void decide('changed', [{ bedId: view.bed.id, key: o.key }], view.clock.window.night, view.clock.nowMs, `${view.bed.name}: plan changed`)} />
+            <Button
+              label="Use"
+              hint={`Use ${o.names.join(' over ') || 'nothing'} on ${view.bed.name}`}
+              onPress={() =>
+                void decide(
+                  'changed',
+                  [{ bedId: view.bed.id, key: o.key }],
+                  view.clock.window.night,
+                  view.clock.nowMs,
+                  `${view.bed.name}: plan changed`,
+                )
+              }
+            />
           )}
         </Row>
       ))}
       <View style={{ paddingTop: 8 }}>
-        <Button kind="plain" label="Leave this bed to the plan" onPress={() => void decide('withdrawn', [{ bedId: view.bed.id, key: null }], view.clock.window.night, view.clock.nowMs, `${view.bed.name}: back to the plan`)} />
+        <Button
+          kind="plain"
+          label="Leave this bed to the plan"
+          onPress={() =>
+            void decide(
+              'withdrawn',
+              [{ bedId: view.bed.id, key: null }],
+              view.clock.window.night,
+              view.clock.nowMs,
+              `${view.bed.name}: back to the plan`,
+            )
+          }
+        />
       </View>
     </View>
   );
@@ -200,7 +359,13 @@ function OnNow({ view }: { view: PlaceView }) {
           <Button
             label={on ? 'Took it off' : 'Put it on'}
             hint={`${cover.name}: ${on ? 'took it off' : 'put it on'}`}
-            onPress={() => void act(`${cover.name} ${on ? 'off' : 'on'} ${view.bed.name}`, [{ kind: 'cover', atMs: nowMs, bedId: view.bed.id, coverId: cover.id, on: !on }], nowMs)}
+            onPress={() =>
+              void act(
+                `${cover.name} ${on ? 'off' : 'on'} ${view.bed.name}`,
+                [{ kind: 'cover', atMs: nowMs, bedId: view.bed.id, coverId: cover.id, on: !on }],
+                nowMs,
+              )
+            }
           />
         </Row>
       ))}
@@ -209,18 +374,37 @@ function OnNow({ view }: { view: PlaceView }) {
 }
 
 /** The place without its frame: a screen on the phone, the right pane when wide. */
-export function PlacePanel({ bedId, width, ribbon = true }: { bedId: string; width: number; ribbon?: boolean }) {
+export function PlacePanel({
+  bedId,
+  width,
+  ribbon = true,
+}: {
+  bedId: string;
+  width: number;
+  ribbon?: boolean;
+}) {
   const { data: view, error } = usePlace(bedId);
   const format = useFormat();
   const inner = width - 36;
-  if (!view || view.bed.id !== bedId) return error ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : <Loading what="Opening the place" />;
+  if (!view || view.bed.id !== bedId)
+    return error ? (
+      <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+    ) : (
+      <Loading what="Opening the place" />
+    );
   const leaf = view.ribbon?.min;
-  const closest = [...view.plantings].filter((p) => p.leafC).sort((a, b) => a.leafC!.mid - a.harmC - (b.leafC!.mid - b.harmC))[0];
+  const closest = [...view.plantings]
+    .filter((p) => p.leafC)
+    .sort((a, b) => a.leafC!.mid - a.harmC - (b.leafC!.mid - b.harmC))[0];
   return (
     <View>
       <Text kind="title" heading={1} testID="place-title">
         {`${view.bed.name}${leaf ? ' · leaf ' : ''}`}
-        {leaf ? <Text kind="title" tone={leaf.leafC < 0 ? 'frost' : 'pine'}>{format.t(leaf.leafC)}</Text> : null}
+        {leaf ? (
+          <Text kind="title" tone={leaf.leafC < 0 ? 'frost' : 'pine'}>
+            {format.t(leaf.leafC)}
+          </Text>
+        ) : null}
       </Text>
       <Text tone="quiet">
         {closest
@@ -233,10 +417,21 @@ export function PlacePanel({ bedId, width, ribbon = true }: { bedId: string; wid
       {view.whatIf ? <TryIt view={view} width={inner} ribbon={ribbon} /> : null}
       <PartTitle>Who stands here</PartTitle>
       {view.plantings.map((p, n) => (
-        <PlantingCard key={p.planting.id} view={p} nowMs={view.clock.nowMs} format={format} width={inner} first={n === 0} />
+        <PlantingCard
+          key={p.planting.id}
+          view={p}
+          nowMs={view.clock.nowMs}
+          format={format}
+          width={inner}
+          first={n === 0}
+        />
       ))}
       <View style={styles.buttons}>
-        <Button label="Add a planting" onPress={() => router.push(`/planting/new?bed=${bedId}`)} testID="add-planting" />
+        <Button
+          label="Add a planting"
+          onPress={() => router.push(`/planting/new?bed=${bedId}`)}
+          testID="add-planting"
+        />
       </View>
       <Options view={view} />
       <OnNow view={view} />
@@ -259,6 +454,12 @@ export function PlaceScreen({ bedId }: { bedId: string }) {
 }
 
 const styles = StyleSheet.create({
-  hour: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: 48, paddingTop: 4 },
+  hour: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    minHeight: 48,
+    paddingTop: 4,
+  },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 12 },
 });

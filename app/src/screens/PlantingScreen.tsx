@@ -26,7 +26,17 @@ const AIMS = [
   { value: 'flower', label: 'save flowers and fruit' },
 ] as const;
 
-function Form({ start, isNew, beds, nowMs }: { start: PlantingBody; isNew: boolean; beds: BedsView; nowMs: number }) {
+function Form({
+  start,
+  isNew,
+  beds,
+  nowMs,
+}: {
+  start: PlantingBody;
+  isNew: boolean;
+  beds: BedsView;
+  nowMs: number;
+}) {
   const { data: crops } = useCrops();
   const format = useFormat();
   const [search, setSearch] = useState('');
@@ -67,45 +77,194 @@ function Form({ start, isNew, beds, nowMs }: { start: PlantingBody; isNew: boole
   const error = Object.values(formState.errors)[0]?.message;
   return (
     <View style={{ gap: 16 }}>
-      <Text kind="title" heading={1}>{isNew ? `What goes into ${bed.name}?` : `${cropById(start.crop).name} in ${bed.name}`}</Text>
+      <Text kind="title" heading={1}>
+        {isNew ? `What goes into ${bed.name}?` : `${cropById(start.crop).name} in ${bed.name}`}
+      </Text>
       <View style={{ gap: 8 }}>
-        <NoteField label="Find a crop" value={search} onChange={setSearch} placeholder="lettuce" testID="crop-search" />
+        <NoteField
+          label="Find a crop"
+          value={search}
+          onChange={setSearch}
+          placeholder="lettuce"
+          testID="crop-search"
+        />
         <Choice
           label="Crop"
           value={crop}
-          options={(search.trim() === '' && crop ? [...found.filter((c) => c.id === crop), ...found.filter((c) => c.id !== crop)].slice(0, 8) : found.slice(0, 10)).map((c) => ({ value: c.id, label: c.name }))}
+          options={(search.trim() === '' && crop
+            ? [...found.filter((c) => c.id === crop), ...found.filter((c) => c.id !== crop)].slice(0, 8)
+            : found.slice(0, 10)
+          ).map((c) => ({ value: c.id, label: c.name }))}
           onChange={(id) => {
             setValue('crop', id);
             setValue('aim', cropById(id).aim);
             keep();
           }}
         />
-        {found.length === 0 ? <Text kind="small" tone="ochre">{`No crop is called “${search}”. It can be kept under the nearest one, with its cultivar.`}</Text> : null}
+        {found.length === 0 ? (
+          <Text
+            kind="small"
+            tone="ochre"
+          >{`No crop is called “${search}”. It can be kept under the nearest one, with its cultivar.`}</Text>
+        ) : null}
       </View>
-      <Controller control={control} name="cultivar" render={({ field }) => <NoteField label="Cultivar" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} testID="cultivar" />} />
+      <Controller
+        control={control}
+        name="cultivar"
+        render={({ field }) => (
+          <NoteField
+            label="Cultivar"
+            value={field.value}
+            onChange={(v) => {
+              field.onChange(v);
+              keep();
+            }}
+            testID="cultivar"
+          />
+        )}
+      />
       <PartTitle>Where</PartTitle>
-      <Controller control={control} name="fromRow" render={({ field }) => (
-        <View style={{ gap: 4 }}><Text kind="label" tone="quiet">From row</Text><Stepper label="From row" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} step={1} digits={0} unit={`of ${bed.rows}`} min={1} max={bed.rows} testID="from-row" /></View>
-      )} />
-      <Controller control={control} name="toRow" render={({ field }) => (
-        <View style={{ gap: 4 }}><Text kind="label" tone="quiet">To row</Text><Stepper label="To row" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} step={1} digits={0} unit={`of ${bed.rows}`} min={1} max={bed.rows} testID="to-row" /></View>
-      )} />
-      <Controller control={control} name="lengthM" render={({ field }) => {
-        const k = format.length === 'm' ? 1 : 0.3048;
-        return <View style={{ gap: 4 }}><Text kind="label" tone="quiet">Length of row</Text><Stepper label="Length of row" value={Number((field.value / k).toFixed(1))} onChange={(v) => { field.onChange(Math.min(bed.lengthM, v * k)); keep(); }} step={0.5} bigStep={5} digits={1} unit={format.length} min={0.1} max={Number((bed.lengthM / k).toFixed(1))} /></View>;
-      }} />
-      <Controller control={control} name="plantedOn" render={({ field }) => <DateStepper label="Planted or sown" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} />} />
+      <Controller
+        control={control}
+        name="fromRow"
+        render={({ field }) => (
+          <View style={{ gap: 4 }}>
+            <Text kind="label" tone="quiet">
+              From row
+            </Text>
+            <Stepper
+              label="From row"
+              value={field.value}
+              onChange={(v) => {
+                field.onChange(v);
+                keep();
+              }}
+              step={1}
+              digits={0}
+              unit={`of ${bed.rows}`}
+              min={1}
+              max={bed.rows}
+              testID="from-row"
+            />
+          </View>
+        )}
+      />
+      <Controller
+        control={control}
+        name="toRow"
+        render={({ field }) => (
+          <View style={{ gap: 4 }}>
+            <Text kind="label" tone="quiet">
+              To row
+            </Text>
+            <Stepper
+              label="To row"
+              value={field.value}
+              onChange={(v) => {
+                field.onChange(v);
+                keep();
+              }}
+              step={1}
+              digits={0}
+              unit={`of ${bed.rows}`}
+              min={1}
+              max={bed.rows}
+              testID="to-row"
+            />
+          </View>
+        )}
+      />
+      <Controller
+        control={control}
+        name="lengthM"
+        render={({ field }) => {
+          const k = format.length === 'm' ? 1 : 0.3048;
+          return (
+            <View style={{ gap: 4 }}>
+              <Text kind="label" tone="quiet">
+                Length of row
+              </Text>
+              <Stepper
+                label="Length of row"
+                value={Number((field.value / k).toFixed(1))}
+                onChange={(v) => {
+                  field.onChange(Math.min(bed.lengthM, v * k));
+                  keep();
+                }}
+                step={0.5}
+                bigStep={5}
+                digits={1}
+                unit={format.length}
+                min={0.1}
+                max={Number((bed.lengthM / k).toFixed(1))}
+              />
+            </View>
+          );
+        }}
+      />
+      <Controller
+        control={control}
+        name="plantedOn"
+        render={({ field }) => (
+          <DateStepper
+            label="Planted or sown"
+            value={field.value}
+            onChange={(v) => {
+              field.onChange(v);
+              keep();
+            }}
+          />
+        )}
+      />
       <View style={{ gap: 6 }}>
-        <Text kind="label" tone="quiet">What its cover is for</Text>
-        <Controller control={control} name="aim" render={({ field }) => <Choice label="Aim" value={field.value} options={AIMS} onChange={(v) => { field.onChange(v); keep(); }} />} />
+        <Text kind="label" tone="quiet">
+          What its cover is for
+        </Text>
+        <Controller
+          control={control}
+          name="aim"
+          render={({ field }) => (
+            <Choice
+              label="Aim"
+              value={field.value}
+              options={AIMS}
+              onChange={(v) => {
+                field.onChange(v);
+                keep();
+              }}
+            />
+          )}
+        />
       </View>
-      <Controller control={control} name="note" render={({ field }) => <NoteField label="Note" value={field.value} onChange={(v) => { field.onChange(v); keep(); }} lines={2} />} />
-      {problem ?? error ? <Problem>{problem ?? String(error)}</Problem> : null}
-      <Button wide kind="main" label={isNew ? 'Add it' : 'Keep the change'} onPress={() => void save()} testID="save-planting" />
+      <Controller
+        control={control}
+        name="note"
+        render={({ field }) => (
+          <NoteField
+            label="Note"
+            value={field.value}
+            onChange={(v) => {
+              field.onChange(v);
+              keep();
+            }}
+            lines={2}
+          />
+        )}
+      />
+      {(problem ?? error) ? <Problem>{problem ?? String(error)}</Problem> : null}
+      <Button
+        wide
+        kind="main"
+        label={isNew ? 'Add it' : 'Keep the change'}
+        onPress={() => void save()}
+        testID="save-planting"
+      />
       {isNew ? null : (
         <View style={styles.clear}>
           <Button label="Clear the bed of it today" onPress={() => void clear()} testID="clear-planting" />
-          <Text kind="small" tone="quiet">Its story stays in the log; the rows are free again.</Text>
+          <Text kind="small" tone="quiet">
+            Its story stays in the log; the rows are free again.
+          </Text>
         </View>
       )}
     </View>
@@ -123,9 +282,16 @@ export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null
   let content = <Loading what="Opening the planting" />;
   if (!beds && error) content = <Problem>{(error as Error).message}</Problem>;
   else if (beds && farm) {
-    if (!bed) content = <Text kind="title" heading={1}>This planting is no longer in a bed.</Text>;
+    if (!bed)
+      content = (
+        <Text kind="title" heading={1}>
+          This planting is no longer in a bed.
+        </Text>
+      );
     else {
-      const used = bed.plantings.flatMap((p) => Array.from({ length: p.planting.toRow - p.planting.fromRow + 1 }, (_, i) => p.planting.fromRow + i));
+      const used = bed.plantings.flatMap((p) =>
+        Array.from({ length: p.planting.toRow - p.planting.fromRow + 1 }, (_, i) => p.planting.fromRow + i),
+      );
       const rows = Array.from({ length: bed.bed.rows }, (_, i) => i + 1);
       const firstFree = rows.find((r) => !used.includes(r)) ?? 1;
       const start: PlantingBody = existing ?? {

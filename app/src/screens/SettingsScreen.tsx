@@ -15,7 +15,11 @@ function Part({ title, children, why }: { title: string; why?: string; children:
   return (
     <View style={{ gap: 8 }}>
       <PartTitle>{title}</PartTitle>
-      {why ? <Text kind="small" tone="quiet">{why}</Text> : null}
+      {why ? (
+        <Text kind="small" tone="quiet">
+          {why}
+        </Text>
+      ) : null}
       {children}
     </View>
   );
@@ -27,14 +31,57 @@ function Place({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
   return (
     <Part title="The place" why="Latitude, longitude and elevation set the sun and the simulated weather.">
       <NoteField label="Name of the farm" value={name} onChange={setName} testID="farm-name" />
-      <Text kind="label" tone="quiet">Latitude, north positive</Text>
-      <Stepper label="Latitude" value={farm.latitude} onChange={(v) => save({ latitude: v }, 'Latitude')} step={0.1} bigStep={5} digits={2} unit="°" min={-90} max={90} signed />
-      <Text kind="label" tone="quiet">Longitude, east positive</Text>
-      <Stepper label="Longitude" value={farm.longitude} onChange={(v) => save({ longitude: v }, 'Longitude')} step={0.1} bigStep={5} digits={2} unit="°" min={-180} max={180} signed />
-      <Text kind="label" tone="quiet">Elevation</Text>
-      <Stepper label="Elevation" value={farm.elevationM} onChange={(v) => save({ elevationM: v }, 'Elevation')} step={10} bigStep={100} digits={0} unit="m" min={-450} max={6000} signed />
+      <Text kind="label" tone="quiet">
+        Latitude, north positive
+      </Text>
+      <Stepper
+        label="Latitude"
+        value={farm.latitude}
+        onChange={(v) => save({ latitude: v }, 'Latitude')}
+        step={0.1}
+        bigStep={5}
+        digits={2}
+        unit="°"
+        min={-90}
+        max={90}
+        signed
+      />
+      <Text kind="label" tone="quiet">
+        Longitude, east positive
+      </Text>
+      <Stepper
+        label="Longitude"
+        value={farm.longitude}
+        onChange={(v) => save({ longitude: v }, 'Longitude')}
+        step={0.1}
+        bigStep={5}
+        digits={2}
+        unit="°"
+        min={-180}
+        max={180}
+        signed
+      />
+      <Text kind="label" tone="quiet">
+        Elevation
+      </Text>
+      <Stepper
+        label="Elevation"
+        value={farm.elevationM}
+        onChange={(v) => save({ elevationM: v }, 'Elevation')}
+        step={10}
+        bigStep={100}
+        digits={0}
+        unit="m"
+        min={-450}
+        max={6000}
+        signed
+      />
       <NoteField label="Time zone" value={zone} onChange={setZone} placeholder="Europe/Madrid" />
-      <Button label="Keep name and zone" onPress={() => save({ name: name.trim(), timeZone: zone.trim() }, 'Name and zone')} testID="keep-place" />
+      <Button
+        label="Keep name and zone"
+        onPress={() => save({ name: name.trim(), timeZone: zone.trim() }, 'Name and zone')}
+        testID="keep-place"
+      />
     </Part>
   );
 }
@@ -54,29 +101,110 @@ export function SettingsScreen() {
   return (
     <Page testID="settings">
       <TopLine back="Kit" />
-      <Text kind="title" heading={1}>How this farm measures and decides</Text>
+      <Text kind="title" heading={1}>
+        How this farm measures and decides
+      </Text>
       {problem ? <Problem>{problem}</Problem> : null}
-      {!farm ? <Loading what="Opening the settings" /> : (
+      {!farm ? (
+        <Loading what="Opening the settings" />
+      ) : (
         <>
           <Part title="Units">
-            <Choice label="Temperature" value={farm.units.temperature} options={[{ value: 'C', label: '°C' }, { value: 'F', label: '°F' }]} onChange={(temperature) => save({ units: { ...farm.units, temperature } }, 'Units')} />
-            <Choice label="Length" value={farm.units.length} options={[{ value: 'm', label: 'metres, kg' }, { value: 'ft', label: 'feet, lb' }]} onChange={(length) => save({ units: { ...farm.units, length } }, 'Units')} />
-            <Choice label="Clock" value={farm.units.clock} options={[{ value: 24, label: '24 hours' }, { value: 12, label: '12 hours' }]} onChange={(clock) => save({ units: { ...farm.units, clock } }, 'Units')} />
+            <Choice
+              label="Temperature"
+              value={farm.units.temperature}
+              options={[
+                { value: 'C', label: '°C' },
+                { value: 'F', label: '°F' },
+              ]}
+              onChange={(temperature) => save({ units: { ...farm.units, temperature } }, 'Units')}
+            />
+            <Choice
+              label="Length"
+              value={farm.units.length}
+              options={[
+                { value: 'm', label: 'metres, kg' },
+                { value: 'ft', label: 'feet, lb' },
+              ]}
+              onChange={(length) => save({ units: { ...farm.units, length } }, 'Units')}
+            />
+            <Choice
+              label="Clock"
+              value={farm.units.clock}
+              options={[
+                { value: 24, label: '24 hours' },
+                { value: 12, label: '12 hours' },
+              ]}
+              onChange={(clock) => save({ units: { ...farm.units, clock } }, 'Units')}
+            />
           </Part>
           <Part title="Theme">
-            <Choice label="Theme" value={farm.theme} options={[{ value: 'clock', label: 'by the sun' }, { value: 'day', label: 'day' }, { value: 'night', label: 'night' }]} onChange={(theme) => save({ theme }, 'Theme')} />
+            <Choice
+              label="Theme"
+              value={farm.theme}
+              options={[
+                { value: 'clock', label: 'by the sun' },
+                { value: 'day', label: 'day' },
+                { value: 'night', label: 'night' },
+              ]}
+              onChange={(theme) => save({ theme }, 'Theme')}
+            />
           </Part>
-          <Part title="What a cover is for" why="Hardy crops may freeze and thaw, it hardens and sweetens them; or they are kept growing. Each planting can differ. This sets what a new one starts with.">
-            <Choice label="What a cover is for" value={farm.schools.aim} options={[{ value: 'crop', label: 'as the crop needs' }, { value: 'survive', label: 'survive' }, { value: 'grow', label: 'keep growing' }]} onChange={(aim) => save({ schools: { ...farm.schools, aim } }, 'Aim')} />
+          <Part
+            title="What a cover is for"
+            why="Hardy crops may freeze and thaw, it hardens and sweetens them; or they are kept growing. Each planting can differ. This sets what a new one starts with."
+          >
+            <Choice
+              label="What a cover is for"
+              value={farm.schools.aim}
+              options={[
+                { value: 'crop', label: 'as the crop needs' },
+                { value: 'survive', label: 'survive' },
+                { value: 'grow', label: 'keep growing' },
+              ]}
+              onChange={(aim) => save({ schools: { ...farm.schools, aim } }, 'Aim')}
+            />
           </Part>
-          <Part title="When to uncover" why="Frozen leaves break when touched and burn in sudden sun; but every hour of winter light counts.">
-            <Choice label="When to uncover" value={farm.schools.uncover} options={[{ value: 'thaw', label: 'after the thaw' }, { value: 'light', label: 'at first light' }]} onChange={(uncover) => save({ schools: { ...farm.schools, uncover } }, 'When to uncover')} />
+          <Part
+            title="When to uncover"
+            why="Frozen leaves break when touched and burn in sudden sun; but every hour of winter light counts."
+          >
+            <Choice
+              label="When to uncover"
+              value={farm.schools.uncover}
+              options={[
+                { value: 'thaw', label: 'after the thaw' },
+                { value: 'light', label: 'at first light' },
+              ]}
+              onChange={(uncover) => save({ schools: { ...farm.schools, uncover } }, 'When to uncover')}
+            />
           </Part>
-          <Part title="A cover on the leaves" why="What touches a sheet is colder; the plan counts it so. Or sheets go on hoops only.">
-            <Choice label="A cover on the leaves" value={farm.schools.touch} options={[{ value: 'both', label: 'may lie on them' }, { value: 'hoops', label: 'only on hoops' }]} onChange={(touch) => save({ schools: { ...farm.schools, touch } }, 'Cover on the leaves')} />
+          <Part
+            title="A cover on the leaves"
+            why="What touches a sheet is colder; the plan counts it so. Or sheets go on hoops only."
+          >
+            <Choice
+              label="A cover on the leaves"
+              value={farm.schools.touch}
+              options={[
+                { value: 'both', label: 'may lie on them' },
+                { value: 'hoops', label: 'only on hoops' },
+              ]}
+              onChange={(touch) => save({ schools: { ...farm.schools, touch } }, 'Cover on the leaves')}
+            />
           </Part>
           <Part title="An hour of work" why="The plan weighs minutes against what they save.">
-            <Stepper label="Hourly rate" value={farm.hourlyRate} onChange={(hourlyRate) => save({ hourlyRate }, 'Hourly rate')} step={1} bigStep={5} digits={0} unit={`${farm.currency} an hour`} min={0} max={500} />
+            <Stepper
+              label="Hourly rate"
+              value={farm.hourlyRate}
+              onChange={(hourlyRate) => save({ hourlyRate }, 'Hourly rate')}
+              step={1}
+              bigStep={5}
+              digits={0}
+              unit={`${farm.currency} an hour`}
+              min={0}
+              max={500}
+            />
           </Part>
           <Place farm={farm} save={save} key={`${farm.name}${farm.timeZone}`} />
         </>

@@ -10,7 +10,12 @@ export function useTheme(): Palette {
 }
 
 /** Day from sunrise to sunset by the farm's clock. */
-export function themeFor(choice: 'clock' | 'day' | 'night', nowMs: number, sunsetMs: number | null, sunriseMs: number | null): Palette {
+export function themeFor(
+  choice: 'clock' | 'day' | 'night',
+  nowMs: number,
+  sunsetMs: number | null,
+  sunriseMs: number | null,
+): Palette {
   if (choice !== 'clock') return choice === 'day' ? DAY : NIGHT;
   if (sunsetMs === null || sunriseMs === null) return DAY;
   return nowMs < sunsetMs || nowMs > sunriseMs ? DAY : NIGHT;
@@ -20,6 +25,8 @@ export function ThemeProvider({ children, force }: { children: ReactNode; force?
   const { data } = useFarm();
   const palette =
     force ??
-    (data ? themeFor(data.farm.theme, data.clock.nowMs, data.clock.window.sunsetMs, data.clock.window.sunriseMs) : DAY);
+    (data
+      ? themeFor(data.farm.theme, data.clock.nowMs, data.clock.window.sunsetMs, data.clock.window.sunriseMs)
+      : DAY);
   return <ThemeContext.Provider value={palette}>{children}</ThemeContext.Provider>;
 }

@@ -2,7 +2,15 @@
  * The what-if thread: the same heat engine, one bed, other covers. Contract: `tryStack(id, request)` runs one night under
  * the forecast's centre and answers with the curves; the caller drops answers that are no longer the newest.
  */
-import { prepareWeather, runBed, soilProps, type BedSpec, type PreparedWeather, type Site, type WeatherEntry } from '@fogata/core';
+import {
+  prepareWeather,
+  runBed,
+  soilProps,
+  type BedSpec,
+  type PreparedWeather,
+  type Site,
+  type WeatherEntry,
+} from '@fogata/core';
 import * as Comlink from 'comlink';
 
 export interface TryRequest {
@@ -33,7 +41,12 @@ export interface TryResult {
 let held: { key: string; weather: PreparedWeather } | null = null;
 
 function prepared(request: TryRequest): PreparedWeather {
-  const key = JSON.stringify([request.site, request.weather[0], request.weather.at(-1), request.weather.length]);
+  const key = JSON.stringify([
+    request.site,
+    request.weather[0],
+    request.weather.at(-1),
+    request.weather.length,
+  ]);
   if (held?.key !== key) held = { key, weather: prepareWeather(request.site, request.weather, 900) };
   return held.weather;
 }
@@ -41,10 +54,16 @@ function prepared(request: TryRequest): PreparedWeather {
 export function tryStack(request: TryRequest): TryResult {
   const started = performance.now();
   const weather = prepared(request);
-  const initial = { outside: Float64Array.from(request.initial.outside), columns: request.initial.columns.map((c) => Float64Array.from(c)) };
+  const initial = {
+    outside: Float64Array.from(request.initial.outside),
+    columns: request.initial.columns.map((c) => Float64Array.from(c)),
+  };
   const run = runBed(request.spec, weather, { initial, audit: false });
   const k = soilProps(request.spec.ground).conductivityWmK;
-  const from = Math.max(0, run.entryMs.findIndex((t) => t >= request.countFromMs));
+  const from = Math.max(
+    0,
+    run.entryMs.findIndex((t) => t >= request.countFromMs),
+  );
   let minIndex = from;
   for (let i = from; i < run.leafC.length; i++) if (run.leafC[i]! < run.leafC[minIndex]!) minIndex = i;
   return {

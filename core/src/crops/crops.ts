@@ -59,21 +59,54 @@ function crop(
 }
 
 export const CROPS: readonly Crop[] = [
-  crop('mache', 'mâche', 'Caprifoliaceae', [-6, -12], [-9, -18], { heightM: 0.06, valuePerM: 7, groundCover: 0.7 }),
+  crop('mache', 'mâche', 'Caprifoliaceae', [-6, -12], [-9, -18], {
+    heightM: 0.06,
+    valuePerM: 7,
+    groundCover: 0.7,
+  }),
   crop('spinach', 'spinach', 'Amaranthaceae', [-5, -9], [-8, -14], { heightM: 0.12, valuePerM: 6 }),
-  crop('lettuce', 'lettuce heads', 'Asteraceae', [-1.5, -3.5], [-4, -7], { heightM: 0.15, valuePerM: 8, baseC: 4 }),
-  crop('lettuce-leaf', 'leaf lettuce', 'Asteraceae', [-1.5, -4], [-4, -8], { heightM: 0.1, valuePerM: 7, baseC: 4 }),
+  crop('lettuce', 'lettuce heads', 'Asteraceae', [-1.5, -3.5], [-4, -7], {
+    heightM: 0.15,
+    valuePerM: 8,
+    baseC: 4,
+  }),
+  crop('lettuce-leaf', 'leaf lettuce', 'Asteraceae', [-1.5, -4], [-4, -8], {
+    heightM: 0.1,
+    valuePerM: 7,
+    baseC: 4,
+  }),
   crop('endive', 'endive', 'Asteraceae', [-3, -6], [-5, -9], { heightM: 0.15, valuePerM: 7 }),
   crop('claytonia', 'claytonia', 'Montiaceae', [-5, -10], [-8, -15], { heightM: 0.08, valuePerM: 6 }),
   crop('mizuna', 'mizuna', 'Brassicaceae', [-3, -6], [-6, -10], { heightM: 0.2, valuePerM: 6 }),
   crop('rocket', 'rocket', 'Brassicaceae', [-3, -6], [-5, -9], { heightM: 0.15, valuePerM: 7 }),
-  crop('pak-choi', 'pak choi', 'Brassicaceae', [-2, -4.5], [-4, -8], { heightM: 0.2, valuePerM: 7, baseC: 4 }),
+  crop('pak-choi', 'pak choi', 'Brassicaceae', [-2, -4.5], [-4, -8], {
+    heightM: 0.2,
+    valuePerM: 7,
+    baseC: 4,
+  }),
   crop('kale', 'kale', 'Brassicaceae', [-5, -9], [-8, -14], { heightM: 0.4, valuePerM: 6, groundCover: 0.7 }),
   crop('chard', 'chard', 'Amaranthaceae', [-2, -4.5], [-5, -9], { heightM: 0.25, valuePerM: 6, baseC: 5 }),
-  crop('radish', 'radish', 'Brassicaceae', [-2, -4], [-4, -7], { heightM: 0.1, valuePerM: 5, baseC: 4, hardenDays: 18 }),
-  crop('carrot', 'carrots', 'Apiaceae', [-4, -7], [-8, -13], { heightM: 0.2, valuePerM: 5, damageWord: 'tops burnt, roots safe' }),
-  crop('spring-onion', 'spring onions', 'Amaryllidaceae', [-4, -8], [-8, -14], { heightM: 0.25, valuePerM: 5, groundCover: 0.3 }),
-  crop('leek', 'leeks', 'Amaryllidaceae', [-6, -10], [-9, -16], { heightM: 0.4, valuePerM: 6, groundCover: 0.35 }),
+  crop('radish', 'radish', 'Brassicaceae', [-2, -4], [-4, -7], {
+    heightM: 0.1,
+    valuePerM: 5,
+    baseC: 4,
+    hardenDays: 18,
+  }),
+  crop('carrot', 'carrots', 'Apiaceae', [-4, -7], [-8, -13], {
+    heightM: 0.2,
+    valuePerM: 5,
+    damageWord: 'tops burnt, roots safe',
+  }),
+  crop('spring-onion', 'spring onions', 'Amaryllidaceae', [-4, -8], [-8, -14], {
+    heightM: 0.25,
+    valuePerM: 5,
+    groundCover: 0.3,
+  }),
+  crop('leek', 'leeks', 'Amaryllidaceae', [-6, -10], [-9, -16], {
+    heightM: 0.4,
+    valuePerM: 6,
+    groundCover: 0.35,
+  }),
   crop('parsley', 'parsley', 'Apiaceae', [-4, -8], [-7, -12], { heightM: 0.2, valuePerM: 8 }),
   crop('coriander', 'coriander', 'Apiaceae', [-3, -6], [-6, -10], { heightM: 0.18, valuePerM: 7 }),
   crop('pea-shoots', 'peas', 'Fabaceae', [-2, -5], [-4, -8], { heightM: 0.3, valuePerM: 6, baseC: 4 }),
@@ -94,8 +127,18 @@ export const CROPS: readonly Crop[] = [
     aim: 'flower',
     damageWord: 'leaf burn',
   }),
-  crop('anemone', 'anemones', 'Ranunculaceae', [-3, -5], [-5, -9], { heightM: 0.2, valuePerM: 16, flowerC: -2.5, aim: 'flower' }),
-  crop('stock', 'stocks', 'Brassicaceae', [-2, -4], [-4, -7], { heightM: 0.3, valuePerM: 15, flowerC: -2, aim: 'flower' }),
+  crop('anemone', 'anemones', 'Ranunculaceae', [-3, -5], [-5, -9], {
+    heightM: 0.2,
+    valuePerM: 16,
+    flowerC: -2.5,
+    aim: 'flower',
+  }),
+  crop('stock', 'stocks', 'Brassicaceae', [-2, -4], [-4, -7], {
+    heightM: 0.3,
+    valuePerM: 15,
+    flowerC: -2,
+    aim: 'flower',
+  }),
   crop('tomato', 'tomatoes', 'Solanaceae', [0.2, 0], [-1, -1.2], {
     heightM: 0.4,
     valuePerM: 30,

@@ -29,7 +29,8 @@ export interface CsvReading {
   columns: { header: string; meaning: string }[];
 }
 
-type Field = 'time' | 'date' | 'hour' | 'air' | 'dew' | 'humidity' | 'wind' | 'cloud' | 'global' | 'rain' | 'snow';
+type Field =
+  'time' | 'date' | 'hour' | 'air' | 'dew' | 'humidity' | 'wind' | 'cloud' | 'global' | 'rain' | 'snow';
 
 interface Column {
   field: Field;
@@ -45,7 +46,10 @@ const fahrenheit = (x: number) => ((x - 32) * 5) / 9;
 function headerUnit(header: string): string {
   const bracket = /[([]([^)\]]+)[)\]]/.exec(header);
   if (bracket) return bracket[1]!.trim();
-  const tail = /(?:[\s_,-]|(?<=[a-z]))(°?[FC]|km\/?h|kmh|kph|m\/?s|ms|mph|kn|kt|knots|%|mm|cm|W\/?m[²2])$/.exec(header.trim());
+  const tail =
+    /(?:[\s_,-]|(?<=[a-z]))(°?[FC]|km\/?h|kmh|kph|m\/?s|ms|mph|kn|kt|knots|%|mm|cm|W\/?m[²2])$/.exec(
+      header.trim(),
+    );
   return tail ? tail[1]! : (/[\s_,-](f|c)$/.exec(header.trim())?.[1]?.toUpperCase() ?? '');
 }
 
@@ -58,8 +62,10 @@ function classify(header: string, index: number): Column | null {
   if (/humid|^rh\b|^rh[\s_(%]/.test(name)) return { field: 'humidity', index, unit: '%', toSi: same };
   if (/wind|gust/.test(name)) {
     if (/gust|dir/.test(name)) return null;
-    if (/k(m\/?h|mh|ph)/i.test(unit) || /km\/?h|kmh|kph/.test(name)) return { field: 'wind', index, unit: 'km/h', toSi: (x) => x / 3.6 };
-    if (/mph/i.test(unit) || /mph/.test(name)) return { field: 'wind', index, unit: 'mph', toSi: (x) => x * 0.44704 };
+    if (/k(m\/?h|mh|ph)/i.test(unit) || /km\/?h|kmh|kph/.test(name))
+      return { field: 'wind', index, unit: 'km/h', toSi: (x) => x / 3.6 };
+    if (/mph/i.test(unit) || /mph/.test(name))
+      return { field: 'wind', index, unit: 'mph', toSi: (x) => x * 0.44704 };
     if (/^k(n|t|nots)/i.test(unit)) return { field: 'wind', index, unit: 'kn', toSi: (x) => x * 0.514444 };
     return { field: 'wind', index, unit: 'm/s', toSi: same };
   }
@@ -70,7 +76,8 @@ function classify(header: string, index: number): Column | null {
     return { field: 'snow', index, unit: cm ? 'cm' : 'mm', toSi: cm ? (x) => x * 10 : same };
   }
   if (/rain|precip/.test(name)) return { field: 'rain', index, unit: 'mm', toSi: same };
-  if (/^(date)?[\s_-]*time|timestamp|datetime|valid/.test(name)) return { field: 'time', index, unit: '', toSi: same };
+  if (/^(date)?[\s_-]*time|timestamp|datetime|valid/.test(name))
+    return { field: 'time', index, unit: '', toSi: same };
   if (/^date/.test(name)) return { field: 'date', index, unit: '', toSi: same };
   if (/^hour/.test(name)) return { field: 'hour', index, unit: '', toSi: same };
   if (/temp|^air|^t2m|^t\b/.test(name)) return { field: 'air', index, ...temperature };
@@ -93,7 +100,10 @@ const MEANING: Record<Field, string> = {
 
 function parseTime(text: string, hourText: string | undefined, timeZone: string): number | null {
   const raw = text.trim().replace(' ', 'T');
-  const m = /^(\d{4})-(\d{2})-(\d{2})(?:T(\d{1,2})(?::?(\d{2}))?(?::\d{2}(?:\.\d+)?)?)?(Z|[+-]\d{2}:?\d{2})?$/.exec(raw);
+  const m =
+    /^(\d{4})-(\d{2})-(\d{2})(?:T(\d{1,2})(?::?(\d{2}))?(?::\d{2}(?:\.\d+)?)?)?(Z|[+-]\d{2}:?\d{2})?$/.exec(
+      raw,
+    );
   if (!m) return null;
   const hour = m[4] ?? hourText?.trim().replace(/:\d{2}$/, '') ?? '';
   if (!/^\d{1,2}$/.test(hour) || Number(hour) > 23 || Number(m[2]) > 12 || Number(m[3]) > 31) return null;
@@ -121,13 +131,19 @@ const RANGES: Partial<Record<Field, Range>> = {
 };
 
 /** Reads one row; a string is the reason why it cannot be taken. */
-function readRow(cells: string[], columns: Map<Field, Column>, cloudInPercent: boolean, timeZone: string): WeatherEntry | string {
+function readRow(
+  cells: string[],
+  columns: Map<Field, Column>,
+  cloudInPercent: boolean,
+  timeZone: string,
+): WeatherEntry | string {
   const cell = (f: Field) => {
     const c = columns.get(f);
     return c ? (cells[c.index] ?? '').trim() : undefined;
   };
   const time = parseTime(cell('time') ?? cell('date') ?? '', cell('hour'), timeZone);
-  if (time === null || Number.isNaN(time)) return `the time “${cell('time') ?? cell('date') ?? ''}” is not a date and hour like 2027-01-14T15:00`;
+  if (time === null || Number.isNaN(time))
+    return `the time “${cell('time') ?? cell('date') ?? ''}” is not a date and hour like 2027-01-14T15:00`;
   const values: Partial<Record<Field, number>> = {};
   for (const [field, range] of Object.entries(RANGES) as [Field, Range][]) {
     const column = columns.get(field);
@@ -140,7 +156,8 @@ function readRow(cells: string[], columns: Map<Field, Column>, cloudInPercent: b
     const raw = Number(text.replace('−', '-'));
     if (!Number.isFinite(raw)) return `${MEANING[field]} “${text}” is not a number`;
     const si = column.toSi(raw);
-    if (si < range.min || si > range.max) return `${MEANING[field]} ${text} ${column.unit} is outside ${range.what}`;
+    if (si < range.min || si > range.max)
+      return `${MEANING[field]} ${text} ${column.unit} is outside ${range.what}`;
     values[field] = si;
   }
   const airC = values.air!;
@@ -174,9 +191,14 @@ export function readForecastCsv(text: string, timeZone: string): CsvReading {
     header: header[c.index]!.trim(),
     meaning: c.unit ? `${MEANING[c.field]}, ${c.unit}` : MEANING[c.field],
   }));
-  const fail = (row: number, reason: string): CsvReading => ({ entries: [], badRows: [{ row, reason }], columns: listed });
+  const fail = (row: number, reason: string): CsvReading => ({
+    entries: [],
+    badRows: [{ row, reason }],
+    columns: listed,
+  });
   if (rows.length < 2) return fail(1, 'there are no rows under a header');
-  if (!columns.has('time') && !(columns.has('date') && columns.has('hour'))) return fail(1, 'no column for time (or date and hour)');
+  if (!columns.has('time') && !(columns.has('date') && columns.has('hour')))
+    return fail(1, 'no column for time (or date and hour)');
   if (!columns.has('air')) return fail(1, 'no column for air temperature');
   if (!columns.has('wind')) return fail(1, 'no column for wind');
   if (!columns.has('dew') && !columns.has('humidity')) return fail(1, 'no column for dew point or humidity');
@@ -199,12 +221,16 @@ export function readForecastCsv(text: string, timeZone: string): CsvReading {
       const gap = (ms - last) / HOUR_MS;
       badRows.push({
         row,
-        reason: gap <= 0 ? 'its time is not after the row before it' : `${gap} hours after the row before it, where one hour is expected`,
+        reason:
+          gap <= 0
+            ? 'its time is not after the row before it'
+            : `${gap} hours after the row before it, where one hour is expected`,
       });
     }
     last = ms;
     entries.push(entry);
   });
-  if (badRows.length === 0 && entries.length < 12) return fail(entries.length + 1, `only ${entries.length} hours, at least 12 are needed`);
+  if (badRows.length === 0 && entries.length < 12)
+    return fail(entries.length + 1, `only ${entries.length} hours, at least 12 are needed`);
   return { entries, badRows, columns: listed };
 }

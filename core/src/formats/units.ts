@@ -49,7 +49,21 @@ export function massText(kg: number, unit: 'm' | 'ft'): string {
   return unit === 'm' ? `${Number(kg.toFixed(2))} kg` : `${Number((kg / 0.45359237).toFixed(2))} lb`;
 }
 
-const NUMBER_WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const NUMBER_WORDS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
 
 /** "three" up to twelve, digits beyond. */
 export function countWord(n: number): string {

@@ -48,7 +48,8 @@ export function thresholds(crop: Crop, h: number, aim: Aim): Thresholds {
 
 /** Leaves of one bed differ; the share past a threshold rises over about this many K. */
 const SPREAD_K = 0.7;
-const past = (thresholdC: number, leafC: number) => 1 / (1 + Math.exp((leafC - thresholdC) / (SPREAD_K / 1.8)));
+const past = (thresholdC: number, leafC: number) =>
+  1 / (1 + Math.exp((leafC - thresholdC) / (SPREAD_K / 1.8)));
 
 /**
  * Share of the planting's value that a night with the lowest leaf temperature `leafMinC` costs, 0 to 1. Leaf damage on

@@ -124,7 +124,10 @@ function covers(w: Work, k: number, skyC: number, outsideSkinC: number): void {
     const vents = keep(w, vent > 0 ? throughOpening(2 * vent, Math.max(0.3, g.heightM), dT, localWind) : 0);
     const flow = leaks + vents;
     w.flowM3s[i] = flow;
-    w.airSpeed[i] = Math.min(localWind, 0.04 + (0.5 * flow) / Math.max(0.05, g.heightM * Math.sqrt(g.floorM2)));
+    w.airSpeed[i] = Math.min(
+      localWind,
+      0.04 + (0.5 * flow) / Math.max(0.05, g.heightM * Math.sqrt(g.floorM2)),
+    );
     if (out < 0) {
       edge(w, air, AIR_JM3K * leaks, airC, FLOW.leakage);
       if (vents > 0) edge(w, air, AIR_JM3K * vents, airC, FLOW.vent);
@@ -165,7 +168,10 @@ function covers(w: Work, k: number, skyC: number, outsideSkinC: number): void {
     for (let s = layer.firstSheet; s < layer.lastSheet; s++) link(w, s, s + 1, net.sheets[s]!.gapWK);
     // inner face
     const inner = layer.lastSheet;
-    const hIn = keep(w, free(guess[inner]! - guess[air]!, guess[inner]! < guess[air]!) + 2.5 * Math.sqrt(w.airSpeed[i]!));
+    const hIn = keep(
+      w,
+      free(guess[inner]! - guess[air]!, guess[inner]! < guess[air]!) + 2.5 * Math.sqrt(w.airSpeed[i]!),
+    );
     link(w, inner, air, hIn * g.coverM2);
     wet(w, inner, LATENT_PER_SENSIBLE * hIn * g.coverM2, i, w.wetUsed[i]!, i);
   }
@@ -223,7 +229,10 @@ function groundAndCrop(w: Work, k: number): void {
       edge(w, skin, h * area, airC, FLOW.convection);
     } else {
       const air = net.air0 + layer;
-      h = keep(w, free(guess[skin]! - guess[air]!, guess[skin]! > guess[air]!) + 2 * Math.sqrt(w.airSpeed[layer]!));
+      h = keep(
+        w,
+        free(guess[skin]! - guess[air]!, guess[skin]! > guess[air]!) + 2 * Math.sqrt(w.airSpeed[layer]!),
+      );
       link(w, skin, air, h * area);
     }
     wet(w, skin, LATENT_PER_SENSIBLE * h * area, layer, column.evaporation, -1);
@@ -236,7 +245,8 @@ function latentHeat(w: Work, vapourOutPa: number): void {
     const node = w.wetNode[i]!;
     const c = w.guess[node]!;
     const es = saturationSurfacePa(c);
-    const slope = (es * (c < 0 ? 6185 : 4283)) / ((c + (c < 0 ? 273.86 : 243.04)) * (c + (c < 0 ? 273.86 : 243.04)));
+    const slope =
+      (es * (c < 0 ? 6185 : 4283)) / ((c + (c < 0 ? 273.86 : 243.04)) * (c + (c < 0 ? 273.86 : 243.04)));
     w.wetPa[i] = es - slope * c;
     w.wetSlope[i] = slope;
     const air = w.wetAir[i]!;
@@ -274,7 +284,11 @@ function soilColumns(w: Work, k: number, dt: number): void {
     const frosty = coldest(soil, soilOld, first, n) < 0.01;
     const ready = w.factored[c] === 1 && !frosty;
     w.factored[c] = frosty ? 0 : 1;
-    if (col.bench) bottomC = net.benchAir >= 0 && w.active[net.benchAir] === 1 ? w.tOld[net.air0 + net.benchAir]! : w.weather.airC[k]!;
+    if (col.bench)
+      bottomC =
+        net.benchAir >= 0 && w.active[net.benchAir] === 1
+          ? w.tOld[net.air0 + net.benchAir]!
+          : w.weather.airC[k]!;
     for (let j = n - 1; j >= 0; j--) {
       const x = first + j;
       const cap = col.capacityJK[j]!;
@@ -329,7 +343,9 @@ export function nodeCapacity(w: Work, node: number): number {
 }
 
 function snowKg(w: Work): number {
-  return w.snowM * SNOW_DENSITY * (w.snowLayer >= 0 ? w.net.layers[w.snowLayer]!.geometry.floorM2 : w.net.bedM2);
+  return (
+    w.snowM * SNOW_DENSITY * (w.snowLayer >= 0 ? w.net.layers[w.snowLayer]!.geometry.floorM2 : w.net.bedM2)
+  );
 }
 
 /** Heat content of the water mass (freezing as soil water does) or of the snow (melting over the degree below 0.3 °C), J. */
@@ -350,7 +366,8 @@ export function assemble(w: Work, k: number, dt: number, steady: boolean): void 
     const c = steady ? 0 : nodeCapacity(w, i) / dt;
     a[i * n + i] = c + 1e-9;
     if (steady) continue;
-    if (i === net.mass || i === w.snowNode) b[i]! += c * w.guess[i]! + (storedHeat(w, i, w.tOld[i]!) - storedHeat(w, i, w.guess[i]!)) / dt;
+    if (i === net.mass || i === w.snowNode)
+      b[i]! += c * w.guess[i]! + (storedHeat(w, i, w.tOld[i]!) - storedHeat(w, i, w.guess[i]!)) / dt;
     else b[i]! += c * w.tOld[i]!;
   }
   const skyC = skyTemperatureC(w.weather.skyWm2[k]!);

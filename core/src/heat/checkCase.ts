@@ -19,7 +19,10 @@ function weatherProblem(input: SimulationCase): Problem | null {
   }
   for (let i = 1; i < times.length; i++) {
     if (times[i]! - times[i - 1]! !== intervalMs) {
-      return { field: `weather[${i}].time`, expected: `${intervalMs / MINUTE} minutes after the entry before it` };
+      return {
+        field: `weather[${i}].time`,
+        expected: `${intervalMs / MINUTE} minutes after the entry before it`,
+      };
     }
     const e = input.weather[i]!;
     if (e.dewPointC > e.airC + 0.5) {

@@ -26,11 +26,31 @@ export interface Material {
 }
 
 const film = { sunReflected: 0.09, emissivityOut: 0.95, emissivityIn: 0.95, resistanceM2KW: 0, openShare: 0 };
-const fleece = { sunReflected: 0.1, emissivityOut: 0.95, emissivityIn: 0.95, resistanceM2KW: 0, wetFactor: 0.35 };
+const fleece = {
+  sunReflected: 0.1,
+  emissivityOut: 0.95,
+  emissivityIn: 0.95,
+  resistanceM2KW: 0,
+  wetFactor: 0.35,
+};
 
 export const MATERIALS: Record<MaterialId, Material> = {
-  'pe-film': { ...film, name: 'house film', sunPassed: 0.86, thermalPassed: 0.66, wetFactor: 0.35, capacityJm2K: 350 },
-  'pe-film-ir': { ...film, name: 'thermal film', sunPassed: 0.85, thermalPassed: 0.25, wetFactor: 0.5, capacityJm2K: 400 },
+  'pe-film': {
+    ...film,
+    name: 'house film',
+    sunPassed: 0.86,
+    thermalPassed: 0.66,
+    wetFactor: 0.35,
+    capacityJm2K: 350,
+  },
+  'pe-film-ir': {
+    ...film,
+    name: 'thermal film',
+    sunPassed: 0.85,
+    thermalPassed: 0.25,
+    wetFactor: 0.5,
+    capacityJm2K: 400,
+  },
   'polycarbonate-twin': {
     name: 'twin-wall sheet',
     sunPassed: 0.76,
@@ -76,9 +96,32 @@ export const MATERIALS: Record<MaterialId, Material> = {
     capacityJm2K: 100,
     openShare: 0.012,
   },
-  'fleece-17': { ...fleece, name: 'fleece 17', sunPassed: 0.85, thermalPassed: 0.55, capacityJm2K: 40, openShare: 0.006 },
-  'fleece-30': { ...fleece, name: 'fleece 30', sunPassed: 0.75, sunReflected: 0.18, thermalPassed: 0.42, capacityJm2K: 60, openShare: 0.003 },
-  'fleece-50': { ...fleece, name: 'fleece 50', sunPassed: 0.55, sunReflected: 0.32, thermalPassed: 0.28, capacityJm2K: 100, openShare: 0.0015 },
+  'fleece-17': {
+    ...fleece,
+    name: 'fleece 17',
+    sunPassed: 0.85,
+    thermalPassed: 0.55,
+    capacityJm2K: 40,
+    openShare: 0.006,
+  },
+  'fleece-30': {
+    ...fleece,
+    name: 'fleece 30',
+    sunPassed: 0.75,
+    sunReflected: 0.18,
+    thermalPassed: 0.42,
+    capacityJm2K: 60,
+    openShare: 0.003,
+  },
+  'fleece-50': {
+    ...fleece,
+    name: 'fleece 50',
+    sunPassed: 0.55,
+    sunReflected: 0.32,
+    thermalPassed: 0.28,
+    capacityJm2K: 100,
+    openShare: 0.0015,
+  },
   'frost-blanket': {
     name: 'frost blanket',
     sunPassed: 0.03,

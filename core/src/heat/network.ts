@@ -94,7 +94,13 @@ const MIRROR = 0.002;
 /** A sheet that lies on the crop is sealed by the ground along its edge. */
 const FLAT_EDGE = 0.5;
 
-function compileLayer(layer: Layer, cropHeightM: number, cal: Calibration, sheets: Sheet[], index: number): CompiledLayer {
+function compileLayer(
+  layer: Layer,
+  cropHeightM: number,
+  cal: Calibration,
+  sheets: Sheet[],
+  index: number,
+): CompiledLayer {
   const material = MATERIALS[layer.material];
   const geometry = layerGeometry(layer, cropHeightM);
   const plies = layer.plies ?? 1;
@@ -108,7 +114,10 @@ function compileLayer(layer: Layer, cropHeightM: number, cal: Calibration, sheet
     const share = solid ? 1 / 2 : 1;
     const sunPassed = solid ? Math.sqrt(material.sunPassed) : material.sunPassed;
     const sunReflected = solid && !first ? 0.02 : material.sunReflected;
-    const passed = Math.min(0.98, material.thermalPassed * (material.thermalPassed > 0 ? cal.filmTransparency : 1));
+    const passed = Math.min(
+      0.98,
+      material.thermalPassed * (material.thermalPassed > 0 ? cal.filmTransparency : 1),
+    );
     const gapM2K = solid ? material.resistanceM2KW * plies + (plies > 1 ? 0.08 : 0) : 1 / 2.6;
     sheets.push({
       layer: index,
@@ -132,7 +141,9 @@ function compileLayer(layer: Layer, cropHeightM: number, cal: Calibration, sheet
     geometry,
     firstSheet,
     lastSheet: sheets.length - 1,
-    leakM2: leak * (skin * LEAK_PER_M2 + edge * geometry.perimeterM * LEAK_PER_M) + (material.openShare / plies) * geometry.coverM2,
+    leakM2:
+      leak * (skin * LEAK_PER_M2 + edge * geometry.perimeterM * LEAK_PER_M) +
+      (material.openShare / plies) * geometry.coverM2,
     boardWK: geometry.boardM2 * 2.6,
     ventM2: layer.ventAreaM2 ?? 0,
     on: layer.on ? layer.on.map((x) => ({ from: Date.parse(x.from), to: Date.parse(x.to) })) : null,
@@ -206,7 +217,16 @@ export function compileBed(spec: BedSpec, cal: Calibration, refine = 1): Network
     const inner = layers[i + 1]?.geometry.floorM2 ?? 0;
     const area = Math.max(layer.geometry.floorM2 - inner, 0.01 * layer.geometry.floorM2);
     const span = Math.min(layer.spec.widthM, layer.spec.lengthM);
-    const column = compileColumn(spec, area, layer.geometry.perimeterM, span, i === layers.length - 1, first, cal, refine);
+    const column = compileColumn(
+      spec,
+      area,
+      layer.geometry.perimeterM,
+      span,
+      i === layers.length - 1,
+      first,
+      cal,
+      refine,
+    );
     columns.push(column);
     first += column.grid.count;
   });
@@ -221,7 +241,8 @@ export function compileBed(spec: BedSpec, cal: Calibration, refine = 1): Network
   });
   const depth = crop.grid.centreM;
   let bottomCell = crop.grid.count - 1;
-  for (let j = 0; j < crop.grid.count; j++) if (Math.abs(depth[j]! - 0.17) < Math.abs(depth[bottomCell]! - 0.17)) bottomCell = j;
+  for (let j = 0; j < crop.grid.count; j++)
+    if (Math.abs(depth[j]! - 0.17) < Math.abs(depth[bottomCell]! - 0.17)) bottomCell = j;
   return {
     layers,
     sheets,

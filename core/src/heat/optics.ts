@@ -49,8 +49,7 @@ export function spread(
     const k = 1 / (1 - rb[g]! * below[g + 1]!);
     const dNext = (passed[g]! * d + rb[g]! * source[g + 1]! + ed) * k;
     const uNext = below[g + 1]! * dNext + source[g + 1]!;
-    absorbed[g] =
-      (1 - passed[g]! - rt[g]!) * d + (1 - passed[g]! - rb[g]!) * uNext - eu - ed;
+    absorbed[g] = (1 - passed[g]! - rt[g]!) * d + (1 - passed[g]! - rb[g]!) * uNext - eu - ed;
     d = dNext;
   }
   return toSky;

@@ -38,7 +38,11 @@ export function windAtMs(wind10Ms: number, heightM: number): number {
  * Interpolates linearly between entries and adds sun and sky. The step divides the interval and is at most `maxStepS`.
  * Radiation left out of an entry is computed from sun and cloud at every step.
  */
-export function prepareWeather(site: Site, entries: readonly WeatherEntry[], maxStepS = 600): PreparedWeather {
+export function prepareWeather(
+  site: Site,
+  entries: readonly WeatherEntry[],
+  maxStepS = 600,
+): PreparedWeather {
   const entryMs = entries.map((e) => Date.parse(e.time));
   const intervalS = (entryMs[1]! - entryMs[0]!) / 1000;
   const stepsPerEntry = Math.ceil(intervalS / maxStepS);

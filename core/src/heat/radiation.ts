@@ -26,7 +26,8 @@ function push(p: ColumnPile, node: number, passed: number, top: number, bottom: 
 export function updateThermalPiles(w: Work, raining: boolean): void {
   const rain = raining ? 1 : 0;
   let stale = w.opticsStale || rain !== w.rainUsed;
-  for (let i = 0; i < w.wetUsed.length; i++) if (Math.abs(wetShare(w, i) - w.wetUsed[i]!) > 0.04) stale = true;
+  for (let i = 0; i < w.wetUsed.length; i++)
+    if (Math.abs(wetShare(w, i) - w.wetUsed[i]!) > 0.04) stale = true;
   if (!stale) return;
   w.opticsStale = false;
   w.rainUsed = rain;

@@ -137,7 +137,12 @@ export function runOutside(
   refine = 1,
 ): OutsideTrace & { end: Float64Array } {
   const bare: BedSpec = {
-    ground: { texture: ground.texture, wetness: ground.wetness, deepC: ground.deepC, surfaceC: ground.surfaceC },
+    ground: {
+      texture: ground.texture,
+      wetness: ground.wetness,
+      deepC: ground.deepC,
+      surfaceC: ground.surfaceC,
+    },
     stack: [],
     crop: OPEN_GROUND_CROP,
   };
@@ -238,7 +243,13 @@ export function runBed(spec: BedSpec, weather: PreparedWeather, options: RunOpti
   startSoil(w, spec.ground);
   if (options.initial) {
     const from = options.initial.columns;
-    net.columns.forEach((column, c) => setProfile(w, column, from[c === net.columns.length - 1 ? from.length - 1 : Math.min(c, from.length - 1)]!));
+    net.columns.forEach((column, c) =>
+      setProfile(
+        w,
+        column,
+        from[c === net.columns.length - 1 ? from.length - 1 : Math.min(c, from.length - 1)]!,
+      ),
+    );
   }
   begin(w);
   if (!options.initial && spec.ground.surfaceC === undefined) spinUp(w);
@@ -266,7 +277,9 @@ export function runBed(spec: BedSpec, weather: PreparedWeather, options: RunOpti
     }
   });
   run.end = {
-    outside: outside ? outside.cellsC.slice(weather.steps * outside.cellsPerStep) : profile(w, net.columns[0]!),
+    outside: outside
+      ? outside.cellsC.slice(weather.steps * outside.cellsPerStep)
+      : profile(w, net.columns[0]!),
     columns: net.columns.map((column) => profile(w, column)),
   };
   return run;

@@ -14,11 +14,30 @@ export interface SoilProps {
   evaporation: number;
 }
 
-const TEXTURE: Record<Texture, { solidsJm3K: number; k: Record<Wetness, number>; water: Record<Wetness, number> }> = {
-  sand: { solidsJm3K: 1.28e6, k: { dry: 0.35, moist: 1.6, wet: 2.2 }, water: { dry: 0.04, moist: 0.14, wet: 0.33 } },
-  loam: { solidsJm3K: 1.2e6, k: { dry: 0.3, moist: 1.0, wet: 1.5 }, water: { dry: 0.08, moist: 0.25, wet: 0.42 } },
-  clay: { solidsJm3K: 1.15e6, k: { dry: 0.28, moist: 0.95, wet: 1.4 }, water: { dry: 0.12, moist: 0.3, wet: 0.48 } },
-  compost: { solidsJm3K: 0.6e6, k: { dry: 0.12, moist: 0.38, wet: 0.55 }, water: { dry: 0.12, moist: 0.35, wet: 0.6 } },
+const TEXTURE: Record<
+  Texture,
+  { solidsJm3K: number; k: Record<Wetness, number>; water: Record<Wetness, number> }
+> = {
+  sand: {
+    solidsJm3K: 1.28e6,
+    k: { dry: 0.35, moist: 1.6, wet: 2.2 },
+    water: { dry: 0.04, moist: 0.14, wet: 0.33 },
+  },
+  loam: {
+    solidsJm3K: 1.2e6,
+    k: { dry: 0.3, moist: 1.0, wet: 1.5 },
+    water: { dry: 0.08, moist: 0.25, wet: 0.42 },
+  },
+  clay: {
+    solidsJm3K: 1.15e6,
+    k: { dry: 0.28, moist: 0.95, wet: 1.4 },
+    water: { dry: 0.12, moist: 0.3, wet: 0.48 },
+  },
+  compost: {
+    solidsJm3K: 0.6e6,
+    k: { dry: 0.12, moist: 0.38, wet: 0.55 },
+    water: { dry: 0.12, moist: 0.35, wet: 0.6 },
+  },
 };
 const EVAPORATION: Record<Wetness, number> = { dry: 0.05, moist: 0.35, wet: 0.8 };
 

@@ -198,11 +198,13 @@ export function balance(w: Work, k: number, dt: number, books: Books): void {
   let stored = 0;
   for (let i = 0; i < w.n; i++) {
     if (i === net.mass || i === w.snowNode) {
-      if (i === net.mass || w.snowM > SNOW_MIN_M) stored += (storedHeat(w, i, t[i]!) - storedHeat(w, i, tOld[i]!)) / dt;
+      if (i === net.mass || w.snowM > SNOW_MIN_M)
+        stored += (storedHeat(w, i, t[i]!) - storedHeat(w, i, tOld[i]!)) / dt;
     } else if (isActive(w, i)) stored += (nodeCapacity(w, i) * (t[i]! - tOld[i]!)) / dt;
   }
   for (let i = 0; i < net.layers.length; i++) {
-    if (w.active[i] === 1) stored += (net.layers[i]!.geometry.volumeM3 * VAPOUR_WPA * (w.vapour[i]! - w.vapourOld[i]!)) / dt;
+    if (w.active[i] === 1)
+      stored += (net.layers[i]!.geometry.volumeM3 * VAPOUR_WPA * (w.vapour[i]! - w.vapourOld[i]!)) / dt;
   }
   soilBooks(w, k, dt, books);
   stored += books.storedW;
@@ -238,7 +240,10 @@ function soilBooks(w: Work, k: number, dt: number, books: Books): void {
     }
     let bottomC = net.deepC;
     if (col.bench) {
-      bottomC = net.benchAir >= 0 && w.active[net.benchAir] === 1 ? w.tOld[net.air0 + net.benchAir]! : w.weather.airC[k]!;
+      bottomC =
+        net.benchAir >= 0 && w.active[net.benchAir] === 1
+          ? w.tOld[net.air0 + net.benchAir]!
+          : w.weather.airC[k]!;
     }
     books.edgeW[FLOW.deep]! += col.bottomWK * (soil[col.first + n - 1]! - bottomC);
   }

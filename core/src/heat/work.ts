@@ -91,7 +91,16 @@ export interface Work {
 }
 
 /** Kinds of flow to the surroundings. */
-export const FLOW = { convection: 0, leakage: 1, vent: 2, boards: 3, side: 4, deep: 5, rain: 6, radiationSide: 7 } as const;
+export const FLOW = {
+  convection: 0,
+  leakage: 1,
+  vent: 2,
+  boards: 3,
+  side: 4,
+  deep: 5,
+  rain: 6,
+  radiationSide: 7,
+} as const;
 
 export function makeWork(net: Network, weather: PreparedWeather, outside: OutsideTrace | null): Work {
   const snowNode = weather.hasSnow ? net.nodes : -1;

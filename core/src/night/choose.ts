@@ -32,7 +32,8 @@ const ERROR_POINTS = [
 export function expectedLoss(p: PlantingAtRisk, minLeafC: readonly number[], errorK = MODEL_ERROR_K): number {
   let sum = 0;
   for (const min of minLeafC) {
-    for (const { k, weight } of ERROR_POINTS) sum += weight * lossShare(p.thresholds, p.planting.aim, min + k * errorK);
+    for (const { k, weight } of ERROR_POINTS)
+      sum += weight * lossShare(p.thresholds, p.planting.aim, min + k * errorK);
   }
   return (p.value * sum) / minLeafC.length;
 }
@@ -48,7 +49,8 @@ export function harmChance(p: PlantingAtRisk, minLeafC: readonly number[], error
 export function normalBelow(z: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(z));
   const d = 0.3989422804 * Math.exp((-z * z) / 2);
-  const tail = d * t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  const tail =
+    d * t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
   return z > 0 ? 1 - tail : tail;
 }
 
@@ -84,7 +86,11 @@ export interface CoverProblem {
 }
 
 /** The linear programme. `stock` is pieces in all by cover id, what is on beds included. */
-export function coverProblem(beds: readonly BedChoice[], stock: Record<string, number>, ratePerHour: number): CoverProblem {
+export function coverProblem(
+  beds: readonly BedChoice[],
+  stock: Record<string, number>,
+  ratePerHour: number,
+): CoverProblem {
   const name = (b: number, o: number) => `x_${b}_${o}`;
   const cost: string[] = [];
   const one: string[] = [];
@@ -99,7 +105,9 @@ export function coverProblem(beds: readonly BedChoice[], stock: Record<string, n
       for (const [id, n] of Object.entries(option.pieces)) (use[id] ??= []).push(`${n} ${name(b, o)}`);
     });
   });
-  const limits = Object.entries(use).map(([id, terms], i) => ` stock_${i}: ${terms.join(' + ')} <= ${stock[id] ?? 0}`);
+  const limits = Object.entries(use).map(
+    ([id, terms], i) => ` stock_${i}: ${terms.join(' + ')} <= ${stock[id] ?? 0}`,
+  );
   const binaries = beds.flatMap((bed, b) => bed.options.map((_, o) => name(b, o)));
   const lp = `Minimize\n cost: ${cost.join(' + ')}\nSubject To\n${[...one, ...limits].join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd\n`;
   return {

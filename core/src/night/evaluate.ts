@@ -75,11 +75,19 @@ export function bandOf(values: number[], extraK: number): { low: number; mid: nu
   const extra = 1.2816 * extraK;
   const wide = half > 1e-6 ? Math.sqrt(half * half + extra * extra) / half : 1;
   if (half <= 1e-6) return { low: mid - extra, mid, high: mid + extra };
-  return { low: mid + (quantile(sorted, 0.1) - mid) * wide, mid, high: mid + (quantile(sorted, 0.9) - mid) * wide };
+  return {
+    low: mid + (quantile(sorted, 0.1) - mid) * wide,
+    mid,
+    high: mid + (quantile(sorted, 0.9) - mid) * wide,
+  };
 }
 
 /** First hour after the coldest at which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze. */
-export function thawTimeMs(timesMs: readonly number[], leafC: ArrayLike<number>, fromIndex = 0): number | null {
+export function thawTimeMs(
+  timesMs: readonly number[],
+  leafC: ArrayLike<number>,
+  fromIndex = 0,
+): number | null {
   let last = -1;
   for (let i = fromIndex; i < timesMs.length; i++) if (leafC[i]! < -0.2) last = i;
   if (last < 0) return null;
@@ -105,7 +113,14 @@ let held: Prepared | null = null;
 
 function prepared(task: BedTask): Prepared {
   const m0 = task.members[0]!;
-  const key = JSON.stringify([task.site, task.history.length, m0, task.members.length, task.history[0], task.history.at(-1)]);
+  const key = JSON.stringify([
+    task.site,
+    task.history.length,
+    m0,
+    task.members.length,
+    task.history[0],
+    task.history.at(-1),
+  ]);
   if (held?.key !== key) {
     held = {
       key,
@@ -148,7 +163,11 @@ function pastOf(p: Prepared, task: BedTask): { initial: SoilState; past: BedOutc
   };
 }
 
-const medianOf = (values: number[]) => quantile([...values].sort((a, b) => a - b), 0.5);
+const medianOf = (values: number[]) =>
+  quantile(
+    [...values].sort((a, b) => a - b),
+    0.5,
+  );
 
 function lowest(series: Float64Array, from: number): number {
   let min = Infinity;
@@ -176,7 +195,12 @@ function outcome(key: string, runs: BedRun[], from: number, structureLayer: numb
     minAt.push(times[at]!);
     thawMs.push(thawTimeMs(times, run.leafC, from));
   }
-  const bands = times.map((_, i) => bandOf(runs.map((r) => r.leafC[i]!), MODEL_ERROR_K));
+  const bands = times.map((_, i) =>
+    bandOf(
+      runs.map((r) => r.leafC[i]!),
+      MODEL_ERROR_K,
+    ),
+  );
   const layers = runs[0]!.layerAirC.length;
   return {
     key,
@@ -186,7 +210,9 @@ function outcome(key: string, runs: BedRun[], from: number, structureLayer: numb
     thawMs,
     hoursFrozen: frozen,
     leafC: { low: bands.map((b) => b.low), mid: bands.map((b) => b.mid), high: bands.map((b) => b.high) },
-    layersC: Array.from({ length: layers }, (_, l) => times.map((_t, i) => medianOf(runs.map((r) => r.layerAirC[l]![i]!)))),
+    layersC: Array.from({ length: layers }, (_, l) =>
+      times.map((_t, i) => medianOf(runs.map((r) => r.layerAirC[l]![i]!))),
+    ),
     soilC: times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
     humidity: times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
   };
@@ -198,7 +224,10 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): B
   const { initial, past } = pastOf(p, task);
   const outside = outsideOf(p, task).members;
   const times = p.members[0]!.entryMs;
-  const from = Math.max(0, times.findIndex((t) => t >= task.countFromMs));
+  const from = Math.max(
+    0,
+    times.findIndex((t) => t >= task.countFromMs),
+  );
   const options = task.options.map((option, n) => {
     const runs = p.members.map((weather, m) =>
       runBed(option.spec, weather, {
@@ -211,11 +240,18 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): B
     onOption?.(n + 1);
     return outcome(option.key, runs, from, option.structureLayer);
   });
-  const bands = times.map((_, i) => bandOf(task.members.map((m) => m[i]!.airC), 0));
+  const bands = times.map((_, i) =>
+    bandOf(
+      task.members.map((m) => m[i]!.airC),
+      0,
+    ),
+  );
   return {
     timesMs: times,
     outsideC: { low: bands.map((b) => b.low), mid: bands.map((b) => b.mid), high: bands.map((b) => b.high) },
-    skyC: times.map((_, i) => medianOf(p.members.map((m) => Math.pow(m.skyWm2[i * m.stepsPerEntry]! / 5.670374e-8, 0.25) - 273.15))),
+    skyC: times.map((_, i) =>
+      medianOf(p.members.map((m) => Math.pow(m.skyWm2[i * m.stepsPerEntry]! / 5.670374e-8, 0.25) - 273.15)),
+    ),
     initial,
     past,
     options,

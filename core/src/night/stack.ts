@@ -126,9 +126,13 @@ export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { 
   let needLengthM = bed.lengthM;
   let needWidthM: number;
   if (cover.use === 'over') {
-    if (structure.kind !== 'frame' && structure.kind !== 'tunnel') return { why: 'goes over frames and tunnels' };
+    if (structure.kind !== 'frame' && structure.kind !== 'tunnel')
+      return { why: 'goes over frames and tunnels' };
     needLengthM = structure.lengthM;
-    needWidthM = structure.shape === 'arch' ? archLengthM(structure.widthM, structure.heightM) : structure.widthM + SKIRT_M;
+    needWidthM =
+      structure.shape === 'arch'
+        ? archLengthM(structure.widthM, structure.heightM)
+        : structure.widthM + SKIRT_M;
   } else if (structure.kind === 'frame' || structure.kind === 'tunnel') {
     if (cover.use !== 'flat') return { why: 'no room for hoops in there' };
     needWidthM = bed.widthM;
@@ -138,9 +142,11 @@ export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { 
   } else {
     needWidthM = bed.widthM;
   }
-  if (cover.widthM < needWidthM - 1e-9) return { why: `too narrow by ${(needWidthM - cover.widthM).toFixed(2)} m` };
+  if (cover.widthM < needWidthM - 1e-9)
+    return { why: `too narrow by ${(needWidthM - cover.widthM).toFixed(2)} m` };
   // sheets overlap by half a metre where one is too short; a hand's breadth short at the ends is let pass
-  const pieces = cover.lengthM >= needLengthM - 0.1 ? 1 : Math.ceil((needLengthM - 0.5) / (cover.lengthM - 0.5));
+  const pieces =
+    cover.lengthM >= needLengthM - 0.1 ? 1 : Math.ceil((needLengthM - 0.5) / (cover.lengthM - 0.5));
   if (!Number.isFinite(pieces) || pieces < 1 || pieces > 4) return { why: 'too short' };
   return { pieces, minutes: pieces * cover.minutes };
 }
@@ -159,7 +165,11 @@ export interface CoverOption {
 export const BARE = 'bare';
 
 export function optionKey(covers: readonly Cover[]): string {
-  return covers.length === 0 ? BARE : sortCovers(covers).map((c) => c.id).join('+');
+  return covers.length === 0
+    ? BARE
+    : sortCovers(covers)
+        .map((c) => c.id)
+        .join('+');
 }
 
 /**

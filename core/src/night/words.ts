@@ -51,11 +51,16 @@ export function closingSentence(f: ClosingFacts, style: Style): Segment[] {
   const beds = (n: number) => `${countWord(n)} bed${n === 1 ? '' : 's'}`;
   if (f.bedsToCover > 0) {
     const what =
-      f.secondLayers === f.bedsToCover ? `A second layer on ${beds(f.bedsToCover)}` : `Cover ${beds(f.bedsToCover)}`;
+      f.secondLayers === f.bedsToCover
+        ? `A second layer on ${beds(f.bedsToCover)}`
+        : `Cover ${beds(f.bedsToCover)}`;
     out.push(ember(what));
     out.push(plain(f.firstDueMs === null ? '.' : `, starting by ${clockText(f.firstDueMs, style)}.`));
   } else if (f.toClose > 0) {
-    out.push(ember('Close up'), plain(f.firstDueMs === null ? '.' : ` before ${clockText(f.firstDueMs, style)}.`));
+    out.push(
+      ember('Close up'),
+      plain(f.firstDueMs === null ? '.' : ` before ${clockText(f.firstDueMs, style)}.`),
+    );
   } else {
     out.push(f.done > 0 ? plain('All that the plan asked for is on.') : plain('Nothing needs a cover.'));
   }
@@ -64,7 +69,12 @@ export function closingSentence(f: ClosingFacts, style: Style): Segment[] {
 
 /** "−3 °C outside now, −7 °C by 07:10. Closest to harm: N5 at −0.4 °C." */
 export function nightSentence(
-  f: { nowC: number; lowC: number; lowAtMs: number; closest: { name: string; leafC: number; marginK: number } | null },
+  f: {
+    nowC: number;
+    lowC: number;
+    lowAtMs: number;
+    closest: { name: string; leafC: number; marginK: number } | null;
+  },
   style: Style,
 ): Segment[] {
   const t = (c: number, d = 0) => temperatureText(c, style.units.temperature, d);
@@ -90,7 +100,11 @@ export function morningSentence(
 ): Segment[] {
   const out: Segment[] = [];
   if (f.liftMs === null) {
-    out.push(f.coversOn ? ember('Nothing is frozen: lift when it suits. ') : plain('Nothing is frozen and nothing is covered. '));
+    out.push(
+      f.coversOn
+        ? ember('Nothing is frozen: lift when it suits. ')
+        : plain('Nothing is frozen and nothing is covered. '),
+    );
   } else if (f.coversOn) {
     out.push(plain('Leave them be until '), ember(`${clockText(f.liftMs, style)}. `));
   } else {

@@ -63,10 +63,7 @@ export function sunPosition(epochMs: number, latitudeDeg: number, longitudeDeg: 
   const hour = (solarMin / 4 - 180) * RAD;
   const lat = latitudeDeg * RAD;
   const cosZenith = Math.sin(lat) * Math.sin(decl) + Math.cos(lat) * Math.cos(decl) * Math.cos(hour);
-  const azimuth = Math.atan2(
-    Math.sin(hour),
-    Math.cos(hour) * Math.sin(lat) - Math.tan(decl) * Math.cos(lat),
-  );
+  const azimuth = Math.atan2(Math.sin(hour), Math.cos(hour) * Math.sin(lat) - Math.tan(decl) * Math.cos(lat));
   const distance =
     1.00011 + 0.034221 * Math.cos(angle) + 0.00128 * Math.sin(angle) + 0.000719 * Math.cos(2 * angle);
   return {
@@ -97,7 +94,8 @@ export function sunTimes(
   const hours = dayLengthH(noonMs, latitudeDeg);
   if (hours <= 0 || hours >= 24) return null;
   const dayStart = Math.floor((noonMs + longitudeDeg * 240_000) / DAY_MS) * DAY_MS;
-  const transit = dayStart + DAY_MS / 2 - longitudeDeg * 240_000 - equationOfTimeMin(yearAngle(noonMs)) * 60_000;
+  const transit =
+    dayStart + DAY_MS / 2 - longitudeDeg * 240_000 - equationOfTimeMin(yearAngle(noonMs)) * 60_000;
   return { riseMs: transit - hours * 1_800_000, setMs: transit + hours * 1_800_000, noonMs: transit };
 }
 

@@ -61,7 +61,11 @@ function shifted(e: WeatherEntry, d: Draw, sign: 1 | -1): WeatherEntry {
 }
 
 /** The centre of the forecast issued at `issueMs` for these true hours: the truth less this issue's error. */
-export function forecastCentre(seed: number, issueMs: number, truth: readonly WeatherEntry[]): WeatherEntry[] {
+export function forecastCentre(
+  seed: number,
+  issueMs: number,
+  truth: readonly WeatherEntry[],
+): WeatherEntry[] {
   return truth.map((e) => shifted(e, draw(seed, issueMs, -1, Date.parse(e.time)), -1));
 }
 

@@ -73,17 +73,22 @@ function dailyShape(site: Site, ms: number): number {
   const times = sunTimes(ms, site.latitude, site.longitude);
   if (!times) return Math.sin((2 * Math.PI * ((ms / HOUR_MS + site.longitude / 15 - 9) % 24)) / 24);
   const peak = times.noonMs + 2.5 * HOUR_MS;
-  if (ms >= times.riseMs && ms <= peak) return -Math.cos((Math.PI * (ms - times.riseMs)) / (peak - times.riseMs));
+  if (ms >= times.riseMs && ms <= peak)
+    return -Math.cos((Math.PI * (ms - times.riseMs)) / (peak - times.riseMs));
   const fromPeak = ms > peak ? peak : peak - 24 * HOUR_MS;
   const toRise = ms > peak ? times.riseMs + 24 * HOUR_MS : times.riseMs;
   const x = (ms - fromPeak) / (toRise - fromPeak);
-  return 1 - 2 * Math.pow(x, 0.62) * (1 - 0.12 * x) / 0.88;
+  return 1 - (2 * Math.pow(x, 0.62) * (1 - 0.12 * x)) / 0.88;
 }
 
 /** The true weather at an instant. */
 export function trueWeather(w: WeatherSeed, ms: number): WeatherEntry {
   const m = mood(w, ms);
-  const noonSun = sunPosition(ms - (ms % (24 * HOUR_MS)) + (12 - w.site.longitude / 15) * HOUR_MS, w.site.latitude, w.site.longitude);
+  const noonSun = sunPosition(
+    ms - (ms % (24 * HOUR_MS)) + (12 - w.site.longitude / 15) * HOUR_MS,
+    w.site.latitude,
+    w.site.longitude,
+  );
   const sun = Math.max(0.15, noonSun.cosZenith);
   const calm = 1 / (1 + m.windMs / 6);
   const amplitude = (3.5 + 5.5 * sun) * (1 - 0.72 * m.cloud) * (0.5 + 0.7 * calm);
@@ -95,7 +100,8 @@ export function trueWeather(w: WeatherSeed, ms: number): WeatherEntry {
     time: new Date(ms).toISOString(),
     airC: Math.round(airC * 100) / 100,
     dewPointC: Math.round(dewPointC * 100) / 100,
-    windMs: Math.round(Math.max(0.1, m.windMs * (0.75 + 0.4 * Math.max(0, dailyShape(w.site, ms)))) * 100) / 100,
+    windMs:
+      Math.round(Math.max(0.1, m.windMs * (0.75 + 0.4 * Math.max(0, dailyShape(w.site, ms)))) * 100) / 100,
     cloudFraction: Math.round(m.cloud * 100) / 100,
     rainMm: airC > 1 && w.episodes === undefined ? Math.round(fall * 10) / 10 : 0,
     snowMm: airC <= 1 && w.episodes === undefined ? Math.round(fall * 80) / 10 : 0,
@@ -105,6 +111,7 @@ export function trueWeather(w: WeatherSeed, ms: number): WeatherEntry {
 /** Hourly true weather from `fromMs` to `toMs`, both included, on whole hours. */
 export function trueHours(w: WeatherSeed, fromMs: number, toMs: number): WeatherEntry[] {
   const hours: WeatherEntry[] = [];
-  for (let ms = Math.floor(fromMs / HOUR_MS) * HOUR_MS; ms <= toMs; ms += HOUR_MS) hours.push(trueWeather(w, ms));
+  for (let ms = Math.floor(fromMs / HOUR_MS) * HOUR_MS; ms <= toMs; ms += HOUR_MS)
+    hours.push(trueWeather(w, ms));
   return hours;
 }

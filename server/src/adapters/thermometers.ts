@@ -51,16 +51,28 @@ export function hiddenProperties(id: string): Calibration {
 }
 
 /** Air at a spot, hourly: the structure's own layer, or outside. */
-export function spotAirC(spot: ThermometerSpot, calibration: Calibration): { timesMs: number[]; airC: number[] } {
+export function spotAirC(
+  spot: ThermometerSpot,
+  calibration: Calibration,
+): { timesMs: number[]; airC: number[] } {
   if (spot.spec === null || spot.structureLayer < 0) {
     return { timesMs: spot.weather.map((e) => Date.parse(e.time)), airC: spot.weather.map((e) => e.airC) };
   }
   const run = runBed(spot.spec, prepareWeather(spot.site, spot.weather, 1200), { calibration, audit: false });
-  return { timesMs: run.entryMs, airC: [...run.layerAirC[spot.structureLayer]!].map((c) => c + calibration.zoneOffsetC) };
+  return {
+    timesMs: run.entryMs,
+    airC: [...run.layerAirC[spot.structureLayer]!].map((c) => c + calibration.zoneOffsetC),
+  };
 }
 
-export function minMaxBetween(series: { timesMs: number[]; airC: number[] }, fromMs: number, toMs: number): MinMax | null {
-  const inside = series.airC.filter((c, i) => series.timesMs[i]! >= fromMs && series.timesMs[i]! <= toMs && !Number.isNaN(c));
+export function minMaxBetween(
+  series: { timesMs: number[]; airC: number[] },
+  fromMs: number,
+  toMs: number,
+): MinMax | null {
+  const inside = series.airC.filter(
+    (c, i) => series.timesMs[i]! >= fromMs && series.timesMs[i]! <= toMs && !Number.isNaN(c),
+  );
   return inside.length === 0 ? null : { minC: Math.min(...inside), maxC: Math.max(...inside) };
 }
 

@@ -40,7 +40,11 @@ export function simulatedWeather(options: SimulatedOptions): WeatherSource {
     forecast: (nowMs, fromMs, toMs) => {
       const issuedMs = lastIssueMs(nowMs);
       const centre = forecastCentre(seed, issuedMs, trueHours(world, fromMs, toMs));
-      return { issuedMs, source: 'simulated forecast', members: ensemble(seed, issuedMs, centre, options.members ?? 20) };
+      return {
+        issuedMs,
+        source: 'simulated forecast',
+        members: ensemble(seed, issuedMs, centre, options.members ?? 20),
+      };
     },
   };
 }
@@ -56,7 +60,12 @@ export interface ImportedForecast {
  * Lays an imported forecast over a source: its hours replace the centre, and the members spread around it with the error
  * that a forecast of its age has. Hours it does not hold stay as they were.
  */
-export function withImported(source: WeatherSource, imported: ImportedForecast | null, seed: number, members = 20): WeatherSource {
+export function withImported(
+  source: WeatherSource,
+  imported: ImportedForecast | null,
+  seed: number,
+  members = 20,
+): WeatherSource {
   if (!imported) return source;
   const byTime = new Map(imported.entries.map((e) => [Date.parse(e.time), e]));
   return {
@@ -67,7 +76,8 @@ export function withImported(source: WeatherSource, imported: ImportedForecast |
       const held = centre.filter((e) => byTime.has(Date.parse(e.time))).length;
       if (held < 6) return under;
       const issuedMs = Math.min(imported.importedMs, nowMs);
-      const source_ = held === centre.length ? imported.name : `${imported.name}, then the simulated forecast`;
+      const source_ =
+        held === centre.length ? imported.name : `${imported.name}, then the simulated forecast`;
       return { issuedMs, source: source_, members: ensemble(seed ^ 0x5bd1, issuedMs, centre, members) };
     },
   };

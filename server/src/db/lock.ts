@@ -73,7 +73,9 @@ export function lockDirectory(directory: string): () => void {
         // someone else moved it first; try again
       }
     }
-    throw new DirectoryInUse(`${directory} is being opened by another Fogata right now. Try again in a moment.`);
+    throw new DirectoryInUse(
+      `${directory} is being opened by another Fogata right now. Try again in a moment.`,
+    );
   } finally {
     rmSync(mine, { force: true });
   }

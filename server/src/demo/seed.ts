@@ -27,24 +27,137 @@ export const DEMO_START_MS = atLocal('2027-01-14', 15, 30, ZONE);
 
 /** Clear and calm, then windy, then overcast. */
 export const DEMO_EPISODES: Episode[] = [
-  { fromMs: atLocal('2027-01-12', 18, 0, ZONE), toMs: atLocal('2027-01-14', 6, 0, ZONE), meanC: 1.5, cloud: 0.35, windMs: 1.5, drynessK: 4 },
-  { fromMs: atLocal('2027-01-14', 6, 0, ZONE), toMs: atLocal('2027-01-15', 14, 0, ZONE), meanC: -1, cloud: 0.05, windMs: 0.8, drynessK: 5.5 },
-  { fromMs: atLocal('2027-01-15', 14, 0, ZONE), toMs: atLocal('2027-01-16', 14, 0, ZONE), meanC: -1.5, cloud: 0.2, windMs: 6.5, drynessK: 5 },
-  { fromMs: atLocal('2027-01-16', 14, 0, ZONE), toMs: atLocal('2027-01-17', 16, 0, ZONE), meanC: -1.8, cloud: 0.96, windMs: 1.6, drynessK: 2 },
+  {
+    fromMs: atLocal('2027-01-12', 18, 0, ZONE),
+    toMs: atLocal('2027-01-14', 6, 0, ZONE),
+    meanC: 1.5,
+    cloud: 0.35,
+    windMs: 1.5,
+    drynessK: 4,
+  },
+  {
+    fromMs: atLocal('2027-01-14', 6, 0, ZONE),
+    toMs: atLocal('2027-01-15', 14, 0, ZONE),
+    meanC: -1,
+    cloud: 0.05,
+    windMs: 0.8,
+    drynessK: 5.5,
+  },
+  {
+    fromMs: atLocal('2027-01-15', 14, 0, ZONE),
+    toMs: atLocal('2027-01-16', 14, 0, ZONE),
+    meanC: -1.5,
+    cloud: 0.2,
+    windMs: 6.5,
+    drynessK: 5,
+  },
+  {
+    fromMs: atLocal('2027-01-16', 14, 0, ZONE),
+    toMs: atLocal('2027-01-17', 16, 0, ZONE),
+    meanC: -1.8,
+    cloud: 0.96,
+    windMs: 1.6,
+    drynessK: 2,
+  },
 ];
 
 const house = { kind: 'house', shape: 'arch', sides: 'cover', material: 'pe-film', plies: 1 } as const;
 
 export const DEMO_STRUCTURES: Structure[] = [
-  { id: 'north', name: 'North house', ...house, lengthM: 24, widthM: 7, heightM: 2.9, tightness: 'average', ventAreaM2: 10, order: 0 },
-  { id: 'south', name: 'South house', ...house, lengthM: 18, widthM: 6, heightM: 2.6, tightness: 'drafty', ventAreaM2: 8, order: 1 },
-  { id: 'frames', name: 'Frames', kind: 'frame', shape: 'box', sides: 'board', lengthM: 3.6, widthM: 1.2, heightM: 0.4, material: 'glass', plies: 1, tightness: 'average', ventAreaM2: 1.2, order: 2 },
-  { id: 'tunnels', name: 'Low tunnels', kind: 'tunnel', shape: 'arch', sides: 'cover', lengthM: 15, widthM: 1.2, heightM: 0.55, material: 'pe-film', plies: 1, tightness: 'average', ventAreaM2: 2, order: 3 },
-  { id: 'open', name: 'Open beds', kind: 'open', shape: 'flat', sides: 'cover', lengthM: 20, widthM: 1.2, heightM: 0.1, material: 'pe-film', plies: 1, tightness: 'average', ventAreaM2: 0, order: 4 },
+  {
+    id: 'north',
+    name: 'North house',
+    ...house,
+    lengthM: 24,
+    widthM: 7,
+    heightM: 2.9,
+    tightness: 'average',
+    ventAreaM2: 10,
+    order: 0,
+  },
+  {
+    id: 'south',
+    name: 'South house',
+    ...house,
+    lengthM: 18,
+    widthM: 6,
+    heightM: 2.6,
+    tightness: 'drafty',
+    ventAreaM2: 8,
+    order: 1,
+  },
+  {
+    id: 'frames',
+    name: 'Frames',
+    kind: 'frame',
+    shape: 'box',
+    sides: 'board',
+    lengthM: 3.6,
+    widthM: 1.2,
+    heightM: 0.4,
+    material: 'glass',
+    plies: 1,
+    tightness: 'average',
+    ventAreaM2: 1.2,
+    order: 2,
+  },
+  {
+    id: 'tunnels',
+    name: 'Low tunnels',
+    kind: 'tunnel',
+    shape: 'arch',
+    sides: 'cover',
+    lengthM: 15,
+    widthM: 1.2,
+    heightM: 0.55,
+    material: 'pe-film',
+    plies: 1,
+    tightness: 'average',
+    ventAreaM2: 2,
+    order: 3,
+  },
+  {
+    id: 'open',
+    name: 'Open beds',
+    kind: 'open',
+    shape: 'flat',
+    sides: 'cover',
+    lengthM: 20,
+    widthM: 1.2,
+    heightM: 0.1,
+    material: 'pe-film',
+    plies: 1,
+    tightness: 'average',
+    ventAreaM2: 0,
+    order: 4,
+  },
 ];
 
-function bed(id: string, structureId: string, name: string, lengthM: number, widthM: number, rows: number, order: number, more: Partial<Bed> = {}): Bed {
-  return { id, structureId, name, lengthM, widthM, rows, on: 'ground', texture: 'loam', wetness: 'moist', mulchM: 0, hoopHeightM: 0, order, ...more };
+function bed(
+  id: string,
+  structureId: string,
+  name: string,
+  lengthM: number,
+  widthM: number,
+  rows: number,
+  order: number,
+  more: Partial<Bed> = {},
+): Bed {
+  return {
+    id,
+    structureId,
+    name,
+    lengthM,
+    widthM,
+    rows,
+    on: 'ground',
+    texture: 'loam',
+    wetness: 'moist',
+    mulchM: 0,
+    hoopHeightM: 0,
+    order,
+    ...more,
+  };
 }
 
 export const DEMO_BEDS: Bed[] = [
@@ -66,8 +179,29 @@ export const DEMO_BEDS: Bed[] = [
   bed('o2', 'open', 'Open 2', 20, 1.0, 3, 1, { mulchM: 0.06 }),
 ];
 
-function planting(id: string, bedId: string, crop: string, cultivar: string, rows: [number, number], lengthM: number, plantedOn: string, aim: Planting['aim'] = 'survive'): Planting {
-  return { id, bedId, crop, cultivar, fromRow: rows[0], toRow: rows[1], lengthM, plantedOn, clearedOn: null, aim, note: '' };
+function planting(
+  id: string,
+  bedId: string,
+  crop: string,
+  cultivar: string,
+  rows: [number, number],
+  lengthM: number,
+  plantedOn: string,
+  aim: Planting['aim'] = 'survive',
+): Planting {
+  return {
+    id,
+    bedId,
+    crop,
+    cultivar,
+    fromRow: rows[0],
+    toRow: rows[1],
+    lengthM,
+    plantedOn,
+    clearedOn: null,
+    aim,
+    note: '',
+  };
 }
 
 export const DEMO_PLANTINGS: Planting[] = [
@@ -93,7 +227,17 @@ export const DEMO_PLANTINGS: Planting[] = [
   planting('p20', 'o2', 'leek', 'Largo de Nieve', [1, 3], 20, '2026-06-20'),
 ];
 
-function cover(id: string, name: string, material: Cover['material'], lengthM: number, widthM: number, count: number, use: Cover['use'], minutes: number, order: number): Cover {
+function cover(
+  id: string,
+  name: string,
+  material: Cover['material'],
+  lengthM: number,
+  widthM: number,
+  count: number,
+  use: Cover['use'],
+  minutes: number,
+  order: number,
+): Cover {
   return { id, name, material, plies: 1, lengthM, widthM, count, use, minutes, order };
 }
 
@@ -113,18 +257,66 @@ export function demoRecords(): FarmRecord[] {
   const at = (date: string, hour: number, minute = 0) => atLocal(date, hour, minute, ZONE);
   for (const date of ['2027-01-11', '2027-01-12', '2027-01-13', '2027-01-14']) {
     for (const structureId of ['north', 'south']) {
-      out.push({ id: randomUUID(), kind: 'vent', atMs: at(date, 11, 15), structureId, fraction: structureId === 'north' ? 0.25 : 0.2 });
-      if (date !== '2027-01-14') out.push({ id: randomUUID(), kind: 'vent', atMs: at(date, 16, 20), structureId, fraction: 0 });
+      out.push({
+        id: randomUUID(),
+        kind: 'vent',
+        atMs: at(date, 11, 15),
+        structureId,
+        fraction: structureId === 'north' ? 0.25 : 0.2,
+      });
+      if (date !== '2027-01-14')
+        out.push({ id: randomUUID(), kind: 'vent', atMs: at(date, 16, 20), structureId, fraction: 0 });
     }
   }
-  for (const [date, next] of [['2027-01-12', '2027-01-13'], ['2027-01-13', '2027-01-14']] as const) {
-    out.push({ id: randomUUID(), kind: 'cover', atMs: at(date, 17, 5), bedId: 'n5', coverId: 'fleece30', on: true });
-    out.push({ id: randomUUID(), kind: 'cover', atMs: at(next, 10, 10), bedId: 'n5', coverId: 'fleece30', on: false });
-    out.push({ id: randomUUID(), kind: 'reading', atMs: at(next, 7, 20), spot: 'outside', night: date, minC: next === '2027-01-13' ? -0.8 : -1.9, maxC: 6.1, source: 'grower' });
-    out.push({ id: randomUUID(), kind: 'reading', atMs: at(next, 7, 25), spot: 'north', night: date, minC: next === '2027-01-13' ? 0.4 : -0.6, maxC: 15.2, source: 'grower' });
+  for (const [date, next] of [
+    ['2027-01-12', '2027-01-13'],
+    ['2027-01-13', '2027-01-14'],
+  ] as const) {
+    out.push({
+      id: randomUUID(),
+      kind: 'cover',
+      atMs: at(date, 17, 5),
+      bedId: 'n5',
+      coverId: 'fleece30',
+      on: true,
+    });
+    out.push({
+      id: randomUUID(),
+      kind: 'cover',
+      atMs: at(next, 10, 10),
+      bedId: 'n5',
+      coverId: 'fleece30',
+      on: false,
+    });
+    out.push({
+      id: randomUUID(),
+      kind: 'reading',
+      atMs: at(next, 7, 20),
+      spot: 'outside',
+      night: date,
+      minC: next === '2027-01-13' ? -0.8 : -1.9,
+      maxC: 6.1,
+      source: 'grower',
+    });
+    out.push({
+      id: randomUUID(),
+      kind: 'reading',
+      atMs: at(next, 7, 25),
+      spot: 'north',
+      night: date,
+      minC: next === '2027-01-13' ? 0.4 : -0.6,
+      maxC: 15.2,
+      source: 'grower',
+    });
   }
   out.push({ id: randomUUID(), kind: 'harvest', atMs: at('2027-01-13', 9, 40), plantingId: 'p01', kg: 6.4 });
   out.push({ id: randomUUID(), kind: 'harvest', atMs: at('2027-01-13', 10, 15), plantingId: 'p14', kg: 1.1 });
-  out.push({ id: randomUUID(), kind: 'note', atMs: at('2027-01-13', 16, 30), bedId: 'n2', text: 'Outer leaves of the door-end row soft; moved two sandbags there.' });
+  out.push({
+    id: randomUUID(),
+    kind: 'note',
+    atMs: at('2027-01-13', 16, 30),
+    bedId: 'n2',
+    text: 'Outer leaves of the door-end row soft; moved two sandbags there.',
+  });
   return out;
 }

@@ -4,7 +4,12 @@ import { cropById, massText, temperatureText, type Style } from '@fogata/core';
 import type { FarmData } from './store';
 
 const HARM_WORDS = { none: 'no harm', tips: 'leaf tips', leaves: 'leaves', dead: 'dead' } as const;
-const DECISIONS = { accepted: 'accepted', changed: 'changed', refused: 'refused', withdrawn: 'back to the plan' } as const;
+const DECISIONS = {
+  accepted: 'accepted',
+  changed: 'changed',
+  refused: 'refused',
+  withdrawn: 'back to the plan',
+} as const;
 
 function plantingName(id: string, data: FarmData): { title: string; bed: string } {
   const p = data.plantings.find((x) => x.id === id);
@@ -13,14 +18,26 @@ function plantingName(id: string, data: FarmData): { title: string; bed: string 
   return { title: `${cropById(p.crop).name}${p.cultivar ? ` ${p.cultivar}` : ''}`, bed };
 }
 
-export function describeRecord(r: FarmRecord, data: FarmData, style: Style): { title: string; detail: string } {
-  const bedName = (id: string | undefined) => data.beds.find((b) => b.id === id)?.name ?? 'a bed that was removed';
+export function describeRecord(
+  r: FarmRecord,
+  data: FarmData,
+  style: Style,
+): { title: string; detail: string } {
+  const bedName = (id: string | undefined) =>
+    data.beds.find((b) => b.id === id)?.name ?? 'a bed that was removed';
   const t = (c: number) => temperatureText(c, style.units.temperature);
   switch (r.kind) {
     case 'reading': {
-      const spot = r.spot === 'outside' ? 'Outside' : (data.structures.find((s) => s.id === r.spot)?.name ?? r.spot);
-      const parts = [r.minC === null ? null : `lowest ${t(r.minC)}`, r.maxC === null ? null : `highest ${t(r.maxC)}`];
-      return { title: `${spot}: ${parts.filter(Boolean).join(', ')}`, detail: r.note ?? (r.source === 'grower' ? 'read by hand' : 'from the thermometer') };
+      const spot =
+        r.spot === 'outside' ? 'Outside' : (data.structures.find((s) => s.id === r.spot)?.name ?? r.spot);
+      const parts = [
+        r.minC === null ? null : `lowest ${t(r.minC)}`,
+        r.maxC === null ? null : `highest ${t(r.maxC)}`,
+      ];
+      return {
+        title: `${spot}: ${parts.filter(Boolean).join(', ')}`,
+        detail: r.note ?? (r.source === 'grower' ? 'read by hand' : 'from the thermometer'),
+      };
     }
     case 'cover': {
       const cover = data.covers.find((c) => c.id === r.coverId)?.name ?? 'a cover';
@@ -28,7 +45,10 @@ export function describeRecord(r: FarmRecord, data: FarmData, style: Style): { t
     }
     case 'vent': {
       const name = data.structures.find((s) => s.id === r.structureId)?.name ?? 'a structure';
-      return { title: r.fraction === 0 ? `${name} closed` : `${name} opened`, detail: r.fraction === 0 ? '' : `${Math.round(r.fraction * 100)} % open` };
+      return {
+        title: r.fraction === 0 ? `${name} closed` : `${name} opened`,
+        detail: r.fraction === 0 ? '' : `${Math.round(r.fraction * 100)} % open`,
+      };
     }
     case 'harm': {
       const p = plantingName(r.plantingId, data);
@@ -36,17 +56,32 @@ export function describeRecord(r: FarmRecord, data: FarmData, style: Style): { t
     }
     case 'harvest': {
       const p = plantingName(r.plantingId, data);
-      return { title: `${massText(r.kg, style.units.length)} ${p.title}`, detail: [p.bed, r.note].filter(Boolean).join(' · ') };
+      return {
+        title: `${massText(r.kg, style.units.length)} ${p.title}`,
+        detail: [p.bed, r.note].filter(Boolean).join(' · '),
+      };
     }
     case 'note':
       return { title: r.text, detail: r.bedId ? bedName(r.bedId) : '' };
     case 'planting': {
       const crop = cropById(String(r.after['crop'])).name;
-      return { title: `${crop} ${String(r.after['cultivar'] ?? '')} ${r.action}`.replace('  ', ' '), detail: bedName(String(r.after['bedId'])) };
+      return {
+        title: `${crop} ${String(r.after['cultivar'] ?? '')} ${r.action}`.replace('  ', ' '),
+        detail: bedName(String(r.after['bedId'])),
+      };
     }
     case 'decision': {
-      const names = r.key === null || r.key === 'bare' ? 'nothing on it' : r.key.split('+').map((id) => data.covers.find((c) => c.id === id)?.name ?? id).join(' and ');
-      return { title: `Plan for ${bedName(r.bedId)} ${DECISIONS[r.verdict]}`, detail: r.verdict === 'withdrawn' ? '' : names };
+      const names =
+        r.key === null || r.key === 'bare'
+          ? 'nothing on it'
+          : r.key
+              .split('+')
+              .map((id) => data.covers.find((c) => c.id === id)?.name ?? id)
+              .join(' and ');
+      return {
+        title: `Plan for ${bedName(r.bedId)} ${DECISIONS[r.verdict]}`,
+        detail: r.verdict === 'withdrawn' ? '' : names,
+      };
     }
     case 'retraction':
       return { title: 'Taken back', detail: '' };

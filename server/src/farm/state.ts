@@ -39,9 +39,14 @@ export function standingOf(list: readonly StoredRecord[], gone = retractedIds(li
   return list.filter((r) => r.record.kind !== 'retraction' && !gone.has(r.record.id));
 }
 
-export function ofKind<K extends RecordKind>(list: readonly StoredRecord[], kind: K): (RecordOf<K> & { seq: number; recordedMs: number })[] {
+export function ofKind<K extends RecordKind>(
+  list: readonly StoredRecord[],
+  kind: K,
+): (RecordOf<K> & { seq: number; recordedMs: number })[] {
   return list.flatMap((r) =>
-    r.record.kind === kind ? [{ ...(r.record as Extract<FarmRecord, { kind: K }>), seq: r.seq, recordedMs: r.recordedMs }] : [],
+    r.record.kind === kind
+      ? [{ ...(r.record as Extract<FarmRecord, { kind: K }>), seq: r.seq, recordedMs: r.recordedMs }]
+      : [],
   );
 }
 

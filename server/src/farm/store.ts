@@ -3,7 +3,18 @@ import type { Farm, FarmRecord, PlantingBody } from '@fogata/contract';
 import type { Bed, Cover, Planting, Structure, WeatherEntry } from '@fogata/core';
 import { and, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
-import { beds, covers, farm, forecasts, meta, nights, plantings, records, structures, type NightPrediction } from '../db/schema';
+import {
+  beds,
+  covers,
+  farm,
+  forecasts,
+  meta,
+  nights,
+  plantings,
+  records,
+  structures,
+  type NightPrediction,
+} from '../db/schema';
 
 export interface StoredRecord {
   record: FarmRecord;
@@ -43,10 +54,17 @@ export async function readFarm(db: Db): Promise<Farm> {
 }
 
 export async function writeFarm(db: Db, settings: Farm): Promise<void> {
-  await db.insert(farm).values({ id: 'farm', settings }).onConflictDoUpdate({ target: farm.id, set: { settings } });
+  await db
+    .insert(farm)
+    .values({ id: 'farm', settings })
+    .onConflictDoUpdate({ target: farm.id, set: { settings } });
 }
 
-const asRecord = (row: typeof records.$inferSelect): StoredRecord => ({ record: row.data, seq: row.seq, recordedMs: row.recordedMs });
+const asRecord = (row: typeof records.$inferSelect): StoredRecord => ({
+  record: row.data,
+  seq: row.seq,
+  recordedMs: row.recordedMs,
+});
 
 export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
   const [settings, s, b, p, c, r, f] = await Promise.all([
@@ -55,8 +73,17 @@ export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
     db.select().from(beds).orderBy(beds.order),
     db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow),
     db.select().from(covers).orderBy(covers.order),
-    db.select().from(records).where(and(gte(records.atMs, nowMs - WEEKS_MS), lte(records.atMs, nowMs))).orderBy(records.atMs, records.seq),
-    db.select().from(forecasts).where(eq(forecasts.active, true)).orderBy(desc(forecasts.importedMs)).limit(1),
+    db
+      .select()
+      .from(records)
+      .where(and(gte(records.atMs, nowMs - WEEKS_MS), lte(records.atMs, nowMs)))
+      .orderBy(records.atMs, records.seq),
+    db
+      .select()
+      .from(forecasts)
+      .where(eq(forecasts.active, true))
+      .orderBy(desc(forecasts.importedMs))
+      .limit(1),
   ]);
   return {
     farm: settings,
@@ -70,32 +97,64 @@ export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
 }
 
 /** Appends records; one that is already there (sent twice) is left as it is. Returns how many were new. */
-export async function appendRecords(db: Db, list: readonly FarmRecord[], recordedMs: number): Promise<number> {
+export async function appendRecords(
+  db: Db,
+  list: readonly FarmRecord[],
+  recordedMs: number,
+): Promise<number> {
   if (list.length === 0) return 0;
-  const rows = list.map((record) => ({ id: record.id, kind: record.kind, atMs: record.atMs, recordedMs, data: record }));
+  const rows = list.map((record) => ({
+    id: record.id,
+    kind: record.kind,
+    atMs: record.atMs,
+    recordedMs,
+    data: record,
+  }));
   const done = await db.insert(records).values(rows).onConflictDoNothing().returning({ id: records.id });
   return done.length;
 }
 
 export async function recordsByIds(db: Db, ids: readonly string[]): Promise<StoredRecord[]> {
   if (ids.length === 0) return [];
-  return (await db.select().from(records).where(inArray(records.id, [...ids]))).map(asRecord);
+  return (
+    await db
+      .select()
+      .from(records)
+      .where(inArray(records.id, [...ids]))
+  ).map(asRecord);
 }
 
 /** The log, newest first; `beforeSeq` continues a list. Retractions of any age are included with what they retract. */
-export async function logPage(db: Db, limit: number, kinds: string[] | null, offset: number): Promise<StoredRecord[]> {
+export async function logPage(
+  db: Db,
+  limit: number,
+  kinds: string[] | null,
+  offset: number,
+): Promise<StoredRecord[]> {
   const where = kinds ? inArray(records.kind, kinds) : undefined;
-  const rows = await db.select().from(records).where(where).orderBy(desc(records.atMs), desc(records.seq)).limit(limit).offset(offset);
+  const rows = await db
+    .select()
+    .from(records)
+    .where(where)
+    .orderBy(desc(records.atMs), desc(records.seq))
+    .limit(limit)
+    .offset(offset);
   return rows.map(asRecord);
 }
 
 export async function allRetractions(db: Db): Promise<StoredRecord[]> {
-  return (await db.select().from(records).where(eq(records.kind, 'retraction')).orderBy(records.seq)).map(asRecord);
+  return (await db.select().from(records).where(eq(records.kind, 'retraction')).orderBy(records.seq)).map(
+    asRecord,
+  );
 }
 
 /** All records of these kinds about plantings, for their story. */
 export async function recordsOfKinds(db: Db, kinds: string[], toMs: number): Promise<StoredRecord[]> {
-  const rows = await db.select().from(records).where(and(inArray(records.kind, kinds), lte(records.atMs, toMs))).orderBy(records.atMs, records.seq);
+  const rows = await db
+    .select()
+    .from(records)
+    .where(and(inArray(records.kind, kinds), lte(records.atMs, toMs)))
+    .orderBy(records.atMs, records.seq);
   return rows.map(asRecord);
 }
 
@@ -112,8 +171,16 @@ export async function findPlanting(db: Db, id: string): Promise<Planting | null>
   return ((await db.select().from(plantings).where(eq(plantings.id, id)))[0] as Planting | undefined) ?? null;
 }
 
-export async function saveNight(db: Db, night: string, issuedMs: number, data: NightPrediction): Promise<void> {
-  await db.insert(nights).values({ night, issuedMs, data }).onConflictDoUpdate({ target: nights.night, set: { issuedMs, data } });
+export async function saveNight(
+  db: Db,
+  night: string,
+  issuedMs: number,
+  data: NightPrediction,
+): Promise<void> {
+  await db
+    .insert(nights)
+    .values({ night, issuedMs, data })
+    .onConflictDoUpdate({ target: nights.night, set: { issuedMs, data } });
 }
 
 export async function findNight(db: Db, night: string) {
@@ -121,7 +188,9 @@ export async function findNight(db: Db, night: string) {
 }
 
 export async function recentNights(db: Db, limit: number): Promise<string[]> {
-  return (await db.select({ night: nights.night }).from(nights).orderBy(desc(nights.night)).limit(limit)).map((r) => r.night);
+  return (await db.select({ night: nights.night }).from(nights).orderBy(desc(nights.night)).limit(limit)).map(
+    (r) => r.night,
+  );
 }
 
 export async function readMeta(db: Db, key: string): Promise<string | null> {

@@ -25,20 +25,30 @@ import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './p
 import { AS_IS } from './tasks';
 
 export function structureLayerName(structure: Structure): string {
-  if (structure.kind === 'house') return `${structure.name.toLowerCase().includes('house') ? 'in the house' : `in ${structure.name}`}`;
+  if (structure.kind === 'house')
+    return `${structure.name.toLowerCase().includes('house') ? 'in the house' : `in ${structure.name}`}`;
   if (structure.kind === 'frame') return 'in the frame';
   return 'in the tunnel';
 }
 
 /** Layers from the outermost: the structure and what lies on the bed, with what the plan adds drawn as planned. */
-export function glyphOf(structure: Structure, on: readonly Cover[], planned: readonly Cover[], opening: number): GlyphLayer[] {
-  const base: GlyphLayer[] = structure.kind === 'open' ? [] : [{ name: structure.name, state: 'on', opening }];
+export function glyphOf(
+  structure: Structure,
+  on: readonly Cover[],
+  planned: readonly Cover[],
+  opening: number,
+): GlyphLayer[] {
+  const base: GlyphLayer[] =
+    structure.kind === 'open' ? [] : [{ name: structure.name, state: 'on', opening }];
   const left = [...on];
-  const all = sortCovers([...on, ...planned.filter((c) => {
-    const i = left.indexOf(c);
-    if (i >= 0) left.splice(i, 1);
-    return i < 0;
-  })]);
+  const all = sortCovers([
+    ...on,
+    ...planned.filter((c) => {
+      const i = left.indexOf(c);
+      if (i >= 0) left.splice(i, 1);
+      return i < 0;
+    }),
+  ]);
   const remaining = [...on];
   const layers = all.map((c): GlyphLayer & { over: boolean } => {
     const i = remaining.indexOf(c);
@@ -59,7 +69,10 @@ function chosenCovers(b: PlannedBed): Cover[] {
 
 /** The planting of a bed that comes closest to harm, with its margin. */
 export function closest(b: PlannedBed, leafC: number) {
-  return [...b.atRisk].sort((a, c) => c.thresholds.harmC - a.thresholds.harmC)[0] && b.atRisk.reduce((worst, a) => (leafC - a.thresholds.harmC < leafC - worst.thresholds.harmC ? a : worst));
+  return (
+    [...b.atRisk].sort((a, c) => c.thresholds.harmC - a.thresholds.harmC)[0] &&
+    b.atRisk.reduce((worst, a) => (leafC - a.thresholds.harmC < leafC - worst.thresholds.harmC ? a : worst))
+  );
 }
 
 export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
@@ -100,23 +113,38 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   const worst = closest(b, low.mid);
   const marks: RibbonView['marks'] = [];
   const fresh = covers.filter((c) => !b.on.includes(c));
-  if (fresh.length > 0) marks.push({ atMs: b.due?.dueMs ?? plan.closeMs, label: `${fresh.map((c) => c.name.toLowerCase()).join(', ')} on` });
+  if (fresh.length > 0)
+    marks.push({
+      atMs: b.due?.dueMs ?? plan.closeMs,
+      label: `${fresh.map((c) => c.name.toLowerCase()).join(', ')} on`,
+    });
   const thaw = o.thawMs.filter((t): t is number => t !== null).sort((a, c) => a - c);
-  if (thaw.length > o.thawMs.length / 2) marks.push({ atMs: thaw[Math.floor(thaw.length / 2)]!, label: `thawed ${clockText(thaw[Math.floor(thaw.length / 2)]!, style)}` });
+  if (thaw.length > o.thawMs.length / 2)
+    marks.push({
+      atMs: thaw[Math.floor(thaw.length / 2)]!,
+      label: `thawed ${clockText(thaw[Math.floor(thaw.length / 2)]!, style)}`,
+    });
   // in the night and in the morning the hours since sundown stand before those to come
   const { past } = b.outcome;
   const since = (plan.window.sunsetMs ?? plan.window.fromMs) - HOUR_MS;
   const from = plan.phase === 'closing' ? past.timesMs.length : past.timesMs.findIndex((t) => t >= since);
   const before = from < 0 ? [] : past.timesMs.slice(from, -1);
   const at = (list: readonly number[]) => list.slice(list.length - 1 - before.length, -1);
-  const band = (was: readonly number[], x: Band): Band => ({ low: [...at(was), ...x.low], mid: [...at(was), ...x.mid], high: [...at(was), ...x.high] });
+  const band = (was: readonly number[], x: Band): Band => ({
+    low: [...at(was), ...x.low],
+    mid: [...at(was), ...x.mid],
+    high: [...at(was), ...x.high],
+  });
   return {
     bedId: b.bed.id,
     name: b.bed.name,
     timesMs: [...before, ...b.outcome.timesMs],
     outsideC: band(past.outsideC, b.outcome.outsideC),
     leafC: band(past.leafC, o.leafC),
-    layers: o.layersC.map((airC, i) => ({ name: names[i] ?? `layer ${i + 1}`, airC: [...before.map(() => NaN), ...airC] })),
+    layers: o.layersC.map((airC, i) => ({
+      name: names[i] ?? `layer ${i + 1}`,
+      airC: [...before.map(() => NaN), ...airC],
+    })),
     soilC: [...at(past.soilC), ...o.soilC],
     harmC: worst ? worst.thresholds.harmC : null,
     marks,
@@ -136,8 +164,12 @@ export function plantingView(
 ): PlantingView {
   const crop = cropById(p.crop);
   const leafC = minLeafC ? rangeOf(minLeafC) : null;
-  const harm = ofKind(state.standing, 'harm').filter((r) => r.plantingId === p.id).at(-1);
-  const kg = ofKind(state.standing, 'harvest').filter((r) => r.plantingId === p.id).reduce((s, r) => s + r.kg, 0);
+  const harm = ofKind(state.standing, 'harm')
+    .filter((r) => r.plantingId === p.id)
+    .at(-1);
+  const kg = ofKind(state.standing, 'harvest')
+    .filter((r) => r.plantingId === p.id)
+    .reduce((s, r) => s + r.kg, 0);
   return {
     planting: p,
     cropName: crop.name,
@@ -152,7 +184,12 @@ export function plantingView(
   };
 }
 
-export function currentGlyph(structure: Structure, bed: Bed, state: FarmState, stock: readonly Cover[]): GlyphLayer[] {
+export function currentGlyph(
+  structure: Structure,
+  bed: Bed,
+  state: FarmState,
+  stock: readonly Cover[],
+): GlyphLayer[] {
   const on = (state.onBed.get(bed.id) ?? []).flatMap((c) => stock.find((s) => s.id === c.coverId) ?? []);
   return glyphOf(structure, on, [], state.openings.get(structure.id)?.fraction ?? 0);
 }

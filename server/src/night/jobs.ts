@@ -57,38 +57,53 @@ function changes(plan: NightPlan): Change[] {
       if (i >= 0) left.splice(i, 1);
       else out.push({ bed: b, cover, on: true, done: false, recordId: null, atMs: null });
     }
-    if (option) for (const cover of left) out.push({ bed: b, cover, on: false, done: false, recordId: null, atMs: null });
+    if (option)
+      for (const cover of left)
+        out.push({ bed: b, cover, on: false, done: false, recordId: null, atMs: null });
     const on = plan.state.onBed.get(b.bed.id) ?? [];
     for (const c of on) {
       if (c.sinceMs < plan.window.fromMs) continue;
       const cover = plan.data.covers.find((s) => s.id === c.coverId);
-      if (cover && !left.includes(cover)) out.push({ bed: b, cover, on: true, done: true, recordId: c.recordId, atMs: c.sinceMs });
+      if (cover && !left.includes(cover))
+        out.push({ bed: b, cover, on: true, done: true, recordId: c.recordId, atMs: c.sinceMs });
     }
   }
   return out;
 }
 
 function item(c: Change): JobItem {
-  return { bedId: c.bed.bed.id, bedName: c.bed.bed.name, coverId: c.cover.id, coverName: c.cover.name, on: c.on, done: c.done, recordId: c.recordId };
+  return {
+    bedId: c.bed.bed.id,
+    bedName: c.bed.bed.name,
+    coverId: c.cover.id,
+    coverName: c.cover.name,
+    on: c.on,
+    done: c.done,
+    recordId: c.recordId,
+  };
 }
 
 function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const todo = group.filter((c) => !c.done);
   const lines: string[] = [];
   if (todo.length > 0) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
-  const beds = todo.filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n).map((c) => {
-    const before = bandOf(asIsOutcome(c.bed).minLeafC, 0).mid;
-    const after = bandOf(chosenOutcome(c.bed).minLeafC, 0).mid;
-    const saved = c.bed.loss['as-is']! - c.bed.loss[c.bed.chosen]!;
-    const t = (x: number) => temperatureText(x, style.units.temperature);
-    return `${c.bed.bed.name}: leaf ${t(after)} instead of ${t(before)}, saves about ${moneyText(saved, style.currency)}`;
-  });
+  const beds = todo
+    .filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n)
+    .map((c) => {
+      const before = bandOf(asIsOutcome(c.bed).minLeafC, 0).mid;
+      const after = bandOf(chosenOutcome(c.bed).minLeafC, 0).mid;
+      const saved = c.bed.loss['as-is']! - c.bed.loss[c.bed.chosen]!;
+      const t = (x: number) => temperatureText(x, style.units.temperature);
+      return `${c.bed.bed.name}: leaf ${t(after)} instead of ${t(before)}, saves about ${moneyText(saved, style.currency)}`;
+    });
   lines.push(...beds);
   const late = Math.max(0, ...todo.map((c) => c.bed.due?.lostK ?? 0));
   if (late > 0.4) {
     const sunset = plan.window.sunsetMs;
     const lost = differenceText(late, style.units.temperature).replace('+', '');
-    lines.push(`Half an hour after sundown${sunset ? ` (${clockText(sunset + HOUR_MS / 2, style)})` : ''} it would come out ${lost} colder`);
+    lines.push(
+      `Half an hour after sundown${sunset ? ` (${clockText(sunset + HOUR_MS / 2, style)})` : ''} it would come out ${lost} colder`,
+    );
   }
   return lines.length > 0 ? `${lines.join('. ')}.` : '';
 }
@@ -106,7 +121,11 @@ function coverJobs(plan: NightPlan, style: Style): JobView[] {
     const key = `${c.on ? 'on' : 'off'}:${c.cover.id}:${c.bed.structure.id}:${c.done ? 'done' : 'todo'}`;
     groups.set(key, [...(groups.get(key) ?? []), c]);
   }
-  const accepted = new Set(ofKind(plan.state.standing, 'decision').filter((d) => d.night === plan.window.night && d.verdict === 'accepted').map((d) => d.bedId));
+  const accepted = new Set(
+    ofKind(plan.state.standing, 'decision')
+      .filter((d) => d.night === plan.window.night && d.verdict === 'accepted')
+      .map((d) => d.bedId),
+  );
   return [...groups].map(([key, group]) => {
     const first = group[0]!;
     const names = joined(bedNames(group));
@@ -120,7 +139,10 @@ function coverJobs(plan: NightPlan, style: Style): JobView[] {
       kind: 'cover' as const,
       dueMs: dueOf(group, plan),
       onByMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
-      saves: [...new Set(group.map((c) => c.bed))].reduce((s, b) => s + b.loss['as-is']! - b.loss[b.chosen]!, 0),
+      saves: [...new Set(group.map((c) => c.bed))].reduce(
+        (s, b) => s + b.loss['as-is']! - b.loss[b.chosen]!,
+        0,
+      ),
       title: on ? `${first.cover.name} ${verb} ${names}` : `${first.cover.name} off ${names}`,
       detail: on ? `${crops}${done ? '' : layers}` : 'it does more good elsewhere tonight',
       why: on ? coverWhy(group, plan, style) : '',
@@ -153,7 +175,9 @@ function closeJobs(plan: NightPlan, style: Style): JobView[] {
         onByMs: closedToday ? opening.atMs : floorMinutes(sunset - 1.75 * HOUR_MS, 10),
         saves: beds.reduce((sum, b) => sum + b.loss['as-is']!, 0),
         title: `Close ${s.name}`,
-        detail: closedToday ? 'doors and sides shut' : `${Math.round(opening.fraction * 100)} % open · doors and sides`,
+        detail: closedToday
+          ? 'doors and sides shut'
+          : `${Math.round(opening.fraction * 100)} % open · doors and sides`,
         why: `The last sun before ${clockText(sunset, style)} goes into the soil instead of out of the door; left open, the night runs through.`,
         minutes: 4,
         structureId: s.id,
@@ -170,7 +194,9 @@ function closeJobs(plan: NightPlan, style: Style): JobView[] {
 
 /** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze. */
 export function thawMs(b: PlannedBed): number | null {
-  const times = asIsOutcome(b).thawMs.filter((t): t is number => t !== null).sort((a, c) => a - c);
+  const times = asIsOutcome(b)
+    .thawMs.filter((t): t is number => t !== null)
+    .sort((a, c) => a - c);
   if (times.length < asIsOutcome(b).thawMs.length * 0.3) return null;
   return times[Math.min(times.length - 1, Math.floor(times.length * 0.9))]!;
 }
@@ -200,11 +226,26 @@ function liftJobs(plan: NightPlan): JobView[] {
       onByMs: dueMs,
       saves: 0,
       title: `Lift ${group[0]!.cover.name} off ${joined(group.map((g) => g.b.bed.name))}`,
-      detail: frozen && byTime === 'thaw' ? 'after the leaves have thawed' : byTime === 'light' ? 'at first light, for the light' : 'nothing froze under it',
-      why: frozen ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed.' : 'The leaves stayed above freezing; every hour of light counts now.',
+      detail:
+        frozen && byTime === 'thaw'
+          ? 'after the leaves have thawed'
+          : byTime === 'light'
+            ? 'at first light, for the light'
+            : 'nothing froze under it',
+      why: frozen
+        ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed.'
+        : 'The leaves stayed above freezing; every hour of light counts now.',
       minutes: group.reduce((s, g) => s + 0.5 * minutesFor(g.cover, g.b), 0),
       structureId: group[0]!.b.structure.id,
-      items: group.map((g) => ({ bedId: g.b.bed.id, bedName: g.b.bed.name, coverId: g.cover.id, coverName: g.cover.name, on: false, done: false, recordId: null })),
+      items: group.map((g) => ({
+        bedId: g.b.bed.id,
+        bedName: g.b.bed.name,
+        coverId: g.cover.id,
+        coverName: g.cover.name,
+        on: false,
+        done: false,
+        recordId: null,
+      })),
       accepted: false,
       done: false,
       doneAtMs: null,
@@ -243,7 +284,15 @@ function liftedJobs(plan: NightPlan): JobView[] {
       recordIds: [],
       planKeys: {},
     };
-    job.items.push({ bedId: b.bed.id, bedName: b.bed.name, coverId: cover.id, coverName: cover.name, on: false, done: true, recordId: r.id });
+    job.items.push({
+      bedId: b.bed.id,
+      bedName: b.bed.name,
+      coverId: cover.id,
+      coverName: cover.name,
+      on: false,
+      done: true,
+      recordId: r.id,
+    });
     job.recordIds.push(r.id);
     job.title = `${cover.name} off ${joined(job.items.map((x) => x.bedName))}`;
     groups.set(key, job);
@@ -270,7 +319,15 @@ function startTimes(jobs: JobView[], nowMs: number): void {
 
 /** All jobs of the phase in the order of their times; what is done stays where it was. */
 export function jobsOf(plan: NightPlan, style: Style): JobView[] {
-  const jobs = plan.phase === 'morning' ? liftJobs(plan) : [...closeJobs(plan, style), ...coverJobs(plan, style)];
+  const jobs =
+    plan.phase === 'morning' ? liftJobs(plan) : [...closeJobs(plan, style), ...coverJobs(plan, style)];
   if (plan.phase !== 'morning') startTimes(jobs, plan.nowMs);
-  return jobs.sort((a, b) => (a.doneAtMs ?? a.dueMs) - (b.doneAtMs ?? b.dueMs) || b.saves - a.saves || a.dueMs - b.dueMs || Number(b.done) - Number(a.done) || a.title.localeCompare(b.title));
+  return jobs.sort(
+    (a, b) =>
+      (a.doneAtMs ?? a.dueMs) - (b.doneAtMs ?? b.dueMs) ||
+      b.saves - a.saves ||
+      a.dueMs - b.dueMs ||
+      Number(b.done) - Number(a.done) ||
+      a.title.localeCompare(b.title),
+  );
 }

@@ -28,27 +28,46 @@ export interface NightWeather {
 export function nightWeather(plan: NightPlan): NightWeather {
   const members = plan.beds[0]?.task.members ?? [plan.centre];
   const inNight = (ms: number) => ms >= plan.nowMs - HOUR_MS && ms <= plan.window.toMs;
-  const lows = members.map((m) => Math.min(...m.filter((e) => inNight(Date.parse(e.time))).map((e) => e.airC)));
+  const lows = members.map((m) =>
+    Math.min(...m.filter((e) => inNight(Date.parse(e.time))).map((e) => e.airC)),
+  );
   const centre = plan.centre.filter((e) => inNight(Date.parse(e.time)));
   const lowest = centre.reduce((a, b) => (b.airC < a.airC ? b : a));
   const lowAtMs = Date.parse(lowest.time);
-  const before = centre.filter((e) => Date.parse(e.time) >= lowAtMs - 6 * HOUR_MS && Date.parse(e.time) <= lowAtMs);
-  const mean = (f: (e: (typeof centre)[number]) => number) => before.reduce((s, e) => s + f(e), 0) / before.length;
-  return { lowC: bandOf(lows, 0), lowAtMs, cloud: mean((e) => e.cloudFraction), windMs: mean((e) => e.windMs) };
+  const before = centre.filter(
+    (e) => Date.parse(e.time) >= lowAtMs - 6 * HOUR_MS && Date.parse(e.time) <= lowAtMs,
+  );
+  const mean = (f: (e: (typeof centre)[number]) => number) =>
+    before.reduce((s, e) => s + f(e), 0) / before.length;
+  return {
+    lowC: bandOf(lows, 0),
+    lowAtMs,
+    cloud: mean((e) => e.cloudFraction),
+    windMs: mean((e) => e.windMs),
+  };
 }
 
 function cautionsOf(plan: NightPlan, weather: NightWeather): string[] {
   const out: string[] = [];
-  if (plan.centre.some((e) => e.windMs > 9)) out.push('Wind: weight or lash every cover before dark, and keep lids and glass from flying.');
+  if (plan.centre.some((e) => e.windMs > 9))
+    out.push('Wind: weight or lash every cover before dark, and keep lids and glass from flying.');
   if (plan.centre.some((e) => (e.snowMm ?? 0) > 0 && Date.parse(e.time) > plan.nowMs)) {
-    out.push('Snow is forecast. Only the maker’s rating says what a structure holds; do not go in under a loaded roof.');
+    out.push(
+      'Snow is forecast. Only the maker’s rating says what a structure holds; do not go in under a loaded roof.',
+    );
   }
   const hot = plan.beds.some((b) => {
     const o = asIsOutcome(b);
     return o.layersC.some((layer) => layer.some((c, i) => c > 28 && b.outcome.timesMs[i]! > plan.nowMs));
   });
-  if (hot) out.push('A closed house will be hot for crops and people by midday. Open in time, and do not work in it alone.');
-  if (weather.lowC.mid < 0) out.push('Ice on paths and lids in the morning. Any heater under cover needs ventilation and a carbon monoxide alarm.');
+  if (hot)
+    out.push(
+      'A closed house will be hot for crops and people by midday. Open in time, and do not work in it alone.',
+    );
+  if (weather.lowC.mid < 0)
+    out.push(
+      'Ice on paths and lids in the morning. Any heater under cover needs ventilation and a carbon monoxide alarm.',
+    );
   return out;
 }
 
@@ -79,11 +98,15 @@ function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): string {
     if (plan.window.sunriseMs) parts.push(`Sun up ${clockText(plan.window.sunriseMs, style)}.`);
     return parts.join(' ');
   }
-  if (plan.window.sunsetMs && plan.nowMs < plan.window.sunsetMs) parts.push(`Sun down ${clockText(plan.window.sunsetMs, style)}.`);
+  if (plan.window.sunsetMs && plan.nowMs < plan.window.sunsetMs)
+    parts.push(`Sun down ${clockText(plan.window.sunsetMs, style)}.`);
   const money = toMoney(plan);
   const words = lossWords(plan);
   const gain = money.asItIs - money.asPlanned;
-  if (gain > 1) parts.push(`Left as it is: ${words.length > 0 ? `${words.join(', ')}, ` : ''}about ${moneyText(money.asItIs, style.currency)}.`);
+  if (gain > 1)
+    parts.push(
+      `Left as it is: ${words.length > 0 ? `${words.join(', ')}, ` : ''}about ${moneyText(money.asItIs, style.currency)}.`,
+    );
   if (money.minutes > 0) parts.push(`The work: ${Math.round(money.minutes)} min.`);
   return parts.join(' ');
 }
@@ -112,7 +135,11 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
     const thaws = plan.beds.map((b) => ({ b, thaw: thawMs(b) }));
     const frozen = thaws
       .filter((t) => t.thaw !== null)
-      .map((t) => ({ name: t.b.bed.name, hours: frozenHours(t.b, plan) + asIsOutcome(t.b).hoursFrozen, marginK: placeRow(plan, t.b).marginK }))
+      .map((t) => ({
+        name: t.b.bed.name,
+        hours: frozenHours(t.b, plan) + asIsOutcome(t.b).hoursFrozen,
+        marginK: placeRow(plan, t.b).marginK,
+      }))
       .sort((a, b) => a.marginK - b.marginK);
     const covered = plan.beds.filter((b) => b.on.length > 0);
     const relevant = covered.length > 0 ? covered : plan.beds;
@@ -125,12 +152,19 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
     const now = plan.centre.find((e) => Date.parse(e.time) >= plan.nowMs - HOUR_MS)!;
     const first = rows[0];
     return nightSentence(
-      { nowC: now.airC, lowC: w.lowC.mid, lowAtMs: w.lowAtMs, closest: first ? { name: first.name, leafC: first.leafC.mid, marginK: first.marginK } : null },
+      {
+        nowC: now.airC,
+        lowC: w.lowC.mid,
+        lowAtMs: w.lowAtMs,
+        closest: first ? { name: first.name, leafC: first.leafC.mid, marginK: first.marginK } : null,
+      },
       style,
     );
   }
   const todo = jobs.filter((j) => !j.done);
-  const fresh = plan.beds.filter((b) => (b.options.find((o) => o.key === b.chosen)?.covers ?? []).some((c) => !b.on.includes(c)));
+  const fresh = plan.beds.filter((b) =>
+    (b.options.find((o) => o.key === b.chosen)?.covers ?? []).some((c) => !b.on.includes(c)),
+  );
   return closingSentence(
     {
       lowC: w.lowC.mid,
@@ -139,7 +173,13 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
       windMs: w.windMs,
       bedsToCover: fresh.length,
       secondLayers: fresh.filter((b) => b.structure.kind !== 'open' || b.on.length > 0).length,
-      firstDueMs: todo.filter((j) => j.kind === 'cover').map((j) => j.dueMs).sort((a, b) => a - b)[0] ?? todo[0]?.dueMs ?? null,
+      firstDueMs:
+        todo
+          .filter((j) => j.kind === 'cover')
+          .map((j) => j.dueMs)
+          .sort((a, b) => a - b)[0] ??
+        todo[0]?.dueMs ??
+        null,
       done: jobs.filter((j) => j.done).length,
       toClose: todo.filter((j) => j.kind === 'close').length,
     },
@@ -147,7 +187,12 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
   );
 }
 
-export const EMPTY_SENTENCE: Segment[] = [{ text: 'Nothing stands in a bed yet. Add a structure, a bed and a planting, and the night can be worked out.', tone: 'plain' }];
+export const EMPTY_SENTENCE: Segment[] = [
+  {
+    text: 'Nothing stands in a bed yet. Add a structure, a bed and a planting, and the night can be worked out.',
+    tone: 'plain',
+  },
+];
 const COMPUTING: Segment[] = [{ text: 'Working out the night…', tone: 'plain' }];
 
 export function nowView(

@@ -72,9 +72,16 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   const shut = opening > 0 && i.plan.phase !== 'morning';
   return {
     opening: shut ? 0 : opening,
-    site: { latitude: i.data.farm.latitude, longitude: i.data.farm.longitude, elevationM: i.data.farm.elevationM },
+    site: {
+      latitude: i.data.farm.latitude,
+      longitude: i.data.farm.longitude,
+      elevationM: i.data.farm.elevationM,
+    },
     weather: i.plan.centre,
-    initial: { outside: [...b.outcome.initial.outside], columns: b.outcome.initial.columns.map((c) => [...c]) },
+    initial: {
+      outside: [...b.outcome.initial.outside],
+      columns: b.outcome.initial.columns.map((c) => [...c]),
+    },
     base: { ...spec, stack: [] },
     layers: ids.map((cover, n) => {
       const layer = spec.stack[n]!;
@@ -102,7 +109,11 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       return {
         id: twice ? `${cover.id}#2` : cover.id,
         name: twice ? `${cover.name}, a second one` : cover.name,
-        note: lies ? `on now, ${how}` : on ? `planned, ${how}` : `${how} · ${lengthText(cover.lengthM, i.style.units.length)}`,
+        note: lies
+          ? `on now, ${how}`
+          : on
+            ? `planned, ${how}`
+            : `${how} · ${lengthText(cover.lengthM, i.style.units.length)}`,
         on,
         drawn: on || lies,
         stock: `${Math.max(0, cover.count - used)} of ${cover.count} free`,
@@ -136,7 +147,9 @@ function optionRows(i: PlaceInputs): OptionRow[] {
     .sort((a, c) => c.leafC.mid - a.leafC.mid);
 }
 
-export function plantingViews(i: Pick<PlaceInputs, 'data' | 'state' | 'structure' | 'bed' | 'background' | 'plan' | 'clock'>) {
+export function plantingViews(
+  i: Pick<PlaceInputs, 'data' | 'state' | 'structure' | 'bed' | 'background' | 'plan' | 'clock'>,
+) {
   const today = localDate(i.clock.nowMs, i.data.farm.timeZone);
   const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
   return standingIn(i.bed.id, i.data.plantings, today).map((p) => {
@@ -148,9 +161,13 @@ export function plantingViews(i: Pick<PlaceInputs, 'data' | 'state' | 'structure
 
 function cautionsFor(i: PlaceInputs): string[] {
   const out: string[] = [];
-  if (i.structure.kind === 'frame' && i.structure.material.startsWith('glass')) out.push('Glass: gloves, and never lean on a lid. Prop it against wind.');
-  if (i.structure.kind === 'house') out.push('A closed house heats fast in sun. Open before it is hot; do not work in it alone.');
-  out.push('Emergency heat only as the maker and local code allow: carbon monoxide, fire, and a residual-current device for anything electric in the wet.');
+  if (i.structure.kind === 'frame' && i.structure.material.startsWith('glass'))
+    out.push('Glass: gloves, and never lean on a lid. Prop it against wind.');
+  if (i.structure.kind === 'house')
+    out.push('A closed house heats fast in sun. Open before it is hot; do not work in it alone.');
+  out.push(
+    'Emergency heat only as the maker and local code allow: carbon monoxide, fire, and a residual-current device for anything electric in the wet.',
+  );
   return out;
 }
 

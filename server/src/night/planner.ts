@@ -78,7 +78,12 @@ export function dailyMeans(weather: readonly WeatherEntry[], timeZone: string): 
 }
 
 /** Hardening of a planting today, from the days since it was planted (the last 60 at most). */
-export function hardeningOf(p: Planting, kind: StructureKind, means: Map<string, number>, today: string): number {
+export function hardeningOf(
+  p: Planting,
+  kind: StructureKind,
+  means: Map<string, number>,
+  today: string,
+): number {
   const days = Math.min(60, Math.max(0, daysBetween(p.plantedOn, today)));
   const series: number[] = [];
   for (let d = days; d >= 1; d--) {
@@ -121,13 +126,24 @@ export class Planner {
   constructor(private readonly deps: PlannerDeps) {}
 
   backgroundFor(data: FarmData, weather: WeatherSource, nowMs: number): Background {
-    const key = JSON.stringify([localDate(nowMs, data.farm.timeZone), data.farm.latitude, data.farm.longitude, data.farm.elevationM, data.farm.timeZone]);
-    if (this.background?.key !== key) this.background = { key, value: backgroundOf(weather, nowMs, data.farm.timeZone) };
+    const key = JSON.stringify([
+      localDate(nowMs, data.farm.timeZone),
+      data.farm.latitude,
+      data.farm.longitude,
+      data.farm.elevationM,
+      data.farm.timeZone,
+    ]);
+    if (this.background?.key !== key)
+      this.background = { key, value: backgroundOf(weather, nowMs, data.farm.timeZone) };
     return this.background.value;
   }
 
   /** The plan for this state of the farm: at once where it is there, else how far it is. Never waits. */
-  ask(data: FarmData, weather: WeatherSource, nowMs: number): { progress: PlanProgress; plan: NightPlan | null } {
+  ask(
+    data: FarmData,
+    weather: WeatherSource,
+    nowMs: number,
+  ): { progress: PlanProgress; plan: NightPlan | null } {
     const key = stateKey(data, nowMs);
     if (this.job?.key !== key || this.job.progress.state === 'failed') {
       const last = this.job;
@@ -156,7 +172,9 @@ export class Planner {
       if (abort.signal.aborted) return;
       progress.state = 'failed';
       progress.message = 'The night could not be worked out. Try again; the readings and the log are safe.';
-      process.stderr.write(`plan failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+      process.stderr.write(
+        `plan failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+      );
     });
     return job;
   }
@@ -205,18 +223,43 @@ export class Planner {
     const beds = plans.map((p, i): PlannedBed => {
       const atRisk = p.plantings.map((planting) => ({
         planting,
-        thresholds: thresholds(cropById(planting.crop), hardeningOf(planting, p.structure.kind, background.means, today), planting.aim),
+        thresholds: thresholds(
+          cropById(planting.crop),
+          hardeningOf(planting, p.structure.kind, background.means, today),
+          planting.aim,
+        ),
         value: plantingValue(planting),
       }));
       const loss: Record<string, number> = {};
-      for (const o of outcomes[i]!.options) loss[o.key] = atRisk.reduce((s, a) => s + expectedLoss(a, o.minLeafC, MODEL_ERROR_K), 0);
+      for (const o of outcomes[i]!.options)
+        loss[o.key] = atRisk.reduce((s, a) => s + expectedLoss(a, o.minLeafC, MODEL_ERROR_K), 0);
       const minutes: Record<string, number> = { [AS_IS]: 0 };
       for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
-      return { ...p, outcome: outcomes[i]!, chosen: AS_IS, fixed: fixed.get(p.bed.id) ?? null, atRisk, loss, minutes, due: null };
+      return {
+        ...p,
+        outcome: outcomes[i]!,
+        chosen: AS_IS,
+        fixed: fixed.get(p.bed.id) ?? null,
+        atRisk,
+        loss,
+        minutes,
+        due: null,
+      };
     });
     if (phase !== 'morning') await this.choose(beds, data);
     await this.setDueTimes(beds, inputs, job.abort.signal);
-    const plan: NightPlan = { nowMs, window, phase, closeMs, issuedMs: forecast.issuedMs, source: forecast.source, centre: forecast.members[0]!, beds, data, state };
+    const plan: NightPlan = {
+      nowMs,
+      window,
+      phase,
+      closeMs,
+      issuedMs: forecast.issuedMs,
+      source: forecast.source,
+      centre: forecast.members[0]!,
+      beds,
+      data,
+      state,
+    };
     await this.deps.onReady?.(plan);
     job.plan = plan;
     if (plans.length > 0) job.progress.state = 'ready';
@@ -224,10 +267,17 @@ export class Planner {
 
   private async choose(beds: PlannedBed[], data: FarmData): Promise<void> {
     const choices: BedChoice[] = beds.map((b) => {
-      const options = b.options.some((o) => o.key === b.fixed) ? b.options.filter((o) => o.key === b.fixed) : b.options;
+      const options = b.options.some((o) => o.key === b.fixed)
+        ? b.options.filter((o) => o.key === b.fixed)
+        : b.options;
       return {
         bedId: b.bed.id,
-        options: options.map((o) => ({ key: o.key, loss: b.loss[o.key]!, minutes: b.minutes[o.key]!, pieces: o.pieces })),
+        options: options.map((o) => ({
+          key: o.key,
+          loss: b.loss[o.key]!,
+          minutes: b.minutes[o.key]!,
+          pieces: o.pieces,
+        })),
       };
     });
     if (choices.length === 0) return;
@@ -238,7 +288,15 @@ export class Planner {
       values = await solveLp(problem.lp);
     } catch {
       // the grower asked for more than is in stock: their beds as close as the stock allows
-      const free = choices.map((c, i) => ({ ...c, options: beds[i]!.options.map((o) => ({ key: o.key, loss: beds[i]!.loss[o.key]! * (o.key === beds[i]!.fixed ? 0 : 1), minutes: beds[i]!.minutes[o.key]!, pieces: o.pieces })) }));
+      const free = choices.map((c, i) => ({
+        ...c,
+        options: beds[i]!.options.map((o) => ({
+          key: o.key,
+          loss: beds[i]!.loss[o.key]! * (o.key === beds[i]!.fixed ? 0 : 1),
+          minutes: beds[i]!.minutes[o.key]!,
+          pieces: o.pieces,
+        })),
+      }));
       problem = coverProblem(free, stock, data.farm.hourlyRate);
       values = await solveLp(problem.lp);
     }
@@ -254,10 +312,14 @@ export class Planner {
         if (!option || option.covers.every((c) => b.on.includes(c))) return;
         const first = Math.max(i.nowMs, sunset - 2 * HOUR_MS);
         const times: number[] = [];
-        for (let ms = first; ms < Math.max(first + 1, sunset - 0.1 * HOUR_MS); ms += HOUR_MS / 2) times.push(ms);
+        for (let ms = first; ms < Math.max(first + 1, sunset - 0.1 * HOUR_MS); ms += HOUR_MS / 2)
+          times.push(ms);
         // one more, after dark, for what being late costs
         times.push(Math.max(first, sunset) + HOUR_MS / 2);
-        const specs = times.map((fromMs) => ({ fromMs, spec: plannedSpec(i, b.structure, b.bed, b.plantings, b.on, option.covers, fromMs) }));
+        const specs = times.map((fromMs) => ({
+          fromMs,
+          spec: plannedSpec(i, b.structure, b.bed, b.plantings, b.on, option.covers, fromMs),
+        }));
         const due = await this.deps.pool.due({ task: b.task, initial: b.outcome.initial, specs }, signal);
         // round down to ten minutes, but never into the past
         const light = Math.min(due.dueMs, times[times.length - 2] ?? due.dueMs);
@@ -273,9 +335,25 @@ export class Planner {
 
 /** Identity of a computation: the hour, the farm as it is set up, what is on, what the grower decided, the forecast. */
 export function stateKey(data: FarmData, nowMs: number): string {
-  const relevant = data.records.filter((r) => ['cover', 'vent', 'decision', 'retraction'].includes(r.record.kind)).map((r) => r.record.id);
+  const relevant = data.records
+    .filter((r) => ['cover', 'vent', 'decision', 'retraction'].includes(r.record.kind))
+    .map((r) => r.record.id);
   const { latitude, longitude, elevationM, timeZone, hourlyRate, schools } = data.farm;
-  const body = [Math.floor(nowMs / (HOUR_MS / 4)), latitude, longitude, elevationM, timeZone, hourlyRate, schools, data.structures, data.beds, data.plantings, data.covers, relevant, data.imported?.id];
+  const body = [
+    Math.floor(nowMs / (HOUR_MS / 4)),
+    latitude,
+    longitude,
+    elevationM,
+    timeZone,
+    hourlyRate,
+    schools,
+    data.structures,
+    data.beds,
+    data.plantings,
+    data.covers,
+    relevant,
+    data.imported?.id,
+  ];
   return createHash('sha1').update(JSON.stringify(body)).digest('hex');
 }
 

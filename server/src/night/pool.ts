@@ -1,5 +1,6 @@
 /** The worker threads: a kept pool with a queue; a task can be abandoned by its signal. */
 import type { BedOutcome, BedSpec, BedTask, SoilState } from '@fogata/core';
+import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 
@@ -15,6 +16,41 @@ export interface NightPool {
   close(): Promise<void>;
 }
 
+const digest = (value: unknown) => createHash('sha1').update(JSON.stringify(value)).digest('hex');
+
+/**
+ * A pool that remembers: the same work under the same weather is done once. What it holds is dropped when the weather
+ * changes, so that an evening of ticking jobs off costs only the beds that changed.
+ */
+export function remembering(pool: NightPool): NightPool {
+  let weather = '';
+  const held = new Map<string, Promise<unknown>>();
+  function once<T>(kind: string, task: BedTask, rest: unknown, run: () => Promise<T>): Promise<T> {
+    const { history, members, ...own } = task;
+    const under = digest([history, members]);
+    if (under !== weather) {
+      held.clear();
+      weather = under;
+    }
+    const key = `${kind}:${digest([own, rest])}`;
+    const found = held.get(key) as Promise<T> | undefined;
+    const start = () => {
+      const fresh = run();
+      held.set(key, fresh);
+      // what was abandoned or failed is not an answer
+      fresh.catch(() => held.get(key) === fresh && held.delete(key));
+      return fresh;
+    };
+    // someone else may abandon the work that this one waits for: then it is done for this one
+    return found ? found.catch(start) : start();
+  }
+  return {
+    evaluate: (task, signal) => once('evaluate', task, null, () => pool.evaluate(task, signal)),
+    due: (work, signal) => once('due', work.task, work.specs, () => pool.due(work, signal)),
+    close: () => pool.close(),
+  };
+}
+
 /** `filename` is the worker's bundle, made by scripts/build-server.mjs. */
 export function startPool(filename: string): NightPool {
   const pool = new Piscina({
@@ -27,7 +63,8 @@ export function startPool(filename: string): NightPool {
   pool.on('error', (error: Error) => process.stderr.write(`worker: ${error.message}\n`));
   return {
     evaluate: (task, signal) => pool.run(task, { name: 'evaluate', signal }) as Promise<BedOutcome>,
-    due: (task, signal) => pool.run(task, { name: 'due', signal }) as Promise<{ dueMs: number; lostK: number }>,
+    due: (task, signal) =>
+      pool.run(task, { name: 'due', signal }) as Promise<{ dueMs: number; lostK: number }>,
     close: () => pool.destroy(),
   };
 }

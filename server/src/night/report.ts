@@ -10,7 +10,12 @@ import {
   type Structure,
   type Style,
 } from '@fogata/core';
-import { minMaxBetween, spotAirC, type ThermometerSource, type ThermometerSpot } from '../adapters/thermometers';
+import {
+  minMaxBetween,
+  spotAirC,
+  type ThermometerSource,
+  type ThermometerSpot,
+} from '../adapters/thermometers';
 import type { WeatherSource } from '../adapters/weather';
 import type { NightPrediction } from '../db/schema';
 import { ofKind, type FarmState } from '../farm/state';
@@ -29,19 +34,43 @@ export function predictionOf(plan: NightPlan, lowOutsideC: Range): NightPredicti
   for (const b of plan.beds) {
     const o = chosenOutcome(b);
     beds[b.bed.id] = rangeOf(o.minLeafC);
-    if (o.structureMinC.length > 0 && !spots[b.structure.id]) spots[b.structure.id] = rangeOf(o.structureMinC);
+    if (o.structureMinC.length > 0 && !spots[b.structure.id])
+      spots[b.structure.id] = rangeOf(o.structureMinC);
   }
   return { spots, beds };
 }
 
-function spotOf(data: FarmData, state: FarmState, structure: Structure | null, weather: WeatherSource, fromMs: number, toMs: number, deepC: number, today: string): ThermometerSpot | null {
+function spotOf(
+  data: FarmData,
+  state: FarmState,
+  structure: Structure | null,
+  weather: WeatherSource,
+  fromMs: number,
+  toMs: number,
+  deepC: number,
+  today: string,
+): ThermometerSpot | null {
   const record = weather.history(fromMs - 3 * 24 * HOUR_MS, toMs);
-  if (structure === null) return { id: OUTSIDE, spec: null, structureLayer: -1, site: data.farm, weather: record };
+  if (structure === null)
+    return { id: OUTSIDE, spec: null, structureLayer: -1, site: data.farm, weather: record };
   if (structure.kind === 'open') return null;
   const bed = data.beds.find((b) => b.structureId === structure.id);
   if (!bed) return null;
-  const spec = asItWas(data, state, structure, bed, standingIn(bed.id, data.plantings, today), fromMs - 3 * 24 * HOUR_MS, deepC);
-  const over = spec.stack.length > 0 ? spec.stack.findIndex((l) => l.material === structure.material && Math.abs(l.widthM - structure.widthM) < 1e-9) : -1;
+  const spec = asItWas(
+    data,
+    state,
+    structure,
+    bed,
+    standingIn(bed.id, data.plantings, today),
+    fromMs - 3 * 24 * HOUR_MS,
+    deepC,
+  );
+  const over =
+    spec.stack.length > 0
+      ? spec.stack.findIndex(
+          (l) => l.material === structure.material && Math.abs(l.widthM - structure.widthM) < 1e-9,
+        )
+      : -1;
   return { id: structure.id, spec, structureLayer: over, site: data.farm, weather: record };
 }
 
@@ -56,8 +85,13 @@ export interface SpotInputs {
 }
 
 function spotsOf(i: SpotInputs): { id: string; name: string; structure: Structure | null }[] {
-  const withBeds = i.data.structures.filter((s) => s.kind !== 'open' && i.data.beds.some((b) => b.structureId === s.id));
-  return [{ id: OUTSIDE, name: 'Outside', structure: null }, ...withBeds.map((s) => ({ id: s.id, name: s.name, structure: s }))];
+  const withBeds = i.data.structures.filter(
+    (s) => s.kind !== 'open' && i.data.beds.some((b) => b.structureId === s.id),
+  );
+  return [
+    { id: OUTSIDE, name: 'Outside', structure: null },
+    ...withBeds.map((s) => ({ id: s.id, name: s.name, structure: s })),
+  ];
 }
 
 /** The stops of the round: what was said, what the thermometer shows since noon, what has been noted. */
@@ -85,7 +119,9 @@ function wordsFor(p: Range | null, minC: number | null, hindsightC: number | nul
   const inside = minC >= p.low && minC <= p.high;
   const size = differenceText(Math.abs(off), style.units.temperature).replace('+', '');
   const first =
-    Math.abs(off) < 0.25 ? 'As predicted.' : `${size} ${off < 0 ? 'colder' : 'milder'} than predicted, ${inside ? 'inside' : 'outside'} the band.`;
+    Math.abs(off) < 0.25
+      ? 'As predicted.'
+      : `${size} ${off < 0 ? 'colder' : 'milder'} than predicted, ${inside ? 'inside' : 'outside'} the band.`;
   if (hindsightC === null || Math.abs(off) < 0.25) return first;
   const model = minC - hindsightC;
   const weather = hindsightC - p.mid;
@@ -100,7 +136,8 @@ export function nightReport(i: SpotInputs, prediction: NightPrediction | null, s
   const spots = spotsOf(i).map(({ id, name, structure }) => {
     const reading = readings.filter((r) => r.spot === id).at(-1);
     const spot = spotOf(i.data, i.state, structure, i.weather, window.fromMs, toMs, i.deepC, i.night);
-    const hind = reading && spot ? minMaxBetween(spotAirC(spot, BOOK_CALIBRATION), window.fromMs, toMs) : null;
+    const hind =
+      reading && spot ? minMaxBetween(spotAirC(spot, BOOK_CALIBRATION), window.fromMs, toMs) : null;
     const predictedC = prediction?.spots[id] ?? null;
     const measured = reading?.minC ?? null;
     return {
@@ -122,12 +159,18 @@ function reportSentence(spots: NightReport['spots'], style: Style): Segment[] {
   const inside = spots.filter((s) => s.spot !== OUTSIDE && s.measuredMinC !== null && s.predictedC !== null);
   const out: Segment[] = [];
   if (outside?.measuredMinC != null) {
-    out.push({ text: `${t(outside.measuredMinC)} outside`, tone: outside.measuredMinC < 0.5 ? 'frost' : 'plain' });
+    out.push({
+      text: `${t(outside.measuredMinC)} outside`,
+      tone: outside.measuredMinC < 0.5 ? 'frost' : 'plain',
+    });
     out.push({ text: outside.predictedC ? `, said ${t(outside.predictedC.mid)}. ` : '. ', tone: 'plain' });
   }
-  const misses = inside.filter((s) => s.measuredMinC! < s.predictedC!.low || s.measuredMinC! > s.predictedC!.high);
+  const misses = inside.filter(
+    (s) => s.measuredMinC! < s.predictedC!.low || s.measuredMinC! > s.predictedC!.high,
+  );
   if (inside.length === 0) out.push({ text: 'No structure has been read for this night.', tone: 'plain' });
-  else if (misses.length === 0) out.push({ text: 'Inside, every thermometer was within its band.', tone: 'plain' });
+  else if (misses.length === 0)
+    out.push({ text: 'Inside, every thermometer was within its band.', tone: 'plain' });
   else out.push({ text: `${misses.map((s) => s.name).join(' and ')} fell outside the band.`, tone: 'ochre' });
   return out;
 }

@@ -37,7 +37,9 @@ const FAR_MS = 8_640_000_000_000_000 / 4;
 
 /** What stands in a bed on a date. */
 export function standingIn(bedId: string, plantings: readonly Planting[], today: string): Planting[] {
-  return plantings.filter((p) => p.bedId === bedId && p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today));
+  return plantings.filter(
+    (p) => p.bedId === bedId && p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today),
+  );
 }
 
 /** The bed with every cover that lay on it since `fromMs`, each with the times it was on, and its structure's openings. */
@@ -57,9 +59,15 @@ export function asItWas(
     const cover = data.covers.find((c) => c.id === span.coverId);
     if (!cover) continue;
     if (!used.includes(cover)) used.push(cover);
-    (timing[cover.id] ??= { on: [] }).on.push({ from: iso(span.fromMs), to: iso(Math.min(FAR_MS, span.toMs)) });
+    (timing[cover.id] ??= { on: [] }).on.push({
+      from: iso(span.fromMs),
+      to: iso(Math.min(FAR_MS, span.toMs)),
+    });
   }
-  const open = (state.ventSteps.get(structure.id) ?? []).map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
+  const open = (state.ventSteps.get(structure.id) ?? []).map((s) => ({
+    from: iso(s.atMs),
+    fraction: s.fraction,
+  }));
   return bedSpec(structure, bed, plantings, used, { deepC, timing, open });
 }
 
@@ -87,13 +95,27 @@ function structureLayer(structure: Structure, covers: readonly Cover[]): number 
 }
 
 /** Covers that are already on are on throughout; the others from `closeMs`. The structure is shut at `closeMs`. */
-export function plannedSpec(i: TaskInputs, structure: Structure, bed: Bed, plantings: readonly Planting[], on: readonly Cover[], option: readonly Cover[], closeMs: number): BedSpec {
+export function plannedSpec(
+  i: TaskInputs,
+  structure: Structure,
+  bed: Bed,
+  plantings: readonly Planting[],
+  on: readonly Cover[],
+  option: readonly Cover[],
+  closeMs: number,
+): BedSpec {
   const timing: Record<string, { on: { from: string; to: string }[] }> = {};
   for (const cover of option) {
     if (!on.includes(cover)) timing[cover.id] = { on: [{ from: iso(closeMs), to: iso(FAR_MS) }] };
   }
   const opening = i.state.openings.get(structure.id)?.fraction ?? 0;
-  const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }, { from: iso(Math.max(closeMs, i.nowMs)), fraction: 0 }] : [];
+  const open =
+    opening > 0
+      ? [
+          { from: iso(i.nowMs - HOUR_MS), fraction: opening },
+          { from: iso(Math.max(closeMs, i.nowMs)), fraction: 0 },
+        ]
+      : [];
   return bedSpec(structure, bed, plantings, option, { deepC: i.deepC, timing, open });
 }
 
@@ -107,7 +129,10 @@ export function bedPlans(i: TaskInputs): BedPlan[] {
         const plantings = standingIn(bed.id, data.plantings, i.today);
         if (plantings.length === 0) return [];
         const on = coversOn(state, bed.id, data.covers);
-        const stock = data.farm.schools.touch === 'hoops' ? data.covers.filter((c) => c.use !== 'flat' || on.includes(c)) : data.covers;
+        const stock =
+          data.farm.schools.touch === 'hoops'
+            ? data.covers.filter((c) => c.use !== 'flat' || on.includes(c))
+            : data.covers;
         let options = i.onlyAsIs ? [] : coverOptions(structure, bed, stock, on);
         const wanted = i.fixed.get(bed.id);
         if (wanted !== undefined && options.some((o) => o.key === wanted)) {

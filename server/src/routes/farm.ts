@@ -59,10 +59,14 @@ export function farmRoutes(ctx: Context): Router {
   });
 
   router.post('/clock', async (req, res) => {
-    if (ctx.options.clock.mode === 'real') throw new Problem(409, 'Real time', 'The clock of a real farm cannot be moved.');
+    if (ctx.options.clock.mode === 'real')
+      throw new Problem(409, 'Real time', 'The clock of a real farm cannot be moved.');
     const body = parseBody(clockSchema, req.body);
     const { clock } = await ctx.moment();
-    const toMs = 'toMs' in body ? body.toMs : { hour: clock.nowMs + 3_600_000, closing: clock.closingMs, morning: clock.morningMs }[body.move];
+    const toMs =
+      'toMs' in body
+        ? body.toMs
+        : { hour: clock.nowMs + 3_600_000, closing: clock.closingMs, morning: clock.morningMs }[body.move];
     await ctx.options.clock.set(toMs);
     res.json((await ctx.moment()).clock);
   });
@@ -80,7 +84,15 @@ export function farmRoutes(ctx: Context): Router {
           .map((bed) => ({
             bed,
             stack: currentGlyph(structure, bed, m.state, m.data.covers),
-            plantings: plantingViews({ data: m.data, state: m.state, structure, bed, background, plan, clock: m.clock }),
+            plantings: plantingViews({
+              data: m.data,
+              state: m.state,
+              structure,
+              bed,
+              background,
+              plan,
+              clock: m.clock,
+            }),
           })),
       })),
     };
@@ -97,10 +109,16 @@ export function farmRoutes(ctx: Context): Router {
   router.put('/beds/:id', async (req, res) => {
     const body = parseBody(bedSchema, { ...(req.body as object), id: req.params.id });
     const owner = await ctx.db.select().from(structures).where(eq(structures.id, body.structureId));
-    if (owner.length === 0) throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
+    if (owner.length === 0)
+      throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
     const s = owner[0]!;
     if (s.kind !== 'open' && body.lengthM > s.lengthM) {
-      throw new Problem(422, 'Not accepted', `lengthM: expected no more than ${s.lengthM}, the length of ${s.name}`, 'lengthM');
+      throw new Problem(
+        422,
+        'Not accepted',
+        `lengthM: expected no more than ${s.lengthM}, the length of ${s.name}`,
+        'lengthM',
+      );
     }
     const { id: _id, ...set } = body;
     await ctx.db.insert(beds).values(body).onConflictDoUpdate({ target: beds.id, set });
@@ -109,7 +127,8 @@ export function farmRoutes(ctx: Context): Router {
 
   router.delete('/beds/:id', async (req, res) => {
     const used = await ctx.db.select().from(plantings).where(eq(plantings.bedId, req.params.id));
-    if (used.length > 0) throw new Problem(409, 'In use', 'Something is or was planted in this bed; its story would be lost.');
+    if (used.length > 0)
+      throw new Problem(409, 'In use', 'Something is or was planted in this bed; its story would be lost.');
     await ctx.db.delete(beds).where(eq(beds.id, req.params.id));
     res.status(204).end();
   });
@@ -137,13 +156,21 @@ export function farmRoutes(ctx: Context): Router {
     const cover = m.data.covers.find((c) => c.id === req.params.id);
     if (!cover) throw notFound('cover');
     const use = inUse(m.data, m.state, cover);
-    if (use.pieces > 0) throw new Problem(409, 'In use', `${cover.name} lies on ${use.beds.join(', ')}. Take it off first.`);
+    if (use.pieces > 0)
+      throw new Problem(409, 'In use', `${cover.name} lies on ${use.beds.join(', ')}. Take it off first.`);
     await ctx.db.delete(covers).where(eq(covers.id, cover.id));
     res.status(204).end();
   });
 
   router.get('/crops', (_req, res) => {
-    const rows: CropRow[] = CROPS.map(({ id, name, family, aim, damageC, deathC }) => ({ id, name, family, aim, damageC, deathC }));
+    const rows: CropRow[] = CROPS.map(({ id, name, family, aim, damageC, deathC }) => ({
+      id,
+      name,
+      family,
+      aim,
+      damageC,
+      deathC,
+    }));
     res.json(rows);
   });
 

@@ -21,7 +21,14 @@ export function forecastRoutes(ctx: Context): Router {
   router.get('/forecasts', async (_req, res) => {
     const rows = await ctx.db.select().from(forecasts).orderBy(desc(forecasts.importedMs));
     const view: ForecastView = {
-      imported: rows.map(({ id, name, importedMs, fromMs, toMs, active }) => ({ id, name, importedMs, fromMs, toMs, active })),
+      imported: rows.map(({ id, name, importedMs, fromMs, toMs, active }) => ({
+        id,
+        name,
+        importedMs,
+        fromMs,
+        toMs,
+        active,
+      })),
     };
     res.json(view);
   });
@@ -61,7 +68,10 @@ export function forecastRoutes(ctx: Context): Router {
   });
 
   router.post('/forecasts/:id/:action', async (req, res) => {
-    const { id, action } = parseBody(z.object({ id: z.string(), action: z.enum(['use', 'drop']) }), req.params);
+    const { id, action } = parseBody(
+      z.object({ id: z.string(), action: z.enum(['use', 'drop']) }),
+      req.params,
+    );
     const found = await ctx.db.select({ id: forecasts.id }).from(forecasts).where(eq(forecasts.id, id));
     if (found.length === 0) throw notFound('forecast');
     await ctx.db.transaction(async (tx) => {

@@ -27,7 +27,19 @@ export function nightRoutes(ctx: Context): Router {
     if (!bed || !structure) throw notFound('bed');
     const { progress, plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
     const background = ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
-    res.json(placeView({ data: m.data, state: m.state, clock: m.clock, structure, bed, background, plan, progress, style: m.style }));
+    res.json(
+      placeView({
+        data: m.data,
+        state: m.state,
+        clock: m.clock,
+        structure,
+        bed,
+        background,
+        plan,
+        progress,
+        style: m.style,
+      }),
+    );
   });
 
   router.get('/places/:bedId/ribbon', async (req, res) => {

@@ -23,7 +23,10 @@ const port = await new Promise<number>((resolve) => {
 const url = `http://127.0.0.1:${port}`;
 
 async function start() {
-  const child = spawn(process.execPath, [join(root, 'server', 'dist', 'main.mjs')], { env: { ...process.env, PORT: String(port), FOGATA_DATA: directory }, stdio: 'ignore' });
+  const child = spawn(process.execPath, [join(root, 'server', 'dist', 'main.mjs')], {
+    env: { ...process.env, PORT: String(port), FOGATA_DATA: directory },
+    stdio: 'ignore',
+  });
   for (let i = 0; i < 1200; i++) {
     try {
       if ((await fetch(`${url}/api/health`)).ok) return child;
@@ -45,7 +48,9 @@ async function write(): Promise<void> {
       const res = await fetch(`${url}/api/records`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ records: [{ id, kind: 'note', atMs: Date.now(), text: `note ${acknowledged.size}` }] }),
+        body: JSON.stringify({
+          records: [{ id, kind: 'note', atMs: Date.now(), text: `note ${acknowledged.size}` }],
+        }),
       });
       if (res.status === 201) acknowledged.add(id);
     } catch {
@@ -57,7 +62,10 @@ async function write(): Promise<void> {
 async function held(): Promise<Set<string>> {
   const ids = new Set<string>();
   for (let offset = 0; ; offset += 60) {
-    const page = (await (await fetch(`${url}/api/log?offset=${offset}`)).json()) as { entries: { record: { id: string } }[]; more: boolean };
+    const page = (await (await fetch(`${url}/api/log?offset=${offset}`)).json()) as {
+      entries: { record: { id: string } }[];
+      more: boolean;
+    };
     for (const e of page.entries) ids.add(e.record.id);
     if (!page.more) return ids;
   }

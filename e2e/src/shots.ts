@@ -1,0 +1,85 @@
+/** `npm run shots`: the main views from the demo's data, into docs/screenshots. */
+import { chromium, type Page } from '@playwright/test';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Farm, ROOT } from './farm';
+
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+async function main(): Promise<void> {
+  const directory = mkdtempSync(join(tmpdir(), 'fogata-shots-'));
+  const farm = new Farm(directory, 4391, true);
+  await farm.start();
+  const browser = await chromium.launch({
+    executablePath: process.env['FOGATA_CHROMIUM'] ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+    ],
+  });
+  const page = await browser.newPage({ viewport: PHONE });
+  const shot = async (name: string, path: string, size = PHONE, scroll: [string, number] | null = null) => {
+    await page.setViewportSize(size);
+    await page.goto(`${farm.url}${path}`);
+    await settle(page);
+    if (scroll) {
+      await page.getByTestId(scroll[0]).evaluate((e, top) => (e.scrollTop = top), scroll[1]);
+      await page.waitForTimeout(200);
+    }
+    await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) });
+  };
+  const settle = async (p: Page) => {
+    await farm.ready();
+    await p.waitForTimeout(1800);
+  };
+  const clock = (body: object) =>
+    fetch(`${farm.url}/api/clock`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+
+  await shot('now-afternoon', '/');
+  await shot('now-wide', '/', WIDE);
+  await shot('place', '/place/n2');
+  await shot('place-plantings', '/place/s2', PHONE, ['place', 640]);
+  await shot('beds', '/beds');
+  await shot('beds-wide', '/beds', WIDE);
+  await shot('kit', '/kit');
+  await shot('import', '/import');
+  await page.setViewportSize(PHONE);
+  await page.goto(farm.url);
+  await settle(page);
+  const open = page.locator('[data-testid="job-tick"][aria-checked="false"]');
+  for (let i = 0; i < 25 && (await open.count()) > 0; i++) {
+    await open.first().click();
+    await settle(page);
+  }
+  await clock({ move: 'hour' });
+  const { nowMs } = await farm.api<{ nowMs: number }>('/api/health');
+  await clock({ toMs: nowMs + 6 * 3_600_000 });
+  await shot('now-night', '/');
+  await clock({ move: 'morning' });
+  await shot('now-morning', '/');
+  for (let i = 0; i < 5; i++) {
+    await page.getByTestId('take-thermometer').click();
+    await page.getByTestId('note-reading').click();
+    await page.waitForTimeout(900);
+  }
+  const { clock: at } = await farm.api<{ clock: { window: { night: string } } }>('/api/farm');
+  await shot('night', `/night/${at.window.night}`);
+  await shot('log', '/log', PHONE, ['log', 180]);
+  await browser.close();
+  await farm.stop();
+  rmSync(directory, { recursive: true, force: true });
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
+  process.exit(1);
+});
