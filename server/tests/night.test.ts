@@ -1,5 +1,6 @@
 /** One evening and one morning through the API, on the demo farm. */
-import type { JobView, NightReport, PlaceView } from '@fogata/contract';
+import { readCase, type JobView, type NightReport, type PlaceView } from '@fogata/contract';
+import { simulate } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { startTestServer, type TestServer } from './harness';
 
@@ -112,6 +113,11 @@ test('a place can be tried: soil, weather and every cover that fits are sent alo
   expect(place.options.find((o) => o.chosen)).toBeDefined();
   expect(place.plantings[0]!.hardening).toBeGreaterThan(0.8);
   await s.api.get('/api/places/nowhere').expect(404);
+  const exported = readCase((await s.api.get('/api/places/n2/case').expect(200)).body);
+  expect('problem' in exported ? exported.problem : null).toBeNull();
+  // the file tells about the same night as the screen
+  if ('case' in exported)
+    expect(Math.abs(simulate(exported.case).summary.minLeafC - place.ribbon!.min.leafC)).toBeLessThan(2);
 }, 60_000);
 
 test('the whole turn: covers on, the night passes, thermometers are read, the report compares', async () => {

@@ -59,8 +59,7 @@ export function BedDrawing({
                   <Path
                     key={`${p.planting.id}-${r}-${at}`}
                     d={LEAF}
-                    x={at}
-                    y={y(r) + 4}
+                    transform={`translate(${at} ${y(r) + 4})`}
                     fill={theme.pine}
                     opacity={0.55}
                   />,

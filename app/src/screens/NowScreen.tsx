@@ -40,16 +40,20 @@ function Opening({ view }: { view: NowView }) {
   );
 }
 
+const JOBS_TITLE = { closing: 'Before dark', night: 'Still worth doing', morning: 'Then lift' } as const;
+
+/** While closing up, what is done stays in its place; later only what is left is shown, the rest behind a button. */
 function Jobs({ view }: { view: NowView }) {
   const format = useFormat();
+  const [all, setAll] = useState(false);
   if (view.jobs.length === 0) return null;
+  const { phase } = view.clock;
   const done = view.jobs.filter((j) => j.done).length;
+  const shown = phase === 'closing' || all ? view.jobs : view.jobs.filter((j) => !j.done);
   return (
     <View testID="jobs">
-      <PartTitle right={`${done} of ${view.jobs.length} done`}>
-        {view.clock.phase === 'morning' ? 'Then lift' : 'Before dark'}
-      </PartTitle>
-      {view.jobs.map((job, i) => (
+      <PartTitle right={`${done} of ${view.jobs.length} done`}>{JOBS_TITLE[phase]}</PartTitle>
+      {shown.map((job, i) => (
         <JobRow
           key={job.key}
           job={job}
@@ -60,6 +64,9 @@ function Jobs({ view }: { view: NowView }) {
           first={i === 0}
         />
       ))}
+      {shown.length < view.jobs.length ? (
+        <Button kind="plain" label={`Show the ${done} that are done`} onPress={() => setAll(true)} />
+      ) : null}
     </View>
   );
 }

@@ -3,7 +3,7 @@ import type { PlaceView, WhatIf } from '@fogata/contract';
 import { BARE, type BedSpec } from '@fogata/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Linking, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button, Toggle } from '../components/Button';
 import { Loading, Page, Row, TopLine } from '../components/Page';
@@ -435,6 +435,16 @@ export function PlacePanel({
       </View>
       <Options view={view} />
       <OnNow view={view} />
+      {view.progress.state === 'ready' && view.whatIf ? (
+        <View style={styles.buttons}>
+          <Button
+            kind="plain"
+            label="Keep this night as a file"
+            hint={`Keep the night of ${view.bed.name} as a case file`}
+            onPress={() => void Linking.openURL(`/api/places/${bedId}/case`)}
+          />
+        </View>
+      ) : null}
       <PartTitle>Take care</PartTitle>
       {view.cautions.map((c) => (
         <Text key={c} kind="small" tone="ochre" style={{ paddingVertical: 3 }}>{`▲ ${c}`}</Text>

@@ -4,7 +4,8 @@
  *
  * Convection. Outside of a cover by wind: h = 0.95 + 6.76 v^0.49 (Papadakis et al. 1992, film greenhouses), with free
  * convection 1.6 ΔT^⅓ joined by cubes. Inside: free convection of horizontal plates, 1.6 ΔT^⅓ where warm air rises,
- * 0.7 ΔT^¼ where it is layered (McAdams 1954), plus a little for draught. Leaves: flat plates of 5 cm (Monteith and
+ * ΔT^¼ where it is layered (McAdams 1954 gives 0.6 to 0.7 for level plates; a curved cover
+ * keeps the air moving), plus a little for draught. Leaves: flat plates of 5 cm (Monteith and
  * Unsworth, ch. 10). Openings: Q = (A/2) C_d √(2g (H/2) ΔT/T + C_w v²), C_d 0.65, C_w 0.1 (Boulard and Baille 1995).
  */
 import { saturationSurfacePa } from '../sky/air';
@@ -67,7 +68,7 @@ function keep(w: Work, h: number): number {
 /** Free convection at a face, W/(m² K); `rises` where the warm side is below. */
 function free(dT: number, rises: boolean): number {
   const d = Math.abs(dT);
-  return rises ? Math.max(0.4, 1.6 * Math.cbrt(d)) : Math.max(0.4, 0.7 * Math.sqrt(Math.sqrt(d)));
+  return rises ? Math.max(0.4, 1.6 * Math.cbrt(d)) : Math.max(0.6, 1.0 * Math.sqrt(Math.sqrt(d)));
 }
 
 function radiative(tj: number, tk: number): number {

@@ -20,17 +20,15 @@ export async function loadDemo(db: Db): Promise<boolean> {
     await tx.insert(beds).values(DEMO_BEDS);
     await tx.insert(plantings).values(DEMO_PLANTINGS);
     await tx.insert(covers).values(DEMO_COVERS);
-    await tx
-      .insert(records)
-      .values(
-        demoRecords().map((record) => ({
-          id: record.id,
-          kind: record.kind,
-          atMs: record.atMs,
-          recordedMs: record.atMs,
-          data: record,
-        })),
-      );
+    await tx.insert(records).values(
+      demoRecords().map((record) => ({
+        id: record.id,
+        kind: record.kind,
+        atMs: record.atMs,
+        recordedMs: record.atMs,
+        data: record,
+      })),
+    );
     await tx
       .insert(meta)
       .values({ key: 'clockMs', value: String(DEMO_START_MS) })

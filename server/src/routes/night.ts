@@ -2,6 +2,7 @@
 import { Router } from 'express';
 import type { Context } from '../context';
 import { findNight } from '../farm/store';
+import { caseOf } from '../night/caseExport';
 import { nowView } from '../night/nowView';
 import { ribbonOf } from '../night/glyph';
 import { placeView } from '../night/placeView';
@@ -48,6 +49,15 @@ export function nightRoutes(ctx: Context): Router {
     const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
     if (!plan || !b) throw notFound('night for this bed yet');
     res.json(ribbonOf(plan, b, m.style));
+  });
+
+  router.get('/places/:bedId/case', async (req, res) => {
+    const m = await ctx.moment();
+    const { plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
+    if (!plan || !b) throw notFound('night for this bed yet');
+    res.setHeader('Content-Disposition', `attachment; filename="${b.bed.id}-${plan.window.night}.json"`);
+    res.json(caseOf(plan, b));
   });
 
   router.get('/nights/:night', async (req, res) => {

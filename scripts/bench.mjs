@@ -1,0 +1,17 @@
+/** Bundles the benchmarks as the server is bundled, and runs them. */
+import { build } from 'esbuild';
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { root } from './common.mjs';
+
+const outfile = join(root, 'bench', 'dist', 'src', 'bench.cjs');
+await build({
+  entryPoints: [join(root, 'bench', 'src', 'main.ts')],
+  outfile,
+  bundle: true,
+  platform: 'node',
+  format: 'cjs',
+  external: ['esbuild', 'piscina'],
+  define: { __dirname: JSON.stringify(join(root, 'bench', 'src')) },
+});
+process.exit(spawnSync(process.execPath, [outfile], { stdio: 'inherit', cwd: root }).status ?? 1);
