@@ -26,7 +26,7 @@ beforeEach(() => {
   });
 });
 
-const load = () => (require('../src/data/outbox') as typeof import('../src/data/outbox')).outbox;
+const load = () => jest.requireActual<typeof import('../src/data/outbox')>('../src/data/outbox').outbox;
 
 test('what the server has taken leaves the outbox', async () => {
   answer = () => ({ status: 201 });
