@@ -12,7 +12,7 @@ const start = () => {
     (server = spawn(
       process.execPath,
       [join(root, 'server', 'dist', 'main.mjs'), '--demo', ...process.argv.slice(2)],
-      { cwd: root, stdio: 'inherit' },
+      { cwd: root, stdio: 'inherit', env: { ...process.env, FOGATA_DEV: '1' } },
     ));
   if (!server || server.exitCode !== null) return next();
   server.once('close', next);
@@ -28,7 +28,6 @@ const expo = spawn('npx', ['expo', 'start', '--web', '--port', '8081'], {
     EXPO_NO_TELEMETRY: '1',
     EXPO_OFFLINE: '1',
     EXPO_PUBLIC_FOGATA_API: `http://127.0.0.1:${port}`,
-    FOGATA_DEV: '1',
   },
 });
 const stop = () => {

@@ -14,6 +14,7 @@ export * from './heat/soil';
 export * from './heat/types';
 export * from './night/choose';
 export * from './night/evaluate';
+export * from './night/flowWords';
 export * from './night/stack';
 export * from './night/words';
 export * from './sky/air';

@@ -65,8 +65,13 @@ export const bed = (stack: Layer[], more: Partial<BedSpec> = {}): BedSpec => ({
   ...more,
 });
 
-export function night(stack: Layer[], shape: WeatherShape = {}, more: Partial<BedSpec> = {}): BedRun {
-  return runBed(bed(stack, more), prepareWeather(SITE, weather(shape)));
+export function night(
+  stack: Layer[],
+  shape: WeatherShape = {},
+  more: Partial<BedSpec> = {},
+  options: { books?: boolean } = {},
+): BedRun {
+  return runBed(bed(stack, more), prepareWeather(SITE, weather(shape)), options);
 }
 
 /** Lowest of a series in the night between the two days (hours 4 to 22 of the case). */

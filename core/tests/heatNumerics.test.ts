@@ -189,7 +189,8 @@ describe('books and refinement', () => {
           for (const c of run.leafC) expect(c > -60 && c < 90).toBe(true);
         },
       ),
-      { numRuns: 60 },
+      // one draw for all, so that a red run can be run again
+      { numRuns: 80, seed: 20270114 },
     );
   });
 });

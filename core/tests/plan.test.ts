@@ -8,6 +8,7 @@ import {
   coverProblem,
   expectedLoss,
   fitCover,
+  flowLines,
   isFit,
   normalBelow,
   optionKey,
@@ -17,7 +18,7 @@ import {
   type Cover,
   type Structure,
 } from '../src';
-import { simulationCase, weather } from './fixtures';
+import { HOUSE, night, simulationCase, weather } from './fixtures';
 
 const structure: Structure = {
   id: 's',
@@ -194,6 +195,18 @@ test('quantiles, bands and the normal curve have their textbook values', () => {
   expect(normalBelow(0)).toBeCloseTo(0.5, 6);
   expect(normalBelow(1.2816)).toBeCloseTo(0.9, 4);
   expect(normalBelow(-1.96)).toBeCloseTo(0.025, 4);
+});
+
+test('heat flows are told by their shares, and what leaves equals what comes in', () => {
+  const run = night([HOUSE], {}, {}, { books: true });
+  const flows = run.flows[14]!;
+  const lines = flowLines(flows);
+  const sum = (way: string) => lines.filter((l) => l.way === way).reduce((s, l) => s + l.wattsM2, 0);
+  expect(Math.abs(sum('out') - sum('in'))).toBeLessThan(2.5);
+  expect(lines[0]!.words).toMatch(/radiates to the sky$/);
+  expect(lines.find((l) => l.words.includes('given up by soil'))!.wattsM2).toBeGreaterThan(20);
+  for (const way of ['out', 'in'])
+    expect(lines.filter((l) => l.way === way).reduce((s, l) => s + l.share, 0)).toBeCloseTo(1);
 });
 
 test('leaves have thawed when they stay half a degree above freezing after the last frost', () => {

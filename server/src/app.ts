@@ -24,6 +24,16 @@ export function makeApp(
     res.setHeader('Referrer-Policy', 'no-referrer');
     next();
   });
+  if (process.env['FOGATA_DEV']) {
+    // Expo's own server has another port; only while developing
+    app.use('/api', (req, res, next) => {
+      res.setHeader('Access-Control-Allow-Origin', 'http://localhost:8081');
+      res.setHeader('Access-Control-Allow-Headers', 'content-type');
+      res.setHeader('Access-Control-Allow-Methods', 'GET,POST,PUT,PATCH,DELETE');
+      if (req.method === 'OPTIONS') res.status(204).end();
+      else next();
+    });
+  }
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
     next();

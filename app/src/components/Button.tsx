@@ -46,7 +46,11 @@ export function Button({
       ]}
     >
       {icon}
-      <Text kind="label" tone={main ? 'onEmber' : kind === 'plain' ? 'ember' : 'ink'}>
+      <Text
+        kind="label"
+        tone={main ? 'onEmber' : 'ink'}
+        style={kind === 'plain' ? { textDecorationLine: 'underline' } : undefined}
+      >
         {label}
       </Text>
     </Pressable>

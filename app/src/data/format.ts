@@ -27,7 +27,8 @@ export function useFormat() {
       length,
       timeZone,
       currency,
-      t: (c: number, digits = 1) => temperatureText(c, unit, digits),
+      // the unit stays with its number at the end of a line
+      t: (c: number, digits = 1) => temperatureText(c, unit, digits).replace(' °', '\u00a0°'),
       tBare: (c: number, digits = 1) => temperatureText(c, unit, digits, true),
       range: (low: number, high: number, digits = 0) => rangeText(low, high, unit, digits),
       diff: (k: number) => differenceText(k, unit),

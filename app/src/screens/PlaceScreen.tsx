@@ -253,6 +253,22 @@ function TryIt({ view, width, ribbon }: { view: PlaceView; width: number; ribbon
           />
         </View>
       ) : null}
+      {result.flows[i]!.length > 0 ? (
+        <View testID="flows">
+          <PartTitle right={`at ${format.time(result.timesMs[i]!)}, for each m²`}>
+            Where its heat goes
+          </PartTitle>
+          {result.flows[i]!.map((l, n) => (
+            <Row key={l.words} first={n === 0} style={styles.flow}>
+              <Text style={{ flex: 1 }}>{l.words.replace(/^./, (c) => c.toUpperCase())}</Text>
+              <Text
+                kind="label"
+                tone={l.way === 'in' ? 'ember' : 'ink'}
+              >{`${l.way === 'in' ? '+' : '−'}${Math.round(l.wattsM2)} W`}</Text>
+            </Row>
+          ))}
+        </View>
+      ) : null}
       {ribbon && view.ribbon ? (
         <>
           <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>
@@ -464,6 +480,7 @@ export function PlaceScreen({ bedId }: { bedId: string }) {
 }
 
 const styles = StyleSheet.create({
+  flow: { minHeight: 40, paddingVertical: 6 },
   hour: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -3,10 +3,12 @@
  * the forecast's centre and answers with the curves; the caller drops answers that are no longer the newest.
  */
 import {
+  flowLines,
   prepareWeather,
   runBed,
   soilProps,
   type BedSpec,
+  type FlowLine,
   type PreparedWeather,
   type Site,
   type WeatherEntry,
@@ -33,6 +35,8 @@ export interface TryResult {
   /** Heat that the soil gives to the bed, W/m², by hour. */
   soilGivesWm2: number[];
   humidity: number[];
+  /** Where the heat goes, by hour; empty at the first. */
+  flows: FlowLine[][];
   minLeafC: number;
   minIndex: number;
   ms: number;
@@ -58,7 +62,7 @@ export function tryStack(request: TryRequest): TryResult {
     outside: Float64Array.from(request.initial.outside),
     columns: request.initial.columns.map((c) => Float64Array.from(c)),
   };
-  const run = runBed(request.spec, weather, { initial, audit: false });
+  const run = runBed(request.spec, weather, { initial, books: true });
   const k = soilProps(request.spec.ground).conductivityWmK;
   const from = Math.max(
     0,
@@ -77,6 +81,7 @@ export function tryStack(request: TryRequest): TryResult {
     soil30C: [...run.soilC[3]],
     soilGivesWm2: run.entryMs.map((_, i) => (k * (run.soilC[1][i]! - run.soilC[0][i]!)) / 0.05),
     humidity: [...run.humidity],
+    flows: [[], ...run.flows.map(flowLines)],
     minLeafC: run.leafC[minIndex]!,
     minIndex,
     ms: performance.now() - started,

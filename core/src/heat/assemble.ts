@@ -11,7 +11,7 @@
 import { saturationSurfacePa } from '../sky/air';
 import { KELVIN, STEFAN_BOLTZMANN } from '../sky/longwave';
 import { heatContent, heatSlope } from './soil';
-import { openGroundWm2K, skyTemperatureC, windAtMs } from './prepare';
+import { openGroundWm2K, windAtMs } from './prepare';
 import { SNOW_MIN_M } from './radiation';
 import { FLOW, type Work } from './work';
 
@@ -65,6 +65,28 @@ function keep(w: Work, h: number): number {
   return w.keptWm2K[i]!;
 }
 
+const TO_SKY = -1;
+const TO_GROUND = -2;
+
+/** Radiation of a cover's sides: noted while the covers are gone through, added anew in every iteration. */
+function sideways(w: Work, node: number, to: number, areaM2: number): void {
+  const i = w.sides++;
+  w.sideNode[i] = node;
+  w.sideTo[i] = to;
+  w.sideM2[i] = areaM2;
+}
+
+function sideRadiation(w: Work, skyC: number, outsideSkinC: number): void {
+  for (let i = 0; i < w.sides; i++) {
+    const node = w.sideNode[i]!;
+    const to = w.sideTo[i]!;
+    const c = to === TO_SKY ? skyC : to === TO_GROUND ? outsideSkinC : w.guess[to]!;
+    const g = w.sideM2[i]! * radiative(w.guess[node]!, c);
+    if (to < 0) edge(w, node, g, c, FLOW.radiationSide);
+    else link(w, node, to, g);
+  }
+}
+
 /** Free convection at a face, W/(m² K); `rises` where the warm side is below. */
 function free(dT: number, rises: boolean): number {
   const d = Math.abs(dT);
@@ -105,7 +127,7 @@ function throughOpening(areaM2: number, heightM: number, dT: number, windMs: num
   return 0.325 * areaM2 * Math.sqrt(9.81 * heightM * (Math.abs(dT) / 280) + 0.1 * windMs * windMs);
 }
 
-function covers(w: Work, k: number, skyC: number, outsideSkinC: number): void {
+function covers(w: Work, k: number): void {
   const { net, guess, weather } = w;
   const airC = weather.airC[k]!;
   const wind = weather.windMs[k]!;
@@ -149,8 +171,8 @@ function covers(w: Work, k: number, skyC: number, outsideSkinC: number): void {
       if (side > 0) {
         // sides beyond the floor's area see half sky, half ground
         const e = 0.5 * side * net.sheets[top]!.emitTop * emit;
-        edge(w, face, e * radiative(guess[face]!, skyC), skyC, FLOW.radiationSide);
-        edge(w, face, e * radiative(guess[face]!, outsideSkinC), outsideSkinC, FLOW.radiationSide);
+        sideways(w, face, TO_SKY, e);
+        sideways(w, face, TO_GROUND, e);
       }
       const rain = weather.rainKgM2s[k]!;
       if (rain > 0) edge(w, face, rain * 4186 * g.floorM2, airC, FLOW.rain);
@@ -162,8 +184,8 @@ function covers(w: Work, k: number, skyC: number, outsideSkinC: number): void {
         const e = 0.5 * side * net.sheets[top]!.emitTop * 0.8;
         const outerSheet = net.layers[out]!.lastSheet;
         const floor = net.ground0 + i - 1;
-        link(w, top, outerSheet, e * radiative(guess[top]!, guess[outerSheet]!));
-        link(w, top, floor, e * radiative(guess[top]!, guess[floor]!));
+        sideways(w, top, outerSheet, e);
+        sideways(w, top, floor, e);
       }
     }
     for (let s = layer.firstSheet; s < layer.lastSheet; s++) link(w, s, s + 1, net.sheets[s]!.gapWK);
@@ -284,13 +306,15 @@ function soilColumns(w: Work, k: number, dt: number): void {
     // unfrozen, the elimination is the same in every step: only the right side moves
     const frosty = coldest(soil, soilOld, first, n) < 0.01;
     const ready = w.factored[c] === 1 && !frosty;
+    // and within a step not even that
+    const done = ready && w.reuse;
     w.factored[c] = frosty ? 0 : 1;
     if (col.bench)
       bottomC =
         net.benchAir >= 0 && w.active[net.benchAir] === 1
           ? w.tOld[net.air0 + net.benchAir]!
           : w.weather.airC[k]!;
-    for (let j = n - 1; j >= 0; j--) {
+    for (let j = done ? -1 : n - 1; j >= 0; j--) {
       const x = first + j;
       const cap = col.capacityJK[j]!;
       const lat = col.latentJ[j]!;
@@ -355,27 +379,52 @@ export function storedHeat(w: Work, node: number, c: number): number {
   return heatContent(c - SNOW_MELTED_C, snowKg(w) * 2100, snowKg(w) * 334_000);
 }
 
-/** Writes matrix and right side for step k; `dt` in s; `steady` drops all storage but the soil's. */
-export function assemble(w: Work, k: number, dt: number, steady: boolean): void {
+/**
+ * What stays the same while a step is iterated: storage, convection, conduction, air. Kept as `base`, so that the later
+ * iterations only add what depends on the guess.
+ */
+function assembleBase(w: Work, k: number, dt: number, steady: boolean): void {
   const { net, n, a, b } = w;
   a.fill(0);
   w.edges = 0;
+  w.sides = 0;
   w.wets = 0;
   w.kept = 0;
   for (let i = 0; i < n; i++) {
-    b[i] = w.sun[i]!;
-    const c = steady ? 0 : nodeCapacity(w, i) / dt;
+    const changing = i === net.mass || i === w.snowNode;
+    const c = steady || changing ? 0 : nodeCapacity(w, i) / dt;
     a[i * n + i] = c + 1e-9;
-    if (steady) continue;
-    if (i === net.mass || i === w.snowNode)
-      b[i]! += c * w.guess[i]! + (storedHeat(w, i, w.tOld[i]!) - storedHeat(w, i, w.guess[i]!)) / dt;
-    else b[i]! += c * w.tOld[i]!;
+    b[i] = w.sun[i]! + c * w.tOld[i]!;
   }
-  const skyC = skyTemperatureC(w.weather.skyWm2[k]!);
+  covers(w, k);
+  groundAndCrop(w, k);
+  w.base.set(a);
+  w.baseB.set(b);
+  w.baseEdges = w.edges;
+}
+
+/** Heat held by water that freezes and snow that melts, by Newton's slope at the guess. */
+function changingStorage(w: Work, node: number, dt: number): void {
+  const c = nodeCapacity(w, node) / dt;
+  w.a[node * w.n + node]! += c;
+  w.b[node]! +=
+    c * w.guess[node]! + (storedHeat(w, node, w.tOld[node]!) - storedHeat(w, node, w.guess[node]!)) / dt;
+}
+
+/** Writes matrix and right side for step k; `dt` in s; `steady` drops all storage but the soil's. */
+export function assemble(w: Work, k: number, dt: number, steady: boolean): void {
+  const { net } = w;
+  if (w.reuse) {
+    w.a.set(w.base);
+    w.b.set(w.baseB);
+    w.edges = w.baseEdges;
+  } else assembleBase(w, k, dt, steady);
+  if (!steady && net.mass >= 0) changingStorage(w, net.mass, dt);
+  if (!steady && w.snowNode >= 0 && w.snowM > SNOW_MIN_M) changingStorage(w, w.snowNode, dt);
+  const skyC = w.skyC[k]!;
   const outsideSkinC = w.outside ? w.outside.skinC[k]! : w.weather.airC[k]!;
   thermalRadiation(w, skyC);
-  covers(w, k, skyC, outsideSkinC);
-  groundAndCrop(w, k);
+  sideRadiation(w, skyC, outsideSkinC);
   latentHeat(w, w.weather.vapourPa[k]!);
   soilColumns(w, k, dt);
   // layers that are off, and snow that is not there, follow the air around them

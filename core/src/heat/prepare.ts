@@ -20,6 +20,8 @@ export interface PreparedWeather {
   windMs: Float64Array;
   /** Downward thermal radiation from the sky, W/m². */
   skyWm2: Float64Array;
+  /** The same as the temperature of a black sky, °C. */
+  skyC: Float64Array;
   beamWm2: Float64Array;
   diffuseWm2: Float64Array;
   cosZenith: Float64Array;
@@ -59,6 +61,7 @@ export function prepareWeather(
     vapourPa: make(),
     windMs: make(),
     skyWm2: make(),
+    skyC: make(),
     beamWm2: make(),
     diffuseWm2: make(),
     cosZenith: make(),
@@ -78,6 +81,7 @@ export function prepareWeather(
     w.vapourPa[k] = saturationPa(dewC);
     w.windMs[k] = a.windMs + f * (b.windMs - a.windMs);
     w.skyWm2[k] = skyEmissivity(dewC, cloud) * STEFAN_BOLTZMANN * Math.pow(airC + KELVIN, 4);
+    w.skyC[k] = skyTemperatureC(w.skyWm2[k]!);
     const sun = sunPosition(entryMs[0]! + k * stepS * 1000, site.latitude, site.longitude);
     const given =
       a.globalWm2 !== undefined && b.globalWm2 !== undefined

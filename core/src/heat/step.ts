@@ -5,12 +5,12 @@ import { saturationSurfacePa } from '../sky/air';
 import { KELVIN, STEFAN_BOLTZMANN } from '../sky/longwave';
 import { assemble, nodeCapacity, SNOW_MELTED_C, storedHeat, VAPOUR_WPA } from './assemble';
 import { absorbSun, SNOW_MIN_M, updateThermalPiles } from './radiation';
-import { heatContent, liquidShare } from './soil';
+import { FREEZE_SPAN_C, heatContent, liquidShare } from './soil';
 import { FLOW, type Work } from './work';
 
-/** An iteration that moves no node and no cell further than this ends the step. */
-const TOLERANCE_K = 0.03;
-const MAX_ITERATIONS = 8;
+/** The step ends when the next iteration would move no node and no cell further than this, as the last two promise. */
+const TOLERANCE_K = 0.01;
+const MAX_ITERATIONS = 14;
 const LATENT_JKG = 2.5e6;
 
 /** Solves the symmetric system in place (L D Lᵀ, lower triangle), the answer in `b`. */
@@ -265,11 +265,12 @@ export function step(w: Work, k: number, midMs: number, steady = false): void {
   w.soilOld.set(w.soil);
   w.vapourOld.set(w.vapour);
   const vapourOut = w.weather.vapourPa[k]!;
+  let before = Infinity;
   for (let it = 0; it < MAX_ITERATIONS; it++) {
     w.reuse = it > 0;
     assemble(w, k, dt, steady);
     solveSymmetric(w.a, w.b, w.n);
-    let moved = backSubstituteSoil(w);
+    let moved = backSubstituteSoil(w, it > 4);
     for (let i = 0; i < w.n; i++) {
       const d = Math.abs(w.b[i]! - w.guess[i]!);
       if (d > moved) moved = d;
@@ -278,7 +279,9 @@ export function step(w: Work, k: number, midMs: number, steady = false): void {
       if (i === w.snowNode && w.snowM > SNOW_MIN_M && w.b[i]! > 0.5) w.guess[i] = SNOW_MELTED_C - 0.5;
     }
     vapourBalance(w, dt, vapourOut);
-    if (moved < TOLERANCE_K) break;
+    const contraction = before === Infinity ? 1 : Math.min(1, moved / before);
+    if (moved * contraction < TOLERANCE_K) break;
+    before = moved;
   }
   w.t.set(w.guess);
   if (steady) {
@@ -305,7 +308,7 @@ export function shedSnow(w: Work): void {
 }
 
 /** Temperatures of the cells from that of the surface; returns how far the furthest freezing cell moved. */
-function backSubstituteSoil(w: Work): number {
+function backSubstituteSoil(w: Work, late: boolean): number {
   const { net, soil, alpha, beta, b } = w;
   let moved = 0;
   for (let c = 0; c < net.columns.length; c++) {
@@ -314,8 +317,16 @@ function backSubstituteSoil(w: Work): number {
     for (let j = 0; j < col.grid.count; j++) {
       const x = col.first + j;
       above = alpha[x]! * above + beta[x]!;
-      if (above < 0.05) moved = Math.max(moved, 2 * Math.abs(above - soil[x]!));
-      soil[x] = above;
+      const was = soil[x]!;
+      let now = above;
+      if (now < 0.05 || was < 0.05) {
+        moved = Math.max(moved, 2 * Math.abs(now - was));
+        // a guess that leaps over the freezing span would leap back: the next look is from its middle
+        if ((was >= 0 && now <= -FREEZE_SPAN_C) || (was <= -FREEZE_SPAN_C && now >= 0))
+          now = -0.5 * FREEZE_SPAN_C;
+        else if (late) now = 0.5 * (now + was);
+      }
+      soil[x] = now;
     }
   }
   return moved;

@@ -59,6 +59,17 @@ export interface Work {
   snowLayer: number;
   a: Float64Array;
   b: Float64Array;
+  /** Matrix, right side and edges before what depends on the guess. */
+  base: Float64Array;
+  baseB: Float64Array;
+  baseEdges: number;
+  /** Radiation of covers' sides in this step: node, other node (−1 sky, −2 ground outside), area. */
+  sideNode: Int32Array;
+  sideTo: Int32Array;
+  sideM2: Float64Array;
+  sides: number;
+  /** Sky temperature at every step, °C: the weather's own. */
+  skyC: Float64Array;
   /** Absorbed sun by node, W. */
   sun: Float64Array;
   sunTotalW: number;
@@ -147,6 +158,14 @@ export function makeWork(net: Network, weather: PreparedWeather, outside: Outsid
     snowLayer: -2,
     a: new Float64Array(n * n),
     b: new Float64Array(n),
+    base: new Float64Array(n * n),
+    baseB: new Float64Array(n),
+    baseEdges: 0,
+    sideNode: new Int32Array(16),
+    sideTo: new Int32Array(16),
+    sideM2: new Float64Array(16),
+    sides: 0,
+    skyC: weather.skyC,
     sun: new Float64Array(n),
     sunTotalW: 0,
     edgeNode: new Int32Array(96),

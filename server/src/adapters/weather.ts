@@ -58,7 +58,7 @@ export interface ImportedForecast {
 
 /**
  * Lays an imported forecast over a source: its hours replace the centre, and the members spread around it with the error
- * that a forecast of its age has. Hours it does not hold stay as they were.
+ * that a forecast of its age has; hours that have passed replace the record. Hours it does not hold stay as they were.
  */
 export function withImported(
   source: WeatherSource,
@@ -69,7 +69,8 @@ export function withImported(
   if (!imported) return source;
   const byTime = new Map(imported.entries.map((e) => [Date.parse(e.time), e]));
   return {
-    history: (fromMs, toMs) => source.history(fromMs, toMs),
+    // what is a record by now counts as the weather that was
+    history: (fromMs, toMs) => source.history(fromMs, toMs).map((e) => byTime.get(Date.parse(e.time)) ?? e),
     forecast: (nowMs, fromMs, toMs) => {
       const under = source.forecast(nowMs, fromMs, toMs);
       const centre = under.members[0]!.map((e) => byTime.get(Date.parse(e.time)) ?? e);
