@@ -308,13 +308,20 @@ const START_STEP = 5;
  * from the last. What saves most is done first among those with the same time.
  */
 function startTimes(jobs: JobView[], nowMs: number): void {
-  const todo = jobs.filter((j) => !j.done).sort((a, b) => a.onByMs - b.onByMs || b.saves - a.saves);
+  const todo = jobs.filter((j) => !j.done);
+  const firstOn = Math.min(...todo.filter((j) => !takesOff(j)).map((j) => j.onByMs));
+  for (const job of todo) if (takesOff(job)) job.onByMs = Math.min(job.onByMs, firstOn);
+  todo.sort((a, b) => a.onByMs - b.onByMs || Number(takesOff(b)) - Number(takesOff(a)) || b.saves - a.saves);
   let next = Infinity;
   for (const job of todo.reverse()) {
-    next = Math.min(job.onByMs, next) - job.minutes * 60_000;
-    next = floorMinutes(next, START_STEP);
+    next = floorMinutes(Math.min(job.onByMs, next) - job.minutes * 60_000, START_STEP);
     job.dueMs = Math.max(nowMs, next);
   }
+}
+
+/** A sheet has to come off one bed before it can go on another. */
+function takesOff(job: JobView): boolean {
+  return job.kind === 'cover' && job.items.some((i) => !i.on);
 }
 
 /** All jobs of the phase in the order of their times; what is done stays where it was. */
@@ -325,9 +332,8 @@ export function jobsOf(plan: NightPlan, style: Style): JobView[] {
   return jobs.sort(
     (a, b) =>
       (a.doneAtMs ?? a.dueMs) - (b.doneAtMs ?? b.dueMs) ||
+      Number(takesOff(b)) - Number(takesOff(a)) ||
       b.saves - a.saves ||
-      a.dueMs - b.dueMs ||
-      Number(b.done) - Number(a.done) ||
       a.title.localeCompare(b.title),
   );
 }
