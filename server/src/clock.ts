@@ -2,7 +2,7 @@
  * The farm clock: one object that says what time it is. Real time in a real farm; in the demo it stands still until it
  * is moved, and is remembered across restarts.
  */
-import { addDays, HOUR_MS, nightOf, nightWindow, type FarmSite } from '@fogata/core';
+import { addDays, HOUR_MS, nightOf, nightWindow, type FarmSite, type NightWindow } from '@fogata/core';
 
 export interface FarmClock {
   readonly mode: 'real' | 'demo';
@@ -30,18 +30,23 @@ export function demoClock(startMs: number, remember: (ms: number) => Promise<voi
   };
 }
 
+const wholeMinute = (ms: number) => Math.round(ms / 60_000) * 60_000;
+
+/** The first of an instant of this night and the next that is still to come, in whole minutes. */
+function coming(nowMs: number, site: FarmSite, at: (w: NightWindow) => number): number {
+  const window = nightOf(nowMs, site);
+  const now = wholeMinute(at(window));
+  return now > nowMs ? now : wholeMinute(at(nightWindow(addDays(window.night, 1), site)));
+}
+
 /** Next closing time: an hour and a half before the sun goes, today or tomorrow. */
 export function nextClosingMs(nowMs: number, site: FarmSite): number {
-  const window = nightOf(nowMs, site);
-  const at = (w: typeof window) => (w.sunsetMs ?? w.fromMs + 5 * HOUR_MS) - 1.5 * HOUR_MS;
-  return at(window) > nowMs ? at(window) : at(nightWindow(addDays(window.night, 1), site));
+  return coming(nowMs, site, (w) => (w.sunsetMs ?? w.fromMs + 6.5 * HOUR_MS) - 1.5 * HOUR_MS);
 }
 
 /** Next morning round: a quarter of an hour after sunrise, when the lowest has passed; 06:45 where the sun does not rise. */
 export function nextMorningMs(nowMs: number, site: FarmSite): number {
-  const window = nightOf(nowMs, site);
-  const at = (w: typeof window) =>
-    w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4;
-  const next = at(window) > nowMs ? at(window) : at(nightWindow(addDays(window.night, 1), site));
-  return Math.round(next / 60_000) * 60_000;
+  return coming(nowMs, site, (w) =>
+    w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4,
+  );
 }

@@ -10,20 +10,17 @@
  */
 import { saturationSurfacePa } from '../sky/air';
 import { KELVIN, STEFAN_BOLTZMANN } from '../sky/longwave';
-import { heatContent, heatSlope } from './soil';
+import { soilColumns } from './soilColumns';
+import { AIR_JM3K, nodeCapacity, storedHeat } from './storage';
 import { openGroundWm2K, windAtMs } from './prepare';
 import { SNOW_MIN_M } from './radiation';
 import { FLOW, type Work } from './work';
 
-export const AIR_JM3K = 1230;
 /** Latent over sensible transfer: 1 W/K of convection carries this many W for each Pa (Lewis number 1). */
 const LATENT_PER_SENSIBLE = 0.0158;
 /** Vapour carried by 1 m³/s of air for each Pa, W. */
 export const VAPOUR_WPA = 2.5e6 * 7.75e-6;
-/** Snow has melted wholly here, °C, and begins to a degree below: smooth, for Newton's sake. */
-export const SNOW_MELTED_C = 0.3;
 const SNOW_CONDUCTIVITY = 0.12;
-const SNOW_DENSITY = 100;
 
 function link(w: Work, i: number, j: number, g: number): void {
   const { a, n } = w;
@@ -281,102 +278,6 @@ function latentHeat(w: Work, vapourOutPa: number): void {
     w.a[node * w.n + node]! += g * slope;
     w.b[node]! += g * (e - w.wetPa[i]!);
   }
-}
-
-function coldest(now: Float64Array, old: Float64Array, first: number, n: number): number {
-  let c = Infinity;
-  for (let x = first; x < first + n; x++) {
-    if (now[x]! < c) c = now[x]!;
-    if (old[x]! < c) c = old[x]!;
-  }
-  return c;
-}
-
-/** Eliminates the cells of every column towards the surface and adds what the surface sees of them. */
-function soilColumns(w: Work, k: number, dt: number): void {
-  const { net, soil, soilOld, alpha, beta, outside } = w;
-  for (let c = 0; c < net.columns.length; c++) {
-    const col = net.columns[c]!;
-    const crop = c === net.columns.length - 1;
-    const { first } = col;
-    const n = col.grid.count;
-    const outer = c > 0 ? net.columns[c - 1]! : null;
-    const shift = col.grid.mulchCells;
-    let bottomC = net.deepC;
-    // unfrozen, the elimination is the same in every step: only the right side moves
-    const frosty = coldest(soil, soilOld, first, n) < 0.01;
-    const ready = w.factored[c] === 1 && !frosty;
-    // and within a step not even that
-    const done = ready && w.reuse;
-    w.factored[c] = frosty ? 0 : 1;
-    if (col.bench)
-      bottomC =
-        net.benchAir >= 0 && w.active[net.benchAir] === 1
-          ? w.tOld[net.air0 + net.benchAir]!
-          : w.weather.airC[k]!;
-    for (let j = done ? -1 : n - 1; j >= 0; j--) {
-      const x = first + j;
-      const cap = col.capacityJK[j]!;
-      const lat = col.latentJ[j]!;
-      const old = soilOld[x]!;
-      const now = soil[x]!;
-      let slope = cap;
-      let held = cap * old;
-      if (frosty && lat > 0) {
-        // Newton on the heat content: its slope at the guess, and what the guess leaves over
-        slope = heatSlope(now, cap, lat);
-        held = slope * now - heatContent(now, cap, lat) + heatContent(old, cap, lat);
-      }
-      const up = col.linkWK[j]!;
-      let rhs = held / dt + (j < n - 1 ? col.linkWK[j + 1]! * beta[x + 1]! : col.bottomWK * bottomC);
-      // sideways, from last step's temperatures on both sides so that what leaves one enters the other
-      if (j >= shift && !col.bench) {
-        if (outer) rhs += col.sideWK[j]! * (soilOld[outer.first + j - shift]! - old);
-        else if (outside) rhs += col.sideWK[j]! * outside.cellsC[k * outside.cellsPerStep + j - shift]!;
-      }
-      const next = net.columns[c + 1];
-      if (next && !next.bench && j + next.grid.mulchCells < next.grid.count) {
-        const s = next.sideWK[j + next.grid.mulchCells]!;
-        rhs += s * (soilOld[next.first + j + next.grid.mulchCells]! - old);
-      }
-      if (crop && j === net.bottomCell) rhs += net.bottomW;
-      if (!ready) {
-        const below = j < n - 1 ? col.linkWK[j + 1]! * (1 - alpha[x + 1]!) : col.bottomWK;
-        const side = !outer && outside && j >= shift && !col.bench ? col.sideWK[j]! : 0;
-        w.inverse[x] = 1 / (slope / dt + up + below + side);
-        alpha[x] = up * w.inverse[x]!;
-      }
-      beta[x] = rhs * w.inverse[x]!;
-    }
-    const skin = net.ground0 + c;
-    const g = col.linkWK[0]!;
-    w.a[skin * w.n + skin]! += g * (1 - alpha[first]!);
-    w.b[skin]! += g * beta[first]!;
-  }
-}
-
-/** Heat capacity of a node, J/K; of water mass and snow the slope of their heat content at the guess. */
-export function nodeCapacity(w: Work, node: number): number {
-  const { net } = w;
-  if (node < net.air0) return net.sheets[node]!.capacityJK;
-  if (node < net.ground0) return AIR_JM3K * 1.5 * net.layers[node - net.air0]!.geometry.volumeM3;
-  if (node < net.canopy) return 800 * net.columns[node - net.ground0]!.areaM2;
-  if (node === net.canopy) return AIR_JM3K * net.bedM2 * Math.max(0.05, net.cropHeightM);
-  if (node === net.leaf) return net.leafAreaM2 * 0.3 * 3800;
-  if (node === net.mass) return heatSlope(w.guess[node]!, net.massLitres * 4186, net.massLitres * 334_000);
-  return heatSlope(w.guess[node]! - SNOW_MELTED_C, snowKg(w) * 2100, snowKg(w) * 334_000);
-}
-
-function snowKg(w: Work): number {
-  return (
-    w.snowM * SNOW_DENSITY * (w.snowLayer >= 0 ? w.net.layers[w.snowLayer]!.geometry.floorM2 : w.net.bedM2)
-  );
-}
-
-/** Heat content of the water mass (freezing as soil water does) or of the snow (melting over the degree below 0.3 °C), J. */
-export function storedHeat(w: Work, node: number, c: number): number {
-  if (node === w.net.mass) return heatContent(c, w.net.massLitres * 4186, w.net.massLitres * 334_000);
-  return heatContent(c - SNOW_MELTED_C, snowKg(w) * 2100, snowKg(w) * 334_000);
 }
 
 /**

@@ -3,7 +3,8 @@
  */
 import { saturationSurfacePa } from '../sky/air';
 import { KELVIN, STEFAN_BOLTZMANN } from '../sky/longwave';
-import { assemble, nodeCapacity, SNOW_MELTED_C, storedHeat, VAPOUR_WPA } from './assemble';
+import { assemble, VAPOUR_WPA } from './assemble';
+import { nodeCapacity, SNOW_MELTED_C, storedHeat } from './storage';
 import { absorbSun, SNOW_MIN_M, updateThermalPiles } from './radiation';
 import { FREEZE_SPAN_C, heatContent, liquidShare } from './soil';
 import { FLOW, type Work } from './work';

@@ -1,0 +1,97 @@
+/** What every stack of covers would give this bed tonight, and what lies on it now: to choose, and to say what was done. */
+import type { PlaceView } from '@fogata/contract';
+import { View } from 'react-native';
+import { act, decide } from '../data/actions';
+import { useFormat } from '../data/format';
+import { Button } from './Button';
+import { Row } from './Page';
+import { PartTitle, Text } from './Text';
+
+export function Options({ view }: { view: PlaceView }) {
+  const format = useFormat();
+  if (view.options.length < 2) return null;
+  return (
+    <View testID="options">
+      <PartTitle right="most expected first">What the covers would give</PartTitle>
+      {view.options.map((o, n) => (
+        <Row key={o.key} first={n === 0}>
+          <View style={{ flex: 1 }}>
+            <Text kind="strong">{o.names.length === 0 ? 'Nothing on it' : o.names.join(' over ')}</Text>
+            <Text kind="small" tone="quiet">
+              {[
+                o.chosen ? '● the plan' : null,
+                o.current ? 'as it is' : null,
+                `about ${format.currency}${Math.round(o.loss)} at risk`,
+                o.minutes > 0 ? `${Math.round(o.minutes)} min` : null,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </Text>
+          </View>
+          <View style={{ alignItems: 'flex-end' }}>
+            <Text kind="figure">{format.t(o.leafC.mid)}</Text>
+            <Text kind="small" tone="quiet">
+              {format.range(o.leafC.low, o.leafC.high)}
+            </Text>
+          </View>
+          {o.chosen ? null : (
+            <Button
+              label="Use"
+              hint={`Use ${o.names.join(' over ') || 'nothing'} on ${view.bed.name}`}
+              onPress={() =>
+                void decide(
+                  'changed',
+                  [{ bedId: view.bed.id, key: o.key }],
+                  view.clock.window.night,
+                  view.clock.nowMs,
+                  `${view.bed.name}: plan changed`,
+                )
+              }
+            />
+          )}
+        </Row>
+      ))}
+      <View style={{ paddingTop: 8 }}>
+        <Button
+          kind="plain"
+          label="Leave this bed to the plan"
+          onPress={() =>
+            void decide(
+              'withdrawn',
+              [{ bedId: view.bed.id, key: null }],
+              view.clock.window.night,
+              view.clock.nowMs,
+              `${view.bed.name}: back to the plan`,
+            )
+          }
+        />
+      </View>
+    </View>
+  );
+}
+
+export function OnNow({ view }: { view: PlaceView }) {
+  const nowMs = view.clock.nowMs;
+  if (view.covers.length === 0) return null;
+  return (
+    <View testID="on-now">
+      <PartTitle>On the bed now</PartTitle>
+      {view.covers.map(({ cover, on }, n) => (
+        <Row key={cover.id} first={n === 0}>
+          <Text style={{ flex: 1 }}>{`${cover.name}${on ? ' is on' : ''}`}</Text>
+          <Button
+            label={on ? 'Took it off' : 'Put it on'}
+            hint={`${cover.name}: ${on ? 'took it off' : 'put it on'}`}
+            onPress={() =>
+              void act(
+                `${cover.name} ${on ? 'off' : 'on'} ${view.bed.name}`,
+                [{ kind: 'cover', atMs: nowMs, bedId: view.bed.id, coverId: cover.id, on: !on }],
+                nowMs,
+              )
+            }
+          />
+        </Row>
+      ))}
+    </View>
+  );
+}
