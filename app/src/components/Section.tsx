@@ -97,7 +97,7 @@ export function Section(p: SectionProps) {
           const ry = arcs[i]!.ry;
           const nextOn = p.layers.findIndex((x, j) => j > i && x.on);
           const room = nextOn < 0 ? ry * 0.62 : ry - arcs[nextOn]!.ry;
-          const y = ground - ry + Math.min(room * 0.55, 40) + 6;
+          const y = ground - ry + Math.min(room * 0.5, 40) + 3;
           return (
             <G key={l.name + i}>
               <SvgText
