@@ -36,7 +36,7 @@ const LEAF = 'M0 0C-4-7-2-14 0-17C2-14 4-7 0 0Z';
 export function Section(p: SectionProps) {
   const theme = useTheme();
   const { width } = p;
-  const ground = Math.min(300, width * 0.66);
+  const ground = Math.min(300, width * 0.76);
   const soil = 74;
   const height = ground + soil;
   const shown = p.layers.filter((l) => l.on);
@@ -97,7 +97,24 @@ export function Section(p: SectionProps) {
           const ry = arcs[i]!.ry;
           const nextOn = p.layers.findIndex((x, j) => j > i && x.on);
           const room = nextOn < 0 ? ry * 0.62 : ry - arcs[nextOn]!.ry;
-          const y = ground - ry + Math.min(room * 0.5, 40) + 3;
+          const top = ground - ry;
+          // a narrow shell has room for its temperature only; the switches below name it, in the same order
+          if (room < 62) {
+            return (
+              <SvgText
+                key={l.name + i}
+                x={cx}
+                y={top + room / 2 + 7}
+                textAnchor="middle"
+                fontFamily={FONT.figure}
+                fontSize={22}
+                fill={cold(l.airC)}
+              >
+                {p.t(l.airC)}
+              </SvgText>
+            );
+          }
+          const y = top + Math.min(room * 0.5, 44);
           return (
             <G key={l.name + i}>
               <SvgText

@@ -122,7 +122,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         : view.structure.kind === 'frame'
           ? 'in the frame'
           : 'in the tunnel'
-      : `under ${name.toLowerCase()}`;
+      : `under ${name.toLowerCase().replace(', a second one', ', twice')}`;
   const chosenKey = w.layers
     .filter((l) => l.id !== 'structure' && (s.on[l.id] ?? l.on))
     .map((l) => l.id.replace('#2', ''));
