@@ -156,6 +156,7 @@ test('the night’s chart tells what was said and measured to those who hear it'
   const report: NightReport = {
     night: '2027-01-14',
     sentence: [],
+    learnt: [],
     spots: [
       {
         spot: 'outside',

@@ -1,5 +1,11 @@
 /** The open format `fogata-case/1`: its shape, with units and ranges. What it must make sense as is core's `checkCase`. */
-import { checkCase, MATERIAL_IDS, type SimulationCase } from '@fogata/core';
+import {
+  BOOK_CALIBRATION,
+  checkCase,
+  MATERIAL_IDS,
+  type Calibration,
+  type SimulationCase,
+} from '@fogata/core';
 import { z } from 'zod';
 
 const instant = z.iso.datetime({
@@ -103,4 +109,27 @@ export function readCase(json: unknown): { case: SimulationCase } | { problem: s
   const input = shape.data satisfies SimulationCase;
   const sense = checkCase(input);
   return sense ? { problem: `${sense.field}: expected ${sense.expected}` } : { case: input };
+}
+
+const FACTOR_RANGES: Record<keyof Calibration, [number, number]> = {
+  leakage: [0.05, 20],
+  filmTransparency: [0, 1.4],
+  soilExchange: [0.05, 20],
+  zoneOffsetC: [-10, 10],
+};
+
+/** `leakage=1.2,zoneOffsetC=-0.4` as a calibration, those left out at the book's; or a sentence that says what is wrong. */
+export function readFactors(text: string): Calibration | string {
+  const out: Calibration = { ...BOOK_CALIBRATION };
+  for (const part of text.split(',')) {
+    const [name = '', value = ''] = part.split('=').map((x) => x.trim());
+    const range = (FACTOR_RANGES as Record<string, [number, number] | undefined>)[name];
+    if (!range)
+      return `--factors ${name || '(nothing)'}: expected one of ${Object.keys(FACTOR_RANGES).join(', ')}`;
+    const x = value === '' ? NaN : Number(value);
+    if (!(x >= range[0] && x <= range[1]))
+      return `--factors ${name}: expected a number from ${range[0]} to ${range[1]}`;
+    out[name as keyof Calibration] = x;
+  }
+  return out;
 }

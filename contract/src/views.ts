@@ -2,12 +2,14 @@
 import type {
   Bed,
   BedSpec,
+  Calibration,
   Cover,
   NightWindow,
   Phase,
   Planting,
   Segment,
   Site,
+  SoilState,
   Structure,
   WeatherEntry,
 } from '@fogata/core';
@@ -103,7 +105,8 @@ export interface RibbonView {
   timesMs: number[];
   outsideC: { low: number[]; mid: number[]; high: number[] };
   leafC: { low: number[]; mid: number[]; high: number[] };
-  layers: { name: string; airC: number[] }[];
+  /** Middle and 80 % band of each layer's air; NaN while it is off. */
+  layers: { name: string; airC: number[]; lowC: number[]; highC: number[] }[];
   soilC: number[];
   harmC: number | null;
   marks: { atMs: number; label: string }[];
@@ -179,7 +182,7 @@ export interface WhatIf {
   site: Site;
   weather: WeatherEntry[];
   /** Soil temperatures to start from, as `SoilState`, in plain lists. */
-  initial: { outside: number[]; columns: number[][] };
+  initial: Omit<SoilState, 'outside' | 'columns'> & { outside: number[]; columns: number[][] };
   /** Bed under everything that fits; layers named for the switches. */
   base: BedSpec;
   /** How far the structure stands open as planned, 0 to 1. */
@@ -196,6 +199,8 @@ export interface WhatIf {
     spec: BedSpec['stack'][number];
   }[];
   countFromMs: number;
+  /** The factors that the engine is given for this place. */
+  calibration: Calibration;
 }
 
 export interface PlaceView {
@@ -209,6 +214,7 @@ export interface PlaceView {
   options: OptionRow[];
   ribbon: RibbonView | null;
   whatIf: WhatIf | null;
+  learnt: LearntView | null;
   cautions: string[];
 }
 
@@ -246,6 +252,17 @@ export interface NightReport {
     hindsightC: number | null;
     words: string;
   }[];
+  /** What all nights so far have taught about each structure. */
+  learnt: LearntView[];
+}
+
+/** What readings have taught about a structure, in words and as the factors that the engine is given. */
+export interface LearntView {
+  structureId: string;
+  name: string;
+  nights: number;
+  calibration: Calibration;
+  words: string;
 }
 
 export interface CropRow {

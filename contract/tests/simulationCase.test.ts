@@ -1,4 +1,4 @@
-import { readCase } from '../src';
+import { readCase, readFactors } from '../src';
 
 const good = () => ({
   format: 'fogata-case/1',
@@ -60,4 +60,17 @@ test.each<[string, (c: ReturnType<typeof good> & Record<string, unknown>) => voi
 test.each([null, [], 'text', 3])('%p is not a case', (json) => {
   const r = readCase(json);
   expect('problem' in r && r.problem.length > 5).toBe(true);
+});
+
+test('factors are read by name, with the book for those left out, and refused by name', () => {
+  expect(readFactors('leakage=1.2, zoneOffsetC=-0.4')).toEqual({
+    leakage: 1.2,
+    filmTransparency: 1,
+    soilExchange: 1,
+    zoneOffsetC: -0.4,
+  });
+  expect(readFactors('leakage=0')).toBe('--factors leakage: expected a number from 0.05 to 20');
+  expect(readFactors('leak=1')).toMatch(/^--factors leak: expected one of leakage, /);
+  expect(readFactors('')).toMatch(/^--factors \(nothing\): expected one of/);
+  expect(readFactors('zoneOffsetC=')).toBe('--factors zoneOffsetC: expected a number from -10 to 10');
 });

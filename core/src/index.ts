@@ -1,4 +1,5 @@
 /** What core offers to the other rooms. A folder a topic; see docs/architecture.md. */
+export * from './calibration/belief';
 export * from './crops/crops';
 export * from './farm/types';
 export * from './formats/forecastCsv';

@@ -191,7 +191,9 @@ test('quantiles, bands and the normal curve have their textbook values', () => {
   expect(quantile([1, 2, 3, 4, 5], 0.1)).toBeCloseTo(1.4);
   const band = bandOf([0, 0, 0], 1);
   expect(band.low).toBeCloseTo(-1.2816);
-  expect(bandOf([-2, -1, 0, 1, 2], 0).high).toBeCloseTo(1.6);
+  // of nine, the tenth part below and above lies at the outermost: (n + 1) q
+  expect(bandOf([-4, -3, -2, -1, 0, 1, 2, 3, 4], 0).high).toBeCloseTo(4);
+  expect(bandOf([-4, -3, -2, -1, 0, 1, 2, 3, 4], 0).mid).toBeCloseTo(0);
   expect(normalBelow(0)).toBeCloseTo(0.5, 6);
   expect(normalBelow(1.2816)).toBeCloseTo(0.9, 4);
   expect(normalBelow(-1.96)).toBeCloseTo(0.025, 4);

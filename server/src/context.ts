@@ -76,13 +76,15 @@ export class Context {
     };
   }
 
-  spotInputs(m: Moment, night: string): SpotInputs {
+  async spotInputs(m: Moment, night: string, learnt = true): Promise<SpotInputs> {
+    const { deepC } = this.planner.backgroundFor(m.data, m.weather, m.nowMs);
     return {
       data: m.data,
       state: m.state,
       weather: m.weather,
       thermometers: this.thermometers,
-      deepC: this.planner.backgroundFor(m.data, m.weather, m.nowMs).deepC,
+      deepC,
+      beliefs: learnt ? await this.planner.beliefs(m.data, m.state, m.weather, night, deepC) : new Map(),
       night,
       nowMs: m.nowMs,
     };

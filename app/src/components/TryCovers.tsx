@@ -44,6 +44,7 @@ function useTried(w: WhatIf | null, s: Switches) {
             initial: w.initial,
             spec: specFor(w, s),
             countFromMs: w.countFromMs,
+            calibration: w.calibration,
           }
         : null,
     [w, s],

@@ -8,19 +8,23 @@ import {
   runBed,
   soilProps,
   type BedSpec,
+  type Calibration,
   type FlowLine,
   type PreparedWeather,
   type Site,
   type WeatherEntry,
 } from '@fogata/core';
+import type { WhatIf } from '@fogata/contract';
 import * as Comlink from 'comlink';
 
 export interface TryRequest {
   site: Site;
   weather: WeatherEntry[];
-  initial: { outside: number[]; columns: number[][] };
+  initial: WhatIf['initial'];
   spec: BedSpec;
   countFromMs: number;
+  /** The factors of the place, as its readings have taught. */
+  calibration: Calibration;
 }
 
 export interface TryResult {
@@ -51,7 +55,7 @@ function prepared(request: TryRequest): PreparedWeather {
     request.weather.at(-1),
     request.weather.length,
   ]);
-  if (held?.key !== key) held = { key, weather: prepareWeather(request.site, request.weather, 900) };
+  if (held?.key !== key) held = { key, weather: prepareWeather(request.site, request.weather, 600) };
   return held.weather;
 }
 
@@ -59,10 +63,11 @@ export function tryStack(request: TryRequest): TryResult {
   const started = performance.now();
   const weather = prepared(request);
   const initial = {
+    ...request.initial,
     outside: Float64Array.from(request.initial.outside),
     columns: request.initial.columns.map((c) => Float64Array.from(c)),
   };
-  const run = runBed(request.spec, weather, { initial, books: true });
+  const run = runBed(request.spec, weather, { initial, calibration: request.calibration, books: true });
   const k = soilProps(request.spec.ground).conductivityWmK;
   const from = Math.max(
     0,

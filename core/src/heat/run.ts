@@ -4,14 +4,46 @@
 import { compileBed, type Column, type Network } from './network';
 import { skyTemperatureC, type PreparedWeather } from './prepare';
 import { startingSoilC } from './soil';
-import { balance, makeBooks, shedSnow, step, type Books } from './step';
-import { BOOK_CALIBRATION, type BedSpec, type Calibration, type Ground } from './types';
+import { balance, makeBooks, setLayers, shedSnow, step, type Books } from './step';
+import { BOOK_CALIBRATION, type BedSpec, type Calibration, type Ground, type Layer } from './types';
 import { makeWork, type OutsideTrace, type Work } from './work';
 
-/** Soil temperatures at the standard cells of the grid, by column from outside in; to start a run where another ended. */
+/** A cover at one moment, with the air inside it. */
+export interface LayerState {
+  sheetsC: number[];
+  airC: number;
+  vapourPa: number;
+  /** Water on its inner face, kg/m². */
+  filmKgM2: number;
+}
+
+/**
+ * Where a run ended, for another to go on from: soil at the standard cells of the grid, by column from outside in; the
+ * covers, by what and how large they are; snow on the outermost; the crop and the jugs. Only the soil has to be given.
+ */
 export interface SoilState {
   outside: Float64Array;
   columns: Float64Array[];
+  /** By `layerKey`. */
+  layers?: Record<string, LayerState>;
+  crop?: { canopyC: number; leafC: number };
+  /** Depth in m, its temperature, and what it lies on: a `layerKey`, or the open bed. */
+  snow?: { on: string; depthM: number; snowC: number };
+  massC?: number;
+  /** Snow on the bare ground outside. */
+  outsideSnow?: LyingSnow;
+}
+
+export interface LyingSnow {
+  depthM: number;
+  snowC: number;
+}
+
+const OPEN_BED = 'open bed';
+
+/** A cover is the same cover in another stack where its material and size are. */
+function layerKey(l: Layer): string {
+  return [l.material, l.shape, l.lengthM, l.widthM, l.heightM].join('/');
 }
 
 export interface RunOptions {
@@ -21,7 +53,7 @@ export interface RunOptions {
   /** Splits every soil cell; for convergence tests. */
   refine?: number;
   /** The bare ground outside, where it was already run under this weather. */
-  outside?: OutsideTrace;
+  outside?: OutsideTrace & { endSnow?: LyingSnow };
   /** Keep the heat flows of every entry. */
   books?: boolean;
   /** Check the energy balance of every step, for `energyErrorWm2`; on unless switched off for speed. */
@@ -101,12 +133,75 @@ function startSoil(w: Work, ground: Ground): void {
   }
 }
 
-function begin(w: Work): void {
+/** Water on the covers and snow: they decide what the first hour looks like. */
+function carryWater(w: Work, from: SoilState): void {
+  w.net.layers.forEach((layer, i) => (w.film[i] = from.layers?.[layerKey(layer.spec)]?.filmKgM2 ?? 0));
+  const top = w.outermost;
+  const on = top < 0 ? OPEN_BED : layerKey(w.net.layers[top]!.spec);
+  if (w.snowNode >= 0 && from.snow?.on === on) {
+    w.snowM = from.snow.depthM;
+    w.snowLayer = top;
+    w.t[w.snowNode] = from.snow.snowC;
+    w.opticsStale = true;
+  }
+}
+
+/** What is known of where it was takes the place of the steady start. */
+function carryHeat(w: Work, from: SoilState): void {
+  const { net } = w;
+  net.layers.forEach((layer, i) => {
+    const was = from.layers?.[layerKey(layer.spec)];
+    if (!was || w.active[i] !== 1) return;
+    was.sheetsC.forEach((c, j) => (w.t[layer.firstSheet + j] = c));
+    w.t[net.air0 + i] = was.airC;
+    w.vapour[i] = was.vapourPa;
+  });
+  if (from.crop) {
+    w.t[net.canopy] = from.crop.canopyC;
+    w.t[net.leaf] = from.crop.leafC;
+  }
+  if (net.mass >= 0 && from.massC !== undefined) w.t[net.mass] = from.massC;
+  if (w.snowM > 0 && from.snow) w.t[w.snowNode] = from.snow.snowC;
+}
+
+function ended(w: Work): Pick<SoilState, 'layers' | 'crop' | 'snow' | 'massC'> {
+  const { net, t } = w;
+  const on = w.outermost < 0 ? OPEN_BED : layerKey(net.layers[w.outermost]!.spec);
+  return {
+    layers: Object.fromEntries(
+      net.layers.flatMap((l, i) =>
+        w.active[i] === 1
+          ? [
+              [
+                layerKey(l.spec),
+                {
+                  sheetsC: [...t.subarray(l.firstSheet, l.lastSheet + 1)],
+                  airC: t[net.air0 + i]!,
+                  vapourPa: w.vapour[i]!,
+                  filmKgM2: w.film[i]!,
+                },
+              ],
+            ]
+          : [],
+      ),
+    ),
+    crop: { canopyC: t[net.canopy]!, leafC: t[net.leaf]! },
+    ...(w.snowM > 0 ? { snow: { on, depthM: w.snowM, snowC: t[w.snowNode]! } } : {}),
+    ...(net.mass >= 0 ? { massC: t[net.mass]! } : {}),
+  };
+}
+
+function begin(w: Work, from?: SoilState): void {
   const startMs = w.weather.entryMs[0]!;
   const soilTop = w.soil[w.net.columns[w.net.columns.length - 1]!.first]!;
   w.t.fill(0.5 * (soilTop + w.weather.airC[0]!));
   w.vapour.fill(w.weather.vapourPa[0]!);
+  if (from) {
+    setLayers(w, startMs + 1);
+    carryWater(w, from);
+  }
   for (let i = 0; i < 3; i++) step(w, 0, startMs + 1, true);
+  if (from) carryHeat(w, from);
 }
 
 /** Runs the first 24 hours (or all of a shorter case) three times, so that the start is the bed's own. */
@@ -135,7 +230,8 @@ export function runOutside(
   calibration: Calibration = BOOK_CALIBRATION,
   initial?: Float64Array,
   refine = 1,
-): OutsideTrace & { end: Float64Array } {
+  snow?: LyingSnow,
+): OutsideTrace & { end: Float64Array; endSnow?: LyingSnow } {
   const bare: BedSpec = {
     ground: {
       texture: ground.texture,
@@ -147,7 +243,7 @@ export function runOutside(
     crop: OPEN_GROUND_CROP,
   };
   const net = compileBed(bare, { ...calibration, zoneOffsetC: 0 }, refine);
-  const w = makeWork(net, weather, null);
+  const w = makeWork(net, weather, null, snow !== undefined);
   const cells = net.cells;
   const skinC = new Float64Array(weather.steps + 1);
   const cellsC = new Float64Array((weather.steps + 1) * cells);
@@ -157,7 +253,7 @@ export function runOutside(
   };
   startSoil(w, bare.ground);
   if (initial) w.soil.set(initial.subarray(0, cells));
-  begin(w);
+  begin(w, snow && { outside: new Float64Array(0), columns: [], snow: { on: OPEN_BED, ...snow } });
   if (!initial && ground.surfaceC === undefined) spinUp(w);
   keep(0);
   for (let k = 1; k <= weather.steps; k++) {
@@ -165,7 +261,13 @@ export function runOutside(
     shedSnow(w);
     keep(k);
   }
-  return { skinC, cellsC, cellsPerStep: cells, end: w.soil.slice() };
+  return {
+    skinC,
+    cellsC,
+    cellsPerStep: cells,
+    end: w.soil.slice(),
+    ...(w.snowM > 0 ? { endSnow: { depthM: w.snowM, snowC: w.t[w.snowNode]! } } : {}),
+  };
 }
 
 function makeRun(net: Network, weather: PreparedWeather): BedRun {
@@ -235,11 +337,19 @@ export function runBed(spec: BedSpec, weather: PreparedWeather, options: RunOpti
   const cal = options.calibration ?? BOOK_CALIBRATION;
   const refine = options.refine ?? 1;
   const net = compileBed(spec, cal, refine);
-  const outside =
+  const outside: (OutsideTrace & { endSnow?: LyingSnow }) | null =
     spec.stack.length === 0
       ? null
-      : (options.outside ?? runOutside(weather, spec.ground, cal, options.initial?.outside, refine));
-  const w = makeWork(net, weather, outside);
+      : (options.outside ??
+        runOutside(
+          weather,
+          spec.ground,
+          cal,
+          options.initial?.outside,
+          refine,
+          options.initial?.outsideSnow,
+        ));
+  const w = makeWork(net, weather, outside, options.initial?.snow !== undefined);
   startSoil(w, spec.ground);
   if (options.initial) {
     const from = options.initial.columns;
@@ -251,7 +361,7 @@ export function runBed(spec: BedSpec, weather: PreparedWeather, options: RunOpti
       ),
     );
   }
-  begin(w);
+  begin(w, options.initial);
   if (!options.initial && spec.ground.surfaceC === undefined) spinUp(w);
   const run = makeRun(net, weather);
   const books = makeBooks();
@@ -281,6 +391,8 @@ export function runBed(spec: BedSpec, weather: PreparedWeather, options: RunOpti
       ? outside.cellsC.slice(weather.steps * outside.cellsPerStep)
       : profile(w, net.columns[0]!),
     columns: net.columns.map((column) => profile(w, column)),
+    ...ended(w),
+    ...(outside?.endSnow ? { outsideSnow: outside.endSnow } : {}),
   };
   return run;
 }

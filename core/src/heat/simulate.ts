@@ -17,7 +17,7 @@ export function simulate(
     ...(options.calibration ? { calibration: options.calibration } : {}),
     ...(options.refine ? { refine: options.refine } : {}),
   });
-  return resultOf(input, run);
+  return { ...resultOf(input, run), ...(options.calibration ? { calibration: options.calibration } : {}) };
 }
 
 /** The result in the open format, from a run of that case. */

@@ -12,26 +12,30 @@ import { FLOW, type Work } from './work';
 /** The step ends when the next iteration would move no node and no cell further than this, as the last two promise. */
 const TOLERANCE_K = 0.01;
 const MAX_ITERATIONS = 14;
+/** A first look is never trusted more than this. */
+const FIRST_LOOK = 0.25;
 const LATENT_JKG = 2.5e6;
 
-/** Solves the symmetric system in place (L D Lᵀ, lower triangle), the answer in `b`. */
+const MAX_NODES = 48;
+const scaled = new Float64Array(MAX_NODES);
+
+/** Solves the symmetric system in place (L D Lᵀ, lower triangle), the answer in `b`. `n` up to 48. */
 export function solveSymmetric(a: Float64Array, b: Float64Array, n: number): void {
   for (let j = 0; j < n; j++) {
     const jn = j * n;
     let d = a[jn + j]!;
     for (let k = 0; k < j; k++) {
       const l = a[jn + k]!;
-      if (l !== 0) d -= l * l * a[k * n + k]!;
+      const v = l * a[k * n + k]!;
+      scaled[k] = v;
+      d -= l * v;
     }
     a[jn + j] = d;
     const inverse = 1 / d;
     for (let i = j + 1; i < n; i++) {
       const row = i * n;
       let s = a[row + j]!;
-      for (let k = 0; k < j; k++) {
-        const l = a[row + k]!;
-        if (l !== 0) s -= l * a[jn + k]! * a[k * n + k]!;
-      }
+      for (let k = 0; k < j; k++) s -= a[row + k]! * scaled[k]!;
       a[row + j] = s * inverse;
     }
   }
@@ -65,6 +69,8 @@ export function setLayers(w: Work, midMs: number): void {
     w.opening[i] = opening;
   }
   if (!changed) return;
+  w.trust = 0;
+  w.contraction = 1;
   w.opticsStale = true;
   w.keptWm2K.fill(0);
   let inner = -1;
@@ -261,17 +267,27 @@ export function step(w: Work, k: number, midMs: number, steady = false): void {
   if (w.snowNode >= 0) fallingSnow(w, k, dt);
   updateThermalPiles(w, w.weather.rainKgM2s[k]! > 1e-6);
   absorbSun(w, k);
-  w.tOld.set(w.t);
-  w.guess.set(w.t);
+  // the first guess goes on as the last step went: the first look is then nearly the last
+  for (let i = 0; i < w.n; i++) {
+    const c = w.t[i]!;
+    w.guess[i] = steady || i === w.snowNode ? c : c + w.trust * (c - w.tOld[i]!);
+    w.tOld[i] = c;
+  }
   w.soilOld.set(w.soil);
-  w.vapourOld.set(w.vapour);
+  for (let i = 0; i < w.vapour.length; i++) {
+    const e = w.vapour[i]!;
+    if (!steady) w.vapour[i] = Math.max(0.5 * e, e + w.trust * (e - w.vapourOld[i]!));
+    w.vapourOld[i] = e;
+  }
   const vapourOut = w.weather.vapourPa[k]!;
   let before = Infinity;
+  w.trust = steady ? 0 : 1;
   for (let it = 0; it < MAX_ITERATIONS; it++) {
     w.reuse = it > 0;
     assemble(w, k, dt, steady);
     solveSymmetric(w.a, w.b, w.n);
-    let moved = backSubstituteSoil(w, it > 4);
+    const freezing = backSubstituteSoil(w, it > 4);
+    let moved = freezing;
     for (let i = 0; i < w.n; i++) {
       const d = Math.abs(w.b[i]! - w.guess[i]!);
       if (d > moved) moved = d;
@@ -280,7 +296,15 @@ export function step(w: Work, k: number, midMs: number, steady = false): void {
       if (i === w.snowNode && w.snowM > SNOW_MIN_M && w.b[i]! > 0.5) w.guess[i] = SNOW_MELTED_C - 0.5;
     }
     vapourBalance(w, dt, vapourOut);
-    const contraction = before === Infinity ? 1 : Math.min(1, moved / before);
+    // how much of a move the next look would still find: of the first look, as the last steps had it
+    // freezing ground is no straight line: there the first look is never the last
+    const first = before === Infinity;
+    const contraction = first
+      ? freezing > 0
+        ? 1
+        : Math.max(FIRST_LOOK, w.contraction)
+      : Math.min(1, moved / before);
+    if (!first) w.contraction = Math.max(contraction, 0.8 * w.contraction);
     if (moved * contraction < TOLERANCE_K) break;
     before = moved;
   }
@@ -308,7 +332,7 @@ export function shedSnow(w: Work): void {
   }
 }
 
-/** Temperatures of the cells from that of the surface; returns how far the furthest freezing cell moved. */
+/** Temperatures of the cells from that of the surface; returns four times how far the furthest freezing cell moved: it holds that much more. */
 function backSubstituteSoil(w: Work, late: boolean): number {
   const { net, soil, alpha, beta, b } = w;
   let moved = 0;
@@ -321,7 +345,7 @@ function backSubstituteSoil(w: Work, late: boolean): number {
       const was = soil[x]!;
       let now = above;
       if (now < 0.05 || was < 0.05) {
-        moved = Math.max(moved, 2 * Math.abs(now - was));
+        moved = Math.max(moved, 4 * Math.abs(now - was));
         // a guess that leaps over the freezing span would leap back: the next look is from its middle
         if ((was >= 0 && now <= -FREEZE_SPAN_C) || (was <= -FREEZE_SPAN_C && now >= 0))
           now = -0.5 * FREEZE_SPAN_C;

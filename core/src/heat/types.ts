@@ -130,4 +130,6 @@ export interface SimulationResult {
   format: 'fogata-result/1';
   hours: ResultHour[];
   summary: ResultSummary;
+  /** The factors it was run with, where they were given. */
+  calibration?: Calibration;
 }

@@ -94,6 +94,10 @@ export interface Work {
   /** Convection coefficients of this step in the order they are asked for. */
   keptWm2K: Float64Array;
   kept: number;
+  /** 1 where the first guess of a step may go on as the last step went, 0 after a change. */
+  trust: number;
+  /** Share of an iteration's move that the next one still finds, as the last steps had it. */
+  contraction: number;
   /** True in the later iterations of a step: coefficients stay. */
   reuse: boolean;
   /** Air exchange of each layer with the next outwards, m³/s. */
@@ -113,9 +117,15 @@ export const FLOW = {
   radiationSide: 7,
 } as const;
 
-export function makeWork(net: Network, weather: PreparedWeather, outside: OutsideTrace | null): Work {
-  const snowNode = weather.hasSnow ? net.nodes : -1;
-  const n = net.nodes + (weather.hasSnow ? 1 : 0);
+export function makeWork(
+  net: Network,
+  weather: PreparedWeather,
+  outside: OutsideTrace | null,
+  snowLies = false,
+): Work {
+  const snow = weather.hasSnow || snowLies;
+  const snowNode = snow ? net.nodes : -1;
+  const n = net.nodes + (snow ? 1 : 0);
   const layers = net.layers.length;
   const start = weather.airC[0]!;
   const pile = (): ColumnPile => ({
@@ -184,6 +194,8 @@ export function makeWork(net: Network, weather: PreparedWeather, outside: Outsid
     wets: 0,
     keptWm2K: new Float64Array(64),
     kept: 0,
+    trust: 0,
+    contraction: 1,
     reuse: false,
     flowM3s: new Float64Array(layers),
     airSpeed: new Float64Array(layers + 1),

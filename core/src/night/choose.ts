@@ -6,7 +6,8 @@
 import { cropById } from '../crops/crops';
 import type { Cover, Planting } from '../farm/types';
 import { lossShare, type Thresholds } from '../hardiness/hardiness';
-import { MODEL_ERROR_K, type OptionOutcome } from './evaluate';
+import { REST_ERROR_K } from '../calibration/belief';
+import type { OptionOutcome } from './evaluate';
 import type { CoverOption } from './stack';
 
 export interface PlantingAtRisk {
@@ -29,7 +30,7 @@ const ERROR_POINTS = [
 ];
 
 /** Expected loss of one planting in money, over the members and the model's own error. */
-export function expectedLoss(p: PlantingAtRisk, minLeafC: readonly number[], errorK = MODEL_ERROR_K): number {
+export function expectedLoss(p: PlantingAtRisk, minLeafC: readonly number[], errorK = REST_ERROR_K): number {
   let sum = 0;
   for (const min of minLeafC) {
     for (const { k, weight } of ERROR_POINTS)
@@ -39,7 +40,7 @@ export function expectedLoss(p: PlantingAtRisk, minLeafC: readonly number[], err
 }
 
 /** Share of outcomes in which the leaf falls below what harms the planting, 0 to 1. */
-export function harmChance(p: PlantingAtRisk, minLeafC: readonly number[], errorK = MODEL_ERROR_K): number {
+export function harmChance(p: PlantingAtRisk, minLeafC: readonly number[], errorK = REST_ERROR_K): number {
   let sum = 0;
   for (const min of minLeafC) sum += normalBelow((p.thresholds.harmC - min) / errorK);
   return sum / minLeafC.length;

@@ -3,9 +3,10 @@
  * work that the server's threads take; plain data in and out.
  */
 import { prepareWeather, type PreparedWeather } from '../heat/prepare';
-import { runBed, runOutside, type BedRun, type SoilState } from '../heat/run';
+import { runBed, runOutside, type BedRun, type LyingSnow, type SoilState } from '../heat/run';
 import type { OutsideTrace } from '../heat/work';
-import type { BedSpec, Calibration, Site, WeatherEntry } from '../heat/types';
+import type { BedSpec, Site, WeatherEntry } from '../heat/types';
+import { BOOK_BELIEF, drawFactors, REST_ERROR_K, type Belief } from '../calibration/belief';
 
 export interface BedTask {
   site: Site;
@@ -16,7 +17,8 @@ export interface BedTask {
   members: WeatherEntry[][];
   /** `structureLayer` is the place of the house, frame or tunnel in the stack, −1 in the open. */
   options: { key: string; spec: BedSpec; structureLayer: number }[];
-  calibration?: Calibration;
+  /** What is believed of the place's factors; the book's where it is left out. */
+  belief?: Belief;
   /** Only what happens from here on counts for the minimum, epoch ms. */
   countFromMs: number;
 }
@@ -32,14 +34,14 @@ export interface OptionOutcome {
   /** Lowest leaf temperature of each member, °C, and when. */
   minLeafC: number[];
   minAtMs: number;
-  /** Lowest air in the structure itself, each member, °C; empty in the open. */
+  /** Lowest air in the structure itself where its thermometer hangs, each member, °C; empty in the open. */
   structureMinC: number[];
   /** When the leaves have thawed, each member, epoch ms; null where they never froze. */
   thawMs: (number | null)[];
   hoursFrozen: number;
   leafC: Band;
-  /** Median air in each layer from the outermost. */
-  layersC: number[][];
+  /** Air in each layer from the outermost; NaN while it is off. */
+  layersC: Band[];
   /** Soil at 5 cm, median member. */
   soilC: number[];
   humidity: number[];
@@ -55,9 +57,6 @@ export interface BedOutcome {
   options: OptionOutcome[];
 }
 
-/** Standard deviation of the model's own error, K, before any calibration: starting value. */
-export const MODEL_ERROR_K = 0.9;
-
 /** Sorted sample quantile by linear interpolation. */
 export function quantile(sorted: readonly number[], q: number): number {
   const x = (sorted.length - 1) * q;
@@ -67,18 +66,26 @@ export function quantile(sorted: readonly number[], q: number): number {
   return a + (x - i) * (b - a);
 }
 
+/** Where 10 and 90 % of all outcomes lie, judged from a few: a sample's own tenths hold too little (Weibull's (n + 1) q). */
+function outer(sorted: readonly number[], q: number): number {
+  const n = sorted.length;
+  return quantile(sorted, n < 2 ? q : Math.min(1, Math.max(0, ((n + 1) * q - 1) / (n - 1))));
+}
+
 /** Middle and 80 % band of members, widened by an error of `extraK` that the members do not hold. */
 export function bandOf(values: number[], extraK: number): { low: number; mid: number; high: number } {
-  const sorted = [...values].sort((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort() as unknown as number[];
   const mid = quantile(sorted, 0.5);
-  const half = (quantile(sorted, 0.9) - quantile(sorted, 0.1)) / 2;
+  const low = outer(sorted, 0.1);
+  const high = outer(sorted, 0.9);
+  const half = (high - low) / 2;
   const extra = 1.2816 * extraK;
   const wide = half > 1e-6 ? Math.sqrt(half * half + extra * extra) / half : 1;
   if (half <= 1e-6) return { low: mid - extra, mid, high: mid + extra };
   return {
-    low: mid + (quantile(sorted, 0.1) - mid) * wide,
+    low: mid + (low - mid) * wide,
     mid,
-    high: mid + (quantile(sorted, 0.9) - mid) * wide,
+    high: mid + (high - mid) * wide,
   };
 }
 
@@ -106,7 +113,10 @@ interface Prepared {
   key: string;
   history: PreparedWeather;
   members: PreparedWeather[];
-  outside: Map<string, { history: OutsideTrace & { end: Float64Array }; members: OutsideTrace[] }>;
+  outside: Map<
+    string,
+    { history: OutsideTrace & { end: Float64Array; endSnow?: LyingSnow }; members: OutsideTrace[] }
+  >;
 }
 
 let held: Prepared | null = null;
@@ -134,11 +144,15 @@ function prepared(task: BedTask): Prepared {
 
 function outsideOf(p: Prepared, task: BedTask) {
   const { ground } = task.historySpec;
-  const key = JSON.stringify([ground.texture, ground.wetness, ground.deepC, task.calibration]);
+  const mean = (task.belief ?? BOOK_BELIEF).mean;
+  const key = JSON.stringify([ground.texture, ground.wetness, ground.deepC, mean.soilExchange]);
   let found = p.outside.get(key);
   if (!found) {
-    const history = runOutside(p.history, ground, task.calibration);
-    found = { history, members: p.members.map((m) => runOutside(m, ground, task.calibration, history.end)) };
+    const history = runOutside(p.history, ground, mean);
+    found = {
+      history,
+      members: p.members.map((m) => runOutside(m, ground, mean, history.end, 1, history.endSnow)),
+    };
     p.outside.set(key, found);
   }
   return found;
@@ -147,13 +161,13 @@ function outsideOf(p: Prepared, task: BedTask) {
 /** The bed through the days that were, under the covers that were on: its soil now, and its last day. */
 function pastOf(p: Prepared, task: BedTask): { initial: SoilState; past: BedOutcome['past'] } {
   const run = runBed(task.historySpec, p.history, {
-    ...(task.calibration ? { calibration: task.calibration } : {}),
+    calibration: (task.belief ?? BOOK_BELIEF).mean,
     outside: outsideOf(p, task).history,
     audit: false,
   });
   const from = Math.max(0, run.entryMs.length - 25);
   return {
-    initial: { outside: outsideOf(p, task).history.end, columns: run.end.columns },
+    initial: { ...run.end, outside: outsideOf(p, task).history.end },
     past: {
       timesMs: run.entryMs.slice(from),
       outsideC: [...run.outsideC.subarray(from)],
@@ -169,13 +183,34 @@ const medianOf = (values: number[]) =>
     0.5,
   );
 
+/** The members' band at every hour. */
+function bandSeries(members: ArrayLike<number>[], extraK: number): Band {
+  const band: Band = { low: [], mid: [], high: [] };
+  for (let i = 0; i < members[0]!.length; i++) {
+    const b = bandOf(
+      members.map((m) => m[i]!),
+      extraK,
+    );
+    band.low.push(b.low);
+    band.mid.push(b.mid);
+    band.high.push(b.high);
+  }
+  return band;
+}
+
 function lowest(series: Float64Array, from: number): number {
   let min = Infinity;
   for (let i = from; i < series.length; i++) if (series[i]! < min) min = series[i]!;
   return min;
 }
 
-function outcome(key: string, runs: BedRun[], from: number, structureLayer: number): OptionOutcome {
+function outcome(
+  key: string,
+  runs: BedRun[],
+  offsets: number[],
+  from: number,
+  structureLayer: number,
+): OptionOutcome {
   const times = runs[0]!.entryMs;
   const minLeafC: number[] = [];
   const minAt: number[] = [];
@@ -195,24 +230,17 @@ function outcome(key: string, runs: BedRun[], from: number, structureLayer: numb
     minAt.push(times[at]!);
     thawMs.push(thawTimeMs(times, run.leafC, from));
   }
-  const bands = times.map((_, i) =>
-    bandOf(
-      runs.map((r) => r.leafC[i]!),
-      MODEL_ERROR_K,
-    ),
-  );
-  const layers = runs[0]!.layerAirC.length;
+  const series = (pick: (r: BedRun) => Float64Array) => bandSeries(runs.map(pick), REST_ERROR_K);
   return {
     key,
     minLeafC,
     minAtMs: medianOf(minAt),
-    structureMinC: structureLayer < 0 ? [] : runs.map((r) => lowest(r.layerAirC[structureLayer]!, from)),
+    structureMinC:
+      structureLayer < 0 ? [] : runs.map((r, m) => lowest(r.layerAirC[structureLayer]!, from) + offsets[m]!),
     thawMs,
     hoursFrozen: frozen,
-    leafC: { low: bands.map((b) => b.low), mid: bands.map((b) => b.mid), high: bands.map((b) => b.high) },
-    layersC: Array.from({ length: layers }, (_, l) =>
-      times.map((_t, i) => medianOf(runs.map((r) => r.layerAirC[l]![i]!))),
-    ),
+    leafC: series((r) => r.leafC),
+    layersC: runs[0]!.layerAirC.map((_, l) => series((r) => r.layerAirC[l]!)),
     soilC: times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
     humidity: times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
   };
@@ -223,6 +251,7 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): B
   const p = prepared(task);
   const { initial, past } = pastOf(p, task);
   const outside = outsideOf(p, task).members;
+  const factors = drawFactors(task.belief ?? BOOK_BELIEF, p.members.length);
   const times = p.members[0]!.entryMs;
   const from = Math.max(
     0,
@@ -231,24 +260,27 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): B
   const options = task.options.map((option, n) => {
     const runs = p.members.map((weather, m) =>
       runBed(option.spec, weather, {
-        ...(task.calibration ? { calibration: task.calibration } : {}),
+        calibration: factors[m]!,
         initial,
         outside: outside[m]!,
         audit: false,
       }),
     );
     onOption?.(n + 1);
-    return outcome(option.key, runs, from, option.structureLayer);
+    return outcome(
+      option.key,
+      runs,
+      factors.map((f) => f.zoneOffsetC),
+      from,
+      option.structureLayer,
+    );
   });
-  const bands = times.map((_, i) =>
-    bandOf(
-      task.members.map((m) => m[i]!.airC),
-      0,
-    ),
-  );
   return {
     timesMs: times,
-    outsideC: { low: bands.map((b) => b.low), mid: bands.map((b) => b.mid), high: bands.map((b) => b.high) },
+    outsideC: bandSeries(
+      task.members.map((m) => m.map((e) => e.airC)),
+      0,
+    ),
     skyC: times.map((_, i) =>
       medianOf(p.members.map((m) => Math.pow(m.skyWm2[i * m.stepsPerEntry]! / 5.670374e-8, 0.25) - 273.15)),
     ),
@@ -271,7 +303,7 @@ export function latestCoverMs(
   const outside = outsideOf(p, task).members[0]!;
   const minima = specs.map(({ spec }) => {
     const run = runBed(spec, p.members[0]!, {
-      ...(task.calibration ? { calibration: task.calibration } : {}),
+      calibration: (task.belief ?? BOOK_BELIEF).mean,
       initial,
       outside,
       audit: false,

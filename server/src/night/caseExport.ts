@@ -1,10 +1,10 @@
 /** A bed's night as a case in the open format: the hours since noon, the forecast's centre, the covers as planned. */
-import type { SimulationCase, WeatherEntry } from '@fogata/core';
+import type { Cover, SimulationCase, WeatherEntry } from '@fogata/core';
 import { bedSpec, HOUR_MS } from '@fogata/core';
 import type { NightPlan, PlannedBed } from './planner';
 
 const iso = (ms: number) => new Date(ms).toISOString();
-const round = (x: number) => Math.round(x * 100) / 100;
+const round = (x: number) => Math.round(x * 1000) / 1000;
 
 function entry(e: WeatherEntry): WeatherEntry {
   const airC = round(e.airC);
@@ -20,28 +20,43 @@ function entry(e: WeatherEntry): WeatherEntry {
   };
 }
 
-/** The engine's own file, so that the command line gives what the screen shows, but for its spin-up instead of four days' soil. */
+type Spans = { from: string; to: string }[];
+
+/** When each cover is on: as it was up to now, and from now on as the plan has it. */
+function timingOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], endMs: number) {
+  const timing: Record<string, { on: Spans }> = {};
+  const covers: Cover[] = [];
+  const add = (cover: Cover, fromMs: number, toMs: number) => {
+    if (!covers.includes(cover)) covers.push(cover);
+    if (toMs > fromMs) (timing[cover.id] ??= { on: [] }).on.push({ from: iso(fromMs), to: iso(toMs) });
+  };
+  for (const span of plan.state.spans.get(b.bed.id) ?? []) {
+    const cover = plan.data.covers.find((c) => c.id === span.coverId);
+    if (!cover) continue;
+    const lies = span.toMs > plan.nowMs;
+    const stays = lies && planned.includes(cover);
+    add(cover, span.fromMs, stays ? endMs : Math.min(span.toMs, Math.max(plan.nowMs, plan.closeMs)));
+  }
+  for (const cover of planned) if (!b.on.includes(cover)) add(cover, plan.closeMs, endMs);
+  return { timing, covers };
+}
+
+/**
+ * The engine's own file: the days that were, then the forecast's centre, with the covers as they were and as planned, so
+ * that the command line gives what the screen shows.
+ */
 export function caseOf(plan: NightPlan, b: PlannedBed): SimulationCase {
   const startMs = Date.parse(plan.centre[0]!.time);
-  // from noon on: what comes out as the lowest is this night's
-  const fromMs = Math.min(startMs, plan.window.fromMs);
-  const history = b.task.history.filter((e) => Date.parse(e.time) >= fromMs && Date.parse(e.time) < startMs);
+  const history = b.task.history.filter((e) => Date.parse(e.time) < startMs);
   const weather = [...history, ...plan.centre].map(entry);
-  const covers = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
-  const endMs = Date.parse(weather.at(-1)!.time);
-  const timing: Record<string, { on: { from: string; to: string }[] }> = {};
-  for (const cover of covers) {
-    const since =
-      plan.state.onBed.get(b.bed.id)?.find((c) => c.coverId === cover.id)?.sinceMs ?? plan.closeMs;
-    timing[cover.id] = { on: [{ from: iso(since), to: iso(endMs + HOUR_MS) }] };
-  }
-  const steps = (plan.state.ventSteps.get(b.structure.id) ?? []).filter(
-    (s) => s.atMs >= fromMs - 48 * HOUR_MS,
-  );
+  const planned = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+  const endMs = Date.parse(weather.at(-1)!.time) + HOUR_MS;
+  const { timing, covers } = timingOf(plan, b, planned, endMs);
+  const steps = plan.state.ventSteps.get(b.structure.id) ?? [];
   const open = steps.map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
   if ((steps.at(-1)?.fraction ?? 0) > 0 && plan.phase !== 'morning')
-    open.push({ from: iso(plan.closeMs), fraction: 0 });
-  const spec = bedSpec(b.structure, b.bed, b.plantings, covers, { deepC: round(b.deepC), timing, open });
+    open.push({ from: iso(Math.max(plan.nowMs, plan.closeMs)), fraction: 0 });
+  const spec = bedSpec(b.structure, b.bed, b.plantings, covers, { deepC: b.deepC, timing, open });
   const { latitude, longitude, elevationM } = plan.data.farm;
   return { format: 'fogata-case/1', site: { latitude, longitude, elevationM }, weather, ...spec };
 }

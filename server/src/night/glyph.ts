@@ -8,7 +8,7 @@ import {
   harmChance,
   HOUR_MS,
   MATERIALS,
-  MODEL_ERROR_K,
+  REST_ERROR_K,
   optionKey,
   sortCovers,
   verdict,
@@ -59,7 +59,7 @@ export function glyphOf(
   return [...layers.filter((l) => l.over).map(strip), ...base, ...layers.filter((l) => !l.over).map(strip)];
 }
 
-export function rangeOf(values: number[], extraK = MODEL_ERROR_K): Range {
+export function rangeOf(values: number[], extraK = REST_ERROR_K): Range {
   return bandOf(values, extraK);
 }
 
@@ -141,10 +141,15 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
     timesMs: [...before, ...b.outcome.timesMs],
     outsideC: band(past.outsideC, b.outcome.outsideC),
     leafC: band(past.leafC, o.leafC),
-    layers: o.layersC.map((airC, i) => ({
-      name: names[i] ?? `layer ${i + 1}`,
-      airC: [...before.map(() => NaN), ...airC],
-    })),
+    layers: o.layersC.map((air, i) => {
+      const whole = (list: readonly number[]) => [...before.map(() => NaN), ...list];
+      return {
+        name: names[i] ?? `layer ${i + 1}`,
+        airC: whole(air.mid),
+        lowC: whole(air.low),
+        highC: whole(air.high),
+      };
+    }),
     soilC: [...at(past.soilC), ...o.soilC],
     harmC: worst ? worst.thresholds.harmC : null,
     marks,

@@ -58,7 +58,7 @@ function cautionsOf(plan: NightPlan, weather: NightWeather): string[] {
   }
   const hot = plan.beds.some((b) => {
     const o = asIsOutcome(b);
-    return o.layersC.some((layer) => layer.some((c, i) => c > 28 && b.outcome.timesMs[i]! > plan.nowMs));
+    return o.layersC.some((layer) => layer.mid.some((c, i) => c > 28 && b.outcome.timesMs[i]! > plan.nowMs));
   });
   if (hot)
     out.push(

@@ -1,6 +1,7 @@
 /** One bed: what it will be in there, for whom that is too cold, and everything needed to try other covers at once. */
 import type { OptionRow, PlaceView, WhatIf } from '@fogata/contract';
 import {
+  BOOK_BELIEF,
   bedSpec,
   cropById,
   fitCover,
@@ -21,6 +22,7 @@ import type { ClockView, PlanProgress } from '@fogata/contract';
 import { coversOn, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { plantingView, rangeOf, ribbonOf } from './glyph';
+import { learntView } from './learning';
 import { chosenOutcome, hardeningOf, type Background, type NightPlan } from './planner';
 import { AS_IS, standingIn } from './tasks';
 
@@ -79,6 +81,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     },
     weather: i.plan.centre,
     initial: {
+      ...b.outcome.initial,
       outside: [...b.outcome.initial.outside],
       columns: b.outcome.initial.columns.map((c) => [...c]),
     },
@@ -123,6 +126,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       };
     }),
     countFromMs: i.clock.nowMs,
+    calibration: (i.plan.beliefs.get(structure.id) ?? BOOK_BELIEF).mean,
   };
 }
 
@@ -171,6 +175,11 @@ function cautionsFor(i: PlaceInputs): string[] {
   return out;
 }
 
+function learntOf(i: PlaceInputs) {
+  const belief = i.plan?.beliefs.get(i.structure.id);
+  return belief ? learntView(i.structure.name, i.structure.id, belief, i.style) : null;
+}
+
 export function placeView(i: PlaceInputs): PlaceView {
   const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
   const on = i.state.onBed.get(i.bed.id) ?? [];
@@ -190,6 +199,7 @@ export function placeView(i: PlaceInputs): PlaceView {
     options: optionRows(i),
     ribbon: i.plan && b ? ribbonOf(i.plan, b, i.style) : null,
     whatIf: whatIfOf(i),
+    learnt: learntOf(i),
     cautions: cautionsFor(i),
   };
 }

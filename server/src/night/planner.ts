@@ -14,7 +14,6 @@ import {
   hardening,
   HOUR_MS,
   localDate,
-  MODEL_ERROR_K,
   nightOf,
   outcomeOf,
   phaseOf,
@@ -22,6 +21,7 @@ import {
   thresholds,
   type BedChoice,
   type BedOutcome,
+  type Belief,
   type NightWindow,
   type Phase,
   type Planting,
@@ -34,6 +34,7 @@ import { setMaxListeners } from 'node:events';
 import type { WeatherSource } from '../adapters/weather';
 import { deriveState, ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
+import { learnTasks } from './learning';
 import type { NightPool } from './pool';
 import { solveLp } from './solver';
 import { AS_IS, bedPlans, HISTORY_MS, plannedSpec, type BedPlan, type TaskInputs } from './tasks';
@@ -58,6 +59,7 @@ export interface NightPlan {
   source: string;
   centre: WeatherEntry[];
   beds: PlannedBed[];
+  beliefs: Map<string, Belief>;
   data: FarmData;
   state: FarmState;
 }
@@ -209,6 +211,7 @@ export class Planner {
       closeMs,
       onlyAsIs: phase === 'morning',
       fixed,
+      beliefs: await this.beliefs(data, state, weather, window.night, background.deepC, job.abort.signal),
     };
     const plans = bedPlans(inputs);
     job.progress.of = plans.length;
@@ -232,7 +235,7 @@ export class Planner {
       }));
       const loss: Record<string, number> = {};
       for (const o of outcomes[i]!.options)
-        loss[o.key] = atRisk.reduce((s, a) => s + expectedLoss(a, o.minLeafC, MODEL_ERROR_K), 0);
+        loss[o.key] = atRisk.reduce((s, a) => s + expectedLoss(a, o.minLeafC), 0);
       const minutes: Record<string, number> = { [AS_IS]: 0 };
       for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
       return {
@@ -257,12 +260,30 @@ export class Planner {
       source: forecast.source,
       centre: forecast.members[0]!,
       beds,
+      beliefs: inputs.beliefs,
       data,
       state,
     };
     await this.deps.onReady?.(plan);
     job.plan = plan;
     if (plans.length > 0) job.progress.state = 'ready';
+  }
+
+  /** What every structure's readings have taught, up to the night before this one. */
+  async beliefs(
+    data: FarmData,
+    state: FarmState,
+    weather: WeatherSource,
+    night: string,
+    deepC: number,
+    signal = new AbortController().signal,
+  ): Promise<Map<string, Belief>> {
+    const tasks = [...learnTasks(data, state, weather, night, deepC)];
+    return new Map(
+      await Promise.all(
+        tasks.map(async ([id, task]) => [id, await this.deps.pool.learn(task, signal)] as const),
+      ),
+    );
   }
 
   private async choose(beds: PlannedBed[], data: FarmData): Promise<void> {

@@ -1,8 +1,9 @@
 /** The worker threads: a kept pool with a queue; a task can be abandoned by its signal. */
-import type { BedOutcome, BedSpec, BedTask, SoilState } from '@fogata/core';
+import type { BedOutcome, BedSpec, BedTask, Belief, SoilState } from '@fogata/core';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
+import type { LearnTask } from './learning';
 
 export interface DueTask {
   task: BedTask;
@@ -13,6 +14,7 @@ export interface DueTask {
 export interface NightPool {
   evaluate(task: BedTask, signal: AbortSignal): Promise<BedOutcome>;
   due(task: DueTask, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
+  learn(task: LearnTask, signal: AbortSignal): Promise<Belief>;
   close(): Promise<void>;
 }
 
@@ -24,6 +26,8 @@ const digest = (value: unknown) => createHash('sha1').update(JSON.stringify(valu
  */
 export function remembering(pool: NightPool): NightPool {
   let weather = '';
+  // nights that were do not change: kept whatever the weather to come does
+  const learnt = new Map<string, Promise<Belief>>();
   const held = new Map<string, Promise<unknown>>();
   function once<T>(kind: string, task: BedTask, rest: unknown, run: () => Promise<T>): Promise<T> {
     const { history, members, ...own } = task;
@@ -47,6 +51,17 @@ export function remembering(pool: NightPool): NightPool {
   return {
     evaluate: (task, signal) => once('evaluate', task, null, () => pool.evaluate(task, signal)),
     due: (work, signal) => once('due', work.task, work.specs, () => pool.due(work, signal)),
+    learn: (task, signal) => {
+      const key = digest(task);
+      const start = () => {
+        if (learnt.size > 200) learnt.clear();
+        const fresh = pool.learn(task, signal);
+        learnt.set(key, fresh);
+        fresh.catch(() => learnt.get(key) === fresh && learnt.delete(key));
+        return fresh;
+      };
+      return learnt.get(key)?.catch(start) ?? start();
+    },
     close: () => pool.close(),
   };
 }
@@ -65,6 +80,7 @@ export function startPool(filename: string): NightPool {
     evaluate: (task, signal) => pool.run(task, { name: 'evaluate', signal }) as Promise<BedOutcome>,
     due: (task, signal) =>
       pool.run(task, { name: 'due', signal }) as Promise<{ dueMs: number; lostK: number }>,
+    learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
     close: () => pool.destroy(),
   };
 }

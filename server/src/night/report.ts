@@ -3,19 +3,14 @@ import type { NightReport, Range, RoundItem } from '@fogata/contract';
 import {
   BOOK_CALIBRATION,
   differenceText,
-  HOUR_MS,
   nightWindow,
   temperatureText,
   type Segment,
+  type Belief,
   type Structure,
   type Style,
 } from '@fogata/core';
-import {
-  minMaxBetween,
-  spotAirC,
-  type ThermometerSource,
-  type ThermometerSpot,
-} from '../adapters/thermometers';
+import { minMaxBetween, spotAirC, type ThermometerSource } from '../adapters/thermometers';
 import type { WeatherSource } from '../adapters/weather';
 import type { NightPrediction } from '../db/schema';
 import { ofKind, type FarmState } from '../farm/state';
@@ -23,9 +18,8 @@ import type { FarmData } from '../farm/store';
 import { rangeOf } from './glyph';
 import type { NightPlan } from './planner';
 import { chosenOutcome } from './planner';
-import { asItWas, standingIn } from './tasks';
-
-export const OUTSIDE = 'outside';
+import { learntView } from './learning';
+import { OUTSIDE, spotOf } from './spots';
 
 /** What the plan says of each spot, to be kept for the morning. */
 export function predictionOf(plan: NightPlan, lowOutsideC: Range): NightPrediction {
@@ -40,40 +34,6 @@ export function predictionOf(plan: NightPlan, lowOutsideC: Range): NightPredicti
   return { spots, beds };
 }
 
-function spotOf(
-  data: FarmData,
-  state: FarmState,
-  structure: Structure | null,
-  weather: WeatherSource,
-  fromMs: number,
-  toMs: number,
-  deepC: number,
-  today: string,
-): ThermometerSpot | null {
-  const record = weather.history(fromMs - 3 * 24 * HOUR_MS, toMs);
-  if (structure === null)
-    return { id: OUTSIDE, spec: null, structureLayer: -1, site: data.farm, weather: record };
-  if (structure.kind === 'open') return null;
-  const bed = data.beds.find((b) => b.structureId === structure.id);
-  if (!bed) return null;
-  const spec = asItWas(
-    data,
-    state,
-    structure,
-    bed,
-    standingIn(bed.id, data.plantings, today),
-    fromMs - 3 * 24 * HOUR_MS,
-    deepC,
-  );
-  const over =
-    spec.stack.length > 0
-      ? spec.stack.findIndex(
-          (l) => l.material === structure.material && Math.abs(l.widthM - structure.widthM) < 1e-9,
-        )
-      : -1;
-  return { id: structure.id, spec, structureLayer: over, site: data.farm, weather: record };
-}
-
 export interface SpotInputs {
   data: FarmData;
   state: FarmState;
@@ -82,6 +42,8 @@ export interface SpotInputs {
   deepC: number;
   night: string;
   nowMs: number;
+  /** What was believed of each structure before this night. */
+  beliefs: Map<string, Belief>;
 }
 
 function spotsOf(i: SpotInputs): { id: string; name: string; structure: Structure | null }[] {
@@ -137,7 +99,9 @@ export function nightReport(i: SpotInputs, prediction: NightPrediction | null, s
     const reading = readings.filter((r) => r.spot === id).at(-1);
     const spot = spotOf(i.data, i.state, structure, i.weather, window.fromMs, toMs, i.deepC, i.night);
     const hind =
-      reading && spot ? minMaxBetween(spotAirC(spot, BOOK_CALIBRATION), window.fromMs, toMs) : null;
+      reading && spot
+        ? minMaxBetween(spotAirC(spot, i.beliefs.get(id)?.mean ?? BOOK_CALIBRATION), window.fromMs, toMs)
+        : null;
     const predictedC = prediction?.spots[id] ?? null;
     const measured = reading?.minC ?? null;
     return {
@@ -150,7 +114,11 @@ export function nightReport(i: SpotInputs, prediction: NightPrediction | null, s
       words: wordsFor(predictedC, measured, hind?.minC ?? null, style),
     };
   });
-  return { night: i.night, sentence: reportSentence(spots, style), spots };
+  const learnt = i.data.structures.flatMap((s) => {
+    const belief = i.beliefs.get(s.id);
+    return belief ? [learntView(s.name, s.id, belief, style)] : [];
+  });
+  return { night: i.night, sentence: reportSentence(spots, style), spots, learnt };
 }
 
 function reportSentence(spots: NightReport['spots'], style: Style): Segment[] {

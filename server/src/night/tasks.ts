@@ -8,6 +8,7 @@ import {
   type Bed,
   type BedSpec,
   type BedTask,
+  type Belief,
   type Cover,
   type CoverOption,
   type NightWindow,
@@ -86,6 +87,8 @@ export interface TaskInputs {
   onlyAsIs: boolean;
   /** The grower's word for a bed: only this option. */
   fixed: Map<string, string>;
+  /** What is believed of each structure's factors; the book's where nothing is known. */
+  beliefs: Map<string, Belief>;
 }
 
 /** Place of the structure's own layer in a stack built from these covers. */
@@ -154,6 +157,7 @@ export function bedPlans(i: TaskInputs): BedPlan[] {
               structureLayer: structureLayer(structure, o.covers),
             })),
           ],
+          ...(i.beliefs.has(structure.id) ? { belief: i.beliefs.get(structure.id)! } : {}),
           countFromMs: i.nowMs,
         };
         return [{ structure, bed, plantings, on, options, task, deepC: i.deepC }];

@@ -17,7 +17,8 @@ export function nightRoutes(ctx: Context): Router {
     const { progress, plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
     const night = m.clock.window.night;
     const kept = await findNight(ctx.db, night);
-    const rounds = m.clock.phase === 'morning' ? roundOf(ctx.spotInputs(m, night), kept?.data ?? null) : [];
+    const rounds =
+      m.clock.phase === 'morning' ? roundOf(await ctx.spotInputs(m, night, false), kept?.data ?? null) : [];
     res.json(nowView(m.clock, progress, plan, rounds, m.style));
   });
 
@@ -64,7 +65,7 @@ export function nightRoutes(ctx: Context): Router {
     const m = await ctx.moment();
     if (!/^\d{4}-\d{2}-\d{2}$/.test(req.params.night)) throw notFound('night');
     const kept = await findNight(ctx.db, req.params.night);
-    res.json(nightReport(ctx.spotInputs(m, req.params.night), kept?.data ?? null, m.style));
+    res.json(nightReport(await ctx.spotInputs(m, req.params.night), kept?.data ?? null, m.style));
   });
 
   return router;

@@ -1,0 +1,139 @@
+/**
+ * What is believed of a place's factors, and how surely. A night is run with factors drawn from the belief, so that the
+ * band holds the model's own doubt; readings move the belief and narrow it. Contract: `drawFactors(belief, n)` gives n
+ * calibrations, the first the mean; `learn(belief, nights)` gives the belief after those nights; nothing is random.
+ */
+import type { Calibration } from '../heat/types';
+import { hashNormal } from '../weather/noise';
+
+/** Coordinates in which the belief is normal: ln leakage, film transparency, ln soil exchange, zone offset in K. */
+export const FACTORS = ['leakage', 'filmTransparency', 'soilExchange', 'zoneOffsetC'] as const;
+const N = FACTORS.length;
+
+export interface Belief {
+  mean: Calibration;
+  /** Covariance in those coordinates, N × N by rows. */
+  covariance: number[];
+  /** How many nights it has learnt from. */
+  nights: number;
+}
+
+/** Error of a minimum that no factor explains, K: leaf against leaf, the grid, the record's own error. Starting value. */
+export const REST_ERROR_K = 0.4;
+
+/** Standard deviations before any reading, in the order of `FACTORS`: starting values, judged from how joints, films and spots differ. */
+const BOOK_SD = [0.45, 0.09, 0.16, 0.7];
+
+export const BOOK_BELIEF: Belief = {
+  mean: { leakage: 1, filmTransparency: 1, soilExchange: 1, zoneOffsetC: 0 },
+  covariance: BOOK_SD.flatMap((sd, i) => BOOK_SD.map((_, j) => (i === j ? sd * sd : 0))),
+  nights: 0,
+};
+
+export function toCoordinates(c: Calibration): number[] {
+  return [Math.log(c.leakage), c.filmTransparency, Math.log(c.soilExchange), c.zoneOffsetC];
+}
+
+/** Back from coordinates; the film's transparency is kept within 0.5 to 1.4. */
+export function toCalibration(x: readonly number[]): Calibration {
+  return {
+    leakage: Math.exp(x[0]!),
+    filmTransparency: Math.min(1.4, Math.max(0.5, x[1]!)),
+    soilExchange: Math.exp(x[2]!),
+    zoneOffsetC: x[3]!,
+  };
+}
+
+/** Standard deviation of one factor in its coordinate. */
+export function factorSd(belief: Belief, factor: number): number {
+  return Math.sqrt(Math.max(0, belief.covariance[factor * N + factor]!));
+}
+
+/** Lower triangle L of a covariance, L Lᵀ = it (Cholesky); a direction without doubt stays without. */
+function root(covariance: readonly number[]): number[] {
+  const l = new Array<number>(N * N).fill(0);
+  for (let j = 0; j < N; j++) {
+    for (let i = j; i < N; i++) {
+      let s = covariance[i * N + j]!;
+      for (let k = 0; k < j; k++) s -= l[i * N + k]! * l[j * N + k]!;
+      if (i === j) l[i * N + j] = Math.sqrt(Math.max(0, s));
+      else l[i * N + j] = l[j * N + j]! > 1e-12 ? s / l[j * N + j]! : 0;
+    }
+  }
+  return l;
+}
+
+/** `count` standard normal numbers for a factor, with mean 0 and variance 1 over the lot; 0 first. */
+function normals(factor: number, count: number): number[] {
+  const z = Array.from({ length: count - 1 }, (_, m) => hashNormal(0x5eed, factor, m));
+  const mean = z.reduce((s, x) => s + x, 0) / Math.max(1, z.length);
+  const sd = Math.sqrt(z.reduce((s, x) => s + (x - mean) ** 2, 0) / Math.max(1, z.length)) || 1;
+  return [0, ...z.map((x) => (x - mean) / sd)];
+}
+
+/** As many calibrations as there are members of a forecast: the first is the mean, the others spread as the belief does. */
+export function drawFactors(belief: Belief, count: number): Calibration[] {
+  const l = root(belief.covariance);
+  const z = FACTORS.map((_, f) => normals(f, count));
+  const mean = toCoordinates(belief.mean);
+  return Array.from({ length: count }, (_, m) =>
+    toCalibration(
+      mean.map((x, i) => x + FACTORS.reduce((s, _f, k) => s + (k <= i ? l[i * N + k]! * z[k]![m]! : 0), 0)),
+    ),
+  );
+}
+
+/** One night at one spot: what was measured, what the model gives for it, and how that answers to each factor. */
+export interface LearntNight {
+  measuredC: number;
+  /** The model's minimum with the belief's mean and the weather as it came, °C. */
+  modelC: number;
+  /** Change of that minimum for one unit of each coordinate. */
+  slopes: number[];
+}
+
+/** How far each factor is moved to see how the minimum answers. */
+const NUDGE = [0.3, 0.08, 0.15];
+
+/** Builds a night for `learn` from a function that runs it: `minimum(calibration)` in °C, without the zone's offset counted twice. */
+export function nightFor(
+  belief: Belief,
+  measuredC: number,
+  minimum: (c: Calibration) => number,
+): LearntNight {
+  const x = toCoordinates(belief.mean);
+  const modelC = minimum(belief.mean);
+  const slopes = NUDGE.map((d, i) => {
+    const moved = x.map((v, j) => (i === j ? v + d : v));
+    return (minimum(toCalibration(moved)) - modelC) / d;
+  });
+  return { measuredC, modelC, slopes: [...slopes, 1] };
+}
+
+/** Doubt about one reading, K: the instrument, where exactly it hangs, and what no factor explains. */
+const READING_SD_K = 0.45;
+/** A reading this many standard deviations off counts for less, the further the less: a slip of the pen moves little. */
+const FAR_SD = 2.5;
+
+/**
+ * The belief after these nights, all taken as linear around the belief's mean: Bayes' rule for normal errors, a night at
+ * a time (the measurement update of Kalman 1960).
+ */
+export function learn(belief: Belief, nights: readonly LearntNight[]): Belief {
+  const start = toCoordinates(belief.mean);
+  const x = [...start];
+  const p = [...belief.covariance];
+  for (const night of nights) {
+    const h = night.slopes;
+    const ph = x.map((_, i) => h.reduce((s, hk, k) => s + p[i * N + k]! * hk, 0));
+    const spread = h.reduce((s, hk, k) => s + hk * ph[k]!, 0);
+    const expected = night.modelC + h.reduce((s, hk, k) => s + hk * (x[k]! - start[k]!), 0);
+    const off = night.measuredC - expected;
+    const far = Math.abs(off) / Math.sqrt(spread + READING_SD_K ** 2) / FAR_SD;
+    const noise = READING_SD_K ** 2 * Math.max(1, far * far) + (far > 1 ? spread * (far * far - 1) : 0);
+    const gain = ph.map((v) => v / (spread + noise));
+    gain.forEach((g, i) => (x[i] = x[i]! + g * off));
+    for (let i = 0; i < N; i++) for (let j = 0; j < N; j++) p[i * N + j]! -= gain[i]! * ph[j]!;
+  }
+  return { mean: toCalibration(x), covariance: p, nights: belief.nights + nights.length };
+}
