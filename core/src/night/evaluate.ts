@@ -290,6 +290,21 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): B
   };
 }
 
+/** A bed's work cut into `parts`, option by option in turn, so that several threads reach its answer sooner. */
+export function splitTask(task: BedTask, parts: number): BedTask[] {
+  const n = Math.max(1, Math.min(parts, Math.floor(task.options.length / 3)));
+  return Array.from({ length: n }, (_, p) => ({
+    ...task,
+    options: task.options.filter((_o, i) => i % n === p),
+  }));
+}
+
+/** The parts' answers as one, options in the order of the whole task. */
+export function joinOutcomes(task: BedTask, parts: readonly BedOutcome[]): BedOutcome {
+  const found = new Map(parts.flatMap((p) => p.options.map((o) => [o.key, o] as const)));
+  return { ...parts[0]!, options: task.options.map((o) => found.get(o.key)!) };
+}
+
 /**
  * The latest time, out of `candidatesMs`, at which the covers can go on and still leave the leaf within 0.3 K of what
  * the first of them gives, under the forecast's centre. `specAt` builds the bed with the covers on from that time.
