@@ -199,6 +199,10 @@ export interface WhatIf {
     spec: BedSpec['stack'][number];
   }[];
   countFromMs: number;
+  /** The night counts up to here; covers may be off from `dayFromMs` to `dayToMs`. */
+  nightToMs: number;
+  dayFromMs: number;
+  dayToMs: number;
   /** The factors that the engine is given for this place. */
   calibration: Calibration;
 }

@@ -17,6 +17,7 @@ export * from './night/choose';
 export * from './night/evaluate';
 export * from './night/flowWords';
 export * from './night/stack';
+export * from './night/tried';
 export * from './night/words';
 export * from './sky/air';
 export * from './sky/longwave';

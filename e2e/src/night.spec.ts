@@ -47,6 +47,20 @@ test('a grower covers up in the afternoon, and reads, scores and cuts next morni
   await expect(lowest).toContainText('as switched');
   await page.getByTestId('reset-switches').click();
   await expect(lowest).toHaveText(planned);
+  // two stacks side by side, one of them of something that is not in stock; and what tomorrow makes of it
+  await page.getByTestId('compare-hold').click();
+  await expect(page.getByTestId('compare-sentence')).toContainText('as warm under both');
+  await page.getByTestId('try-another').click();
+  await page.getByRole('radio', { name: 'foil blanket' }).click();
+  await expect(page.getByTestId('compare-sentence')).toContainText('warmer on the right');
+  await expect(page.getByTestId('plan-this')).toBeHidden();
+  await expect(page.getByTestId('curves').last()).toHaveAttribute('aria-label', /soil at 5 cm from/);
+  const warmest = (await page.getByTestId('tried-max').textContent())!;
+  await page.getByRole('radio', { name: 'left on' }).click();
+  await expect(page.getByTestId('tried-max')).not.toHaveText(warmest);
+  await page.getByTestId('compare-let-go').click();
+  await page.getByTestId('reset-switches').click();
+  await expect(lowest).toHaveText(planned);
   await accessible(page);
   await glovesFit(page);
   await page.getByTestId('back').click();

@@ -21,6 +21,10 @@ export interface SectionProps {
   skyC: number;
   leafC: number;
   skyWord: string;
+  /** The sun: its height, and what reaches the ground outside; null after sunset. */
+  sun: { heightDeg: number; wm2: number } | null;
+  soil0C: number;
+  soil10C: number;
   soil5C: number;
   soil30C: number;
   soilGivesWm2: number;
@@ -37,7 +41,7 @@ export function Section(p: SectionProps) {
   const theme = useTheme();
   const { width } = p;
   const ground = Math.min(300, width * 0.76);
-  const soil = 74;
+  const soil = 96;
   const height = ground + soil;
   const shown = p.layers.filter((l) => l.on);
   const arcs = stackArcs(
@@ -55,8 +59,22 @@ export function Section(p: SectionProps) {
     `Outside ${p.t(p.outsideC)} ${p.unit}, sky ${p.t(p.skyC)}`,
     ...shown.map((l) => `${l.name} ${l.airC === null ? '' : p.t(l.airC)}`),
     `leaf ${p.t(p.leafC)}`,
-    `soil at 5 cm ${p.t(p.soil5C)}`,
+    `soil at 5 cm ${p.t(p.soil5C)}, at 10 cm ${p.t(p.soil10C)}, at 30 cm ${p.t(p.soil30C)}`,
+    ...(p.sun ? [`sun ${Math.round(p.sun.wm2)} W/m²`] : []),
   ].join('; ');
+  // the soil by depth: a line that leans to the right where it is warmer
+  const profile = [
+    { cm: 5, c: p.soil5C, y: ground + 24 },
+    { cm: 10, c: p.soil10C, y: ground + 49 },
+    { cm: 30, c: p.soil30C, y: ground + 80 },
+  ];
+  const coldest = Math.min(p.soil0C, ...profile.map((q) => q.c));
+  const span = Math.max(2, Math.max(p.soil0C, ...profile.map((q) => q.c)) - coldest);
+  const warmth = (c: number) => width - 186 + (48 * (c - coldest)) / span;
+  const profilePath = [
+    `M${warmth(p.soil0C)} ${ground + 4}`,
+    ...profile.map((q) => `L${warmth(q.c)} ${q.y}`),
+  ].join('');
   const leafTone = p.harmC !== null && p.leafC < p.harmC ? theme.frost : theme.pine;
   return (
     <View role="img" aria-label={words} testID="section">
@@ -78,6 +96,28 @@ export function Section(p: SectionProps) {
         >
           {p.skyWord}
         </SvgText>
+        {p.sun ? (
+          <G x={34} y={ground - 122 - (ground - 190) * Math.min(1, p.sun.heightDeg / 70)}>
+            <Circle r={13} fill="none" stroke={theme.ink} strokeWidth={2} />
+            {[0, 45, 90, 135, 180, 225, 270, 315].map((deg) => {
+              const [dx, dy] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+              return (
+                <Line
+                  key={deg}
+                  x1={17 * dx}
+                  y1={17 * dy}
+                  x2={23 * dx}
+                  y2={23 * dy}
+                  stroke={theme.ink}
+                  strokeWidth={2}
+                />
+              );
+            })}
+            <SvgText x={-22} y={42} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
+              {`${Math.round(p.sun.wm2)} W/m²`}
+            </SvgText>
+          </G>
+        ) : null}
         <Rect x={0} y={ground} width={width} height={soil} fill={theme.soil} />
         <G x={shift} y={44}>
           {arcs.map((a, i) => (
@@ -171,32 +211,29 @@ export function Section(p: SectionProps) {
               ? 'the soil, under one cover'
               : 'the soil, to the open sky'}
         </SvgText>
-        <SvgText
-          x={width - 76}
-          y={ground + 28}
-          textAnchor="end"
-          fontFamily={FONT.figure}
-          fontSize={20}
-          fill={theme.ember}
-        >
-          {p.t(p.soil5C)}
-        </SvgText>
-        <SvgText x={width - 70} y={ground + 28} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-          at 5 cm
-        </SvgText>
-        <SvgText
-          x={width - 76}
-          y={ground + 52}
-          textAnchor="end"
-          fontFamily={FONT.figure}
-          fontSize={20}
-          fill={theme.ember}
-        >
-          {p.t(p.soil30C)}
-        </SvgText>
-        <SvgText x={width - 70} y={ground + 52} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-          at 30 cm
-        </SvgText>
+        {profile.map((p_) => (
+          <G key={p_.cm}>
+            <SvgText
+              x={width - 76}
+              y={p_.y + 6}
+              textAnchor="end"
+              fontFamily={FONT.figure}
+              fontSize={19}
+              fill={theme.ember}
+            >
+              {p.t(p_.c)}
+            </SvgText>
+            <SvgText x={width - 70} y={p_.y + 6} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
+              {`at ${p_.cm} cm`}
+            </SvgText>
+          </G>
+        ))}
+        <Path d={profilePath} fill="none" stroke={theme.ember} strokeWidth={2} />
+        {[{ x: warmth(p.soil0C), y: ground + 4 }, ...profile.map((q) => ({ x: warmth(q.c), y: q.y }))].map(
+          (q, n) => (
+            <Circle key={n} cx={q.x} cy={q.y} r={3} fill={theme.emberFill} />
+          ),
+        )}
       </Svg>
     </View>
   );

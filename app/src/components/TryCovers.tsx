@@ -1,110 +1,183 @@
-/** Other covers tried on a bed: the section, a switch for each layer with what it is worth, where the heat goes, the ribbon. */
-import type { PlaceView, WhatIf } from '@fogata/contract';
-import { BARE, type BedSpec } from '@fogata/core';
-import { useMemo, useState } from 'react';
+/**
+ * Other covers tried on a bed. It answers: what would it be under these? The section at one hour, the switches, the leaf
+ * at its coldest, another stack beside it, where the heat goes, the ribbon, and every layer by day and night.
+ */
+import type { GlyphLayer, PlaceView } from '@fogata/contract';
+import { withTried } from '@fogata/core';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { act, decide } from '../data/actions';
 import { useFormat, type Format } from '../data/format';
-import { useWhatIf } from '../data/useWhatIf';
-import type { TryRequest } from '../worker/whatIf';
+import { useTried } from '../data/useWhatIf';
+import { useTheme } from '../theme/theme';
+import type { TryResult } from '../worker/whatIf';
 import { Problem } from './Bars';
-import { Button, Toggle } from './Button';
-import { Loading, Row } from './Page';
+import { Button, Choice } from './Button';
+import { CompareStacks, type Side } from './CompareStacks';
+import { Curves, type Curve } from './Curves';
+import { HeatFlows } from './HeatFlows';
+import { LayerSwitches } from './LayerSwitches';
+import { Loading } from './Page';
 import { Ribbon } from './Ribbon';
 import { Section } from './Section';
 import { Stepper } from './Stepper';
 import { PartTitle, Text } from './Text';
+import {
+  asPlanned,
+  isOn,
+  isTouched,
+  minutesFor,
+  namesFor,
+  planKey,
+  requestFor,
+  specFor,
+  type Trial,
+} from './trial';
 
-interface Switches {
-  on: Record<string, boolean>;
-  opening: number;
+const IN_STRUCTURE = {
+  house: 'in the house',
+  frame: 'in the frame',
+  tunnel: 'in the tunnel',
+  open: '',
+} as const;
+
+function skyWord(sky: { cloudFraction: number; windMs: number }): string {
+  const cloud = sky.cloudFraction < 0.25 ? 'clear' : sky.cloudFraction < 0.7 ? 'broken cloud' : 'overcast';
+  return `${cloud}, ${sky.windMs < 1.3 ? 'still' : sky.windMs < 4 ? 'light wind' : 'windy'}`;
 }
 
-/** The bed with the layers that are switched on, all night long, and the structure as far open. */
-function specFor(w: WhatIf, s: Switches): BedSpec {
+function sideOf(view: PlaceView, trial: Trial, result: TryResult, title: string): Side {
+  const w = view.whatIf!;
+  const names = namesFor(w, view.bed, trial, view.structure.name);
   return {
-    ...w.base,
-    stack: w.layers
-      .filter((l) => s.on[l.id] ?? l.on)
-      .map((l) =>
-        l.id === 'structure' && s.opening > 0
-          ? { ...l.spec, open: [{ from: w.weather[0]!.time, fraction: s.opening }] }
-          : l.spec,
-      ),
+    title,
+    glyph: names.map((n): GlyphLayer => ({
+      name: n.name,
+      state: 'on',
+      opening: n.id === 'structure' ? trial.opening : 0,
+    })),
+    covers: stackList(names.map((n) => n.name.replace(/^under |, twice$/g, ''))),
+    minutes: minutesFor(w, trial),
+    result,
   };
 }
 
-function useTried(w: WhatIf | null, s: Switches) {
-  const request = useMemo<TryRequest | null>(
-    () =>
-      w
-        ? {
-            site: w.site,
-            weather: w.weather,
-            initial: w.initial,
-            spec: specFor(w, s),
-            countFromMs: w.countFromMs,
-            calibration: w.calibration,
-          }
-        : null,
-    [w, s],
-  );
-  return useWhatIf(request);
+/** "north house, 2 × fleece 30". */
+function stackList(names: string[]): string {
+  if (names.length === 0) return 'nothing on it';
+  return [...new Set(names)]
+    .map((n) => {
+      const times = names.filter((x) => x === n).length;
+      return times > 1 ? `${times} × ${n}` : n;
+    })
+    .join(', ');
 }
 
-/** What each switch is worth: the leaf's minimum with it less the minimum without. */
-function useWorth(w: WhatIf, s: Switches, id: string): number | null {
-  const flip = (on: boolean): Switches => ({ ...s, on: { ...s.on, [id]: on } });
-  const withIt = useTried(w, flip(true)).result;
-  const without = useTried(w, flip(false)).result;
-  return withIt && without ? withIt.minLeafC - without.minLeafC : null;
-}
-
-function LayerSwitch({
-  w,
-  s,
-  layer,
-  onChange,
-  format,
-  first,
-}: {
-  w: WhatIf;
-  s: Switches;
-  layer: WhatIf['layers'][number];
-  onChange: (on: boolean) => void;
-  format: Format;
-  first: boolean;
-}) {
-  const on = s.on[layer.id] ?? layer.on;
-  const worth = useWorth(w, s, layer.id);
+function DayAndNight({ view, trial, result, format, width }: Tried) {
+  const theme = useTheme();
+  const names = namesFor(view.whatIf!, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
+  const value = (c: number) => (Number.isFinite(c) ? c : null);
+  const dashes = [undefined, [9, 4], [5, 3], [2, 3]];
+  const curves: Curve[] = [
+    { name: 'outside', c: result.outsideC.map(value), colour: theme.quiet, dash: [2, 3], thick: 1.5 },
+    ...names.map((n, i) => ({
+      name: n.name,
+      c: (result.layersC[i] ?? []).map(value),
+      colour: theme.ink,
+      thick: 1.5,
+      ...(dashes[i] ? { dash: dashes[i] } : {}),
+    })),
+    { name: 'air at the crop', c: result.canopyC.map(value), colour: theme.pine, dash: [4, 3] },
+    { name: 'leaf', c: result.leafC.map(value), colour: theme.pine, thick: 3 },
+    { name: 'soil at 5 cm', c: result.soil5C.map(value), colour: theme.ember },
+  ];
   return (
-    <Row first={first}>
-      <View style={{ flex: 1 }}>
-        <Text kind="strong">{layer.name}</Text>
-        <Text kind="small" tone="quiet">
-          {[layer.note, layer.stock].filter(Boolean).join(' · ')}
-        </Text>
-      </View>
-      <Text kind="figure" tone={on ? 'ink' : 'quiet'}>
-        {worth === null ? '' : format.diff(worth)}
-      </Text>
-      <Toggle
-        on={on}
-        onChange={onChange}
-        label={`${layer.name} ${on ? 'on' : 'off'}`}
-        testID={`layer-${layer.id}`}
+    <View>
+      <PartTitle
+        right={trial.dayOff ? `covers off from ${format.time(view.whatIf!.dayFromMs)}` : 'covers stay on'}
+      >
+        Day and night, every layer
+      </PartTitle>
+      <Curves
+        timesMs={result.timesMs}
+        curves={curves}
+        format={format}
+        width={width}
+        label={`${view.bed.name} from now to tomorrow evening`}
       />
-    </Row>
+    </View>
   );
+}
+
+interface Tried {
+  view: PlaceView;
+  trial: Trial;
+  result: TryResult;
+  format: Format;
+  width: number;
+}
+
+/** What tomorrow looks like: whether covers come off, how far it stands open, how hot that gets. */
+function Tomorrow({ view, trial, result, format, onChange }: Tried & { onChange: (t: Trial) => void }) {
+  const warmest = result.canopyC[result.maxIndex]!;
+  const ventable = view.whatIf!.layers.some((l) => l.ventable && isOn(trial, l));
+  return (
+    <View style={{ gap: 8 }}>
+      <PartTitle right={`${format.time(view.whatIf!.dayFromMs)} to ${format.time(view.whatIf!.dayToMs)}`}>
+        Tomorrow, by day
+      </PartTitle>
+      <Text kind="figure" tone={warmest > 28 ? 'ochre' : 'ink'} live testID="tried-max">
+        {`${warmest > 28 ? '▲ ' : ''}Air ${format.t(warmest)} at its warmest, ${format.time(result.timesMs[result.maxIndex]!)}`}
+      </Text>
+      <Choice
+        label="Covers by day"
+        options={[
+          { value: 'off', label: 'covers off by day' },
+          { value: 'on', label: 'left on' },
+        ]}
+        value={trial.dayOff ? 'off' : 'on'}
+        onChange={(v) => onChange({ ...trial, dayOff: v === 'off' })}
+      />
+      {ventable ? (
+        <>
+          <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open by day`}</Text>
+          <Stepper
+            label="Opening by day"
+            value={Math.round(trial.dayOpening * 100)}
+            onChange={(v) => onChange({ ...trial, dayOpening: v / 100 })}
+            step={5}
+            bigStep={25}
+            digits={0}
+            unit="%"
+            min={0}
+            max={100}
+            testID="day-opening"
+          />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** Why the last of the tried covers cannot go in, if so. */
+function problemOf(view: PlaceView, s: Trial): string | null {
+  const last = s.extra.at(-1);
+  if (!last) return null;
+  const w = view.whatIf!;
+  const before = specFor(w, view.bed, { ...s, extra: s.extra.slice(0, -1) }).stack;
+  const tried = withTried(before, view.bed, last.material, last.use, w.base.crop?.heightM ?? 0.1);
+  return typeof tried === 'string' ? tried : null;
 }
 
 export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: number; ribbon: boolean }) {
   const format = useFormat();
   const w = view.whatIf!;
-  const [s, setS] = useState<Switches>({ on: {}, opening: w.opening });
+  const [trial, setTrial] = useState<Trial>(() => asPlanned(w));
+  const [held, setHeld] = useState<Trial | null>(null);
   const [hour, setHour] = useState<number | null>(null);
-  const { result, failed } = useTried(w, s);
-  const touched = Object.keys(s.on).length > 0 || s.opening !== w.opening;
+  const { result, failed } = useTried(requestFor(w, view.bed, trial));
+  const beside = useTried(held ? requestFor(w, view.bed, held) : null).result;
+  const touched = isTouched(w, trial);
   if (failed)
     return (
       <Problem>
@@ -113,21 +186,14 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
     );
   if (!result) return <Loading what="Trying the covers" />;
   const i = hour ?? result.minIndex;
-  const shown = w.layers.filter((l) => s.on[l.id] ?? l.on);
   const harm = Math.max(...view.plantings.map((p) => p.harmC), -99);
-  const sky = w.weather[i]!;
-  const layerName = (id: string, name: string) =>
-    id === 'structure'
-      ? view.structure.kind === 'house'
-        ? 'in the house'
-        : view.structure.kind === 'frame'
-          ? 'in the frame'
-          : 'in the tunnel'
-      : `under ${name.toLowerCase().replace(', a second one', ', twice')}`;
-  const chosenKey = w.layers
-    .filter((l) => l.id !== 'structure' && (s.on[l.id] ?? l.on))
-    .map((l) => l.id.replace('#2', ''));
-  const drawn = w.layers.filter((l) => l.drawn || l.id in s.on);
+  const names = namesFor(w, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
+  const drawn = [
+    ...w.layers.filter((l) => l.drawn || l.id in trial.on).map((l) => ({ id: l.id, name: l.name })),
+    ...names.filter((n) => n.id.startsWith('tried-')),
+  ];
+  const plan = planKey(w, trial);
+  const shared = { view, trial, result, format, width };
   return (
     <View>
       <View style={styles.hour}>
@@ -149,20 +215,24 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
       <Section
         width={width}
         layers={drawn.map((l) => {
-          const on = s.on[l.id] ?? l.on;
-          const index = shown.indexOf(l);
+          const index = names.findIndex((n) => n.id === l.id);
+          const airC = index >= 0 ? result.layersC[index]?.[i] : undefined;
+          const open = result.timesMs[i]! >= w.dayFromMs ? trial.dayOpening : trial.opening;
           return {
-            name: layerName(l.id, l.name),
-            on,
-            opening: l.id === 'structure' ? s.opening : 0,
-            airC: on && index >= 0 ? (result.layersC[index]?.[i] ?? null) : null,
+            name: names[index]?.name ?? `under ${l.name.toLowerCase()}`,
+            on: airC !== undefined && Number.isFinite(airC),
+            opening: l.id === 'structure' && result.timesMs[i]! < w.dayToMs ? open : 0,
+            airC: airC !== undefined && Number.isFinite(airC) ? airC : null,
           };
         })}
         outsideC={result.outsideC[i]!}
         skyC={result.skyC[i]!}
         leafC={result.leafC[i]!}
-        skyWord={`${sky.cloudFraction < 0.25 ? 'clear' : sky.cloudFraction < 0.7 ? 'broken cloud' : 'overcast'}, ${sky.windMs < 1.3 ? 'still' : sky.windMs < 4 ? 'light wind' : 'windy'}`}
+        skyWord={skyWord(w.weather[i]!)}
+        sun={result.sunDeg[i]! > 0 ? { heightDeg: result.sunDeg[i]!, wm2: result.sunWm2[i]! } : null}
+        soil0C={result.soil0C[i]!}
         soil5C={result.soil5C[i]!}
+        soil10C={result.soil10C[i]!}
         soil30C={result.soil30C[i]!}
         soilGivesWm2={result.soilGivesWm2[i]!}
         t={(c) => format.tBare(c)}
@@ -175,24 +245,20 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
           {`Leaf ${format.t(result.minLeafC)} at its coldest${touched ? ', as switched' : ', as planned'}`}
         </Text>
       </View>
-      {w.layers.map((l, n) => (
-        <LayerSwitch
-          key={l.id}
-          w={w}
-          s={s}
-          layer={l}
-          format={format}
-          first={n === 0}
-          onChange={(on) => setS({ ...s, on: { ...s.on, [l.id]: on } })}
-        />
-      ))}
-      {w.layers.some((l) => l.ventable && (s.on[l.id] ?? l.on)) ? (
+      <LayerSwitches
+        view={view}
+        trial={trial}
+        onChange={setTrial}
+        format={format}
+        problem={problemOf(view, trial)}
+      />
+      {w.layers.some((l) => l.ventable && isOn(trial, l)) ? (
         <View style={{ paddingTop: 10, gap: 6 }}>
-          <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open`}</Text>
+          <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open tonight`}</Text>
           <Stepper
             label="Opening"
-            value={Math.round(s.opening * 100)}
-            onChange={(v) => setS({ ...s, opening: v / 100 })}
+            value={Math.round(trial.opening * 100)}
+            onChange={(v) => setTrial({ ...trial, opening: v / 100 })}
             step={5}
             bigStep={25}
             digits={0}
@@ -203,69 +269,76 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
           />
         </View>
       ) : null}
-      {touched ? (
-        <View style={styles.buttons}>
+      <View style={styles.buttons}>
+        {touched && plan !== null ? (
           <Button
             kind="main"
-            label={chosenKey.length === 0 ? 'Plan nothing on it' : 'Plan this for tonight'}
+            label={plan === 'bare' ? 'Plan nothing on it' : 'Plan this for tonight'}
             testID="plan-this"
             onPress={() =>
               void decide(
                 'changed',
-                [{ bedId: view.bed.id, key: chosenKey.length === 0 ? BARE : chosenKey.join('+') }],
+                [{ bedId: view.bed.id, key: plan }],
                 view.clock.window.night,
                 view.clock.nowMs,
                 `${view.bed.name}: plan changed`,
               )
             }
           />
-          {s.opening !== view.opening ? (
-            <Button
-              label={
-                s.opening === 0
-                  ? `${view.structure.name} is now shut`
-                  : `${view.structure.name} is now ${Math.round(s.opening * 100)} % open`
-              }
-              onPress={() =>
-                void act(
-                  `${view.structure.name}: ${Math.round(s.opening * 100)} % open`,
-                  [
-                    {
-                      kind: 'vent',
-                      atMs: view.clock.nowMs,
-                      structureId: view.structure.id,
-                      fraction: s.opening,
-                    },
-                  ],
-                  view.clock.nowMs,
-                )
-              }
-            />
-          ) : null}
+        ) : null}
+        {touched && trial.opening !== view.opening ? (
+          <Button
+            label={
+              trial.opening === 0
+                ? `${view.structure.name} is now shut`
+                : `${view.structure.name} is now ${Math.round(trial.opening * 100)} % open`
+            }
+            onPress={() =>
+              void act(
+                `${view.structure.name}: ${Math.round(trial.opening * 100)} % open`,
+                [
+                  {
+                    kind: 'vent',
+                    atMs: view.clock.nowMs,
+                    structureId: view.structure.id,
+                    fraction: trial.opening,
+                  },
+                ],
+                view.clock.nowMs,
+              )
+            }
+          />
+        ) : null}
+        {held ? null : (
+          <Button
+            label={touched ? 'Hold this to compare' : 'Compare with another'}
+            onPress={() => setHeld(trial)}
+            testID="compare-hold"
+          />
+        )}
+        {touched ? (
           <Button
             kind="plain"
             label="Back to how it is"
-            onPress={() => setS({ on: {}, opening: w.opening })}
+            onPress={() => setTrial(asPlanned(w))}
             testID="reset-switches"
           />
-        </View>
+        ) : null}
+      </View>
+      {held && beside ? (
+        <CompareStacks
+          held={sideOf(view, held, beside, isTouched(w, held) ? 'held' : 'held: as planned')}
+          now={sideOf(view, trial, result, touched ? 'as switched' : 'as planned')}
+          format={format}
+          width={width}
+          onLetGo={() => setHeld(null)}
+          onSwap={() => {
+            setHeld(trial);
+            setTrial(held);
+          }}
+        />
       ) : null}
-      {result.flows[i]!.length > 0 ? (
-        <View testID="flows">
-          <PartTitle right={`at ${format.time(result.timesMs[i]!)}, for each m²`}>
-            Where its heat goes
-          </PartTitle>
-          {result.flows[i]!.map((l, n) => (
-            <Row key={l.words} first={n === 0} style={styles.flow}>
-              <Text style={{ flex: 1 }}>{l.words.replace(/^./, (c) => c.toUpperCase())}</Text>
-              <Text
-                kind="label"
-                tone={l.way === 'in' ? 'ember' : 'ink'}
-              >{`${l.way === 'in' ? '+' : '−'}${Math.round(l.wattsM2)} W`}</Text>
-            </Row>
-          ))}
-        </View>
-      ) : null}
+      <HeatFlows lines={result.flows[i]!} at={format.time(result.timesMs[i]!)} />
       {ribbon && view.ribbon ? (
         <>
           <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>
@@ -278,27 +351,28 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
             way="down"
             format={format}
             nowMs={view.clock.nowMs}
-            tried={
-              touched
-                ? {
-                    leafC: result.leafC,
-                    layers: shown.map((l, n) => ({
-                      name: layerName(l.id, l.name),
-                      airC: result.layersC[n]!,
-                    })),
-                    soilC: result.soil5C,
-                  }
-                : null
-            }
+            tried={touched ? triedRibbon(view, result, names) : null}
           />
         </>
       ) : null}
+      <Tomorrow {...shared} onChange={setTrial} />
+      <DayAndNight {...shared} />
     </View>
   );
 }
 
+/** The tried curves over the ribbon's own hours; the trial goes on through the day. */
+function triedRibbon(view: PlaceView, result: TryResult, names: { name: string }[]) {
+  const hours = view.ribbon!.timesMs.filter((ms) => ms >= result.timesMs[0]!).length;
+  const cut = (list: number[]) => list.slice(0, hours);
+  return {
+    leafC: cut(result.leafC),
+    layers: names.map((n, j) => ({ name: n.name, airC: cut(result.layersC[j] ?? []) })),
+    soilC: cut(result.soil5C),
+  };
+}
+
 const styles = StyleSheet.create({
-  flow: { minHeight: 40, paddingVertical: 6 },
   hour: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -13,9 +13,15 @@ function thread(): Remote {
   return remote;
 }
 
-export function useWhatIf(request: TryRequest | null): { result: TryResult | null; failed: boolean } {
+export function useTried(request: TryRequest | null): { result: TryResult | null; failed: boolean } {
   const key = request
-    ? ['what-if', request.countFromMs, request.weather[0]?.airC, JSON.stringify(request.spec)]
+    ? [
+        'what-if',
+        request.countFromMs,
+        request.weather[0]?.airC,
+        request.calibration,
+        JSON.stringify(request.spec),
+      ]
     : null;
   const { data, error } = useSWR(key, () => thread().tryStack(request!), {
     keepPreviousData: true,

@@ -49,6 +49,16 @@ export function NightScreen({ night }: { night: string }) {
             The weather’s part is what the model gives for the weather as it came, less what was said. The
             model’s part is what is left: film, joints, soil and spot that differ from the book.
           </Text>
+          {data.learnt.length > 0 ? (
+            <View testID="learnt">
+              <PartTitle right="up to the night before this one">What the readings taught</PartTitle>
+              {data.learnt.map((l) => (
+                <Text key={l.structureId} style={{ paddingVertical: 4 }}>
+                  {l.words}
+                </Text>
+              ))}
+            </View>
+          ) : null}
         </>
       ) : error ? (
         <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>

@@ -1,4 +1,5 @@
 /** Place. It answers: what will it be in there, and for whom is that too cold? It opens with the bed and its leaf. */
+import { BOOK_CALIBRATION, type Calibration } from '@fogata/core';
 import { router } from 'expo-router';
 import { Linking, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Problem } from '../components/Bars';
@@ -82,7 +83,16 @@ export function PlacePanel({
             hint={`Keep the night of ${view.bed.name} as a case file`}
             onPress={() => void Linking.openURL(`/api/places/${bedId}/case`)}
           />
+          <Text kind="small" tone="quiet">
+            {`The file runs again outside Fogata: npm run -s simulate -- FILE${factorsOf(view.whatIf.calibration)}`}
+          </Text>
         </View>
+      ) : null}
+      {view.learnt ? (
+        <>
+          <PartTitle>What its thermometer taught</PartTitle>
+          <Text testID="learnt">{view.learnt.words}</Text>
+        </>
       ) : null}
       <PartTitle>Take care</PartTitle>
       {view.cautions.map((c) => (
@@ -90,6 +100,14 @@ export function PlacePanel({
       ))}
     </View>
   );
+}
+
+/** The factors as the command line takes them; nothing where they are the book's. */
+function factorsOf(c: Calibration): string {
+  const parts = (Object.keys(BOOK_CALIBRATION) as (keyof Calibration)[])
+    .filter((k) => c[k] !== BOOK_CALIBRATION[k])
+    .map((k) => `${k}=${Number(c[k].toFixed(3))}`);
+  return parts.length === 0 ? '' : ` --factors ${parts.join(',')}`;
 }
 
 export function PlaceScreen({ bedId }: { bedId: string }) {

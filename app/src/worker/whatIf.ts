@@ -4,9 +4,12 @@
  */
 import {
   flowLines,
+  HOUR_MS,
   prepareWeather,
   runBed,
   soilProps,
+  sunPosition,
+  thawTimeMs,
   type BedSpec,
   type Calibration,
   type FlowLine,
@@ -23,6 +26,8 @@ export interface TryRequest {
   initial: WhatIf['initial'];
   spec: BedSpec;
   countFromMs: number;
+  /** The lowest is looked for up to here, the warmest from here on. */
+  nightToMs: number;
   /** The factors of the place, as its readings have taught. */
   calibration: Calibration;
 }
@@ -34,7 +39,9 @@ export interface TryResult {
   leafC: number[];
   canopyC: number[];
   layersC: number[][];
+  soil0C: number[];
   soil5C: number[];
+  soil10C: number[];
   soil30C: number[];
   /** Heat that the soil gives to the bed, W/m², by hour. */
   soilGivesWm2: number[];
@@ -43,6 +50,14 @@ export interface TryResult {
   flows: FlowLine[][];
   minLeafC: number;
   minIndex: number;
+  /** Hour of the warmest air at the crop. */
+  maxIndex: number;
+  frozenH: number;
+  /** When leaves that froze have thawed, epoch ms; null where they never froze. */
+  thawMs: number | null;
+  sunWm2: number[];
+  /** Height of the sun, degrees. */
+  sunDeg: number[];
   ms: number;
 }
 
@@ -74,7 +89,18 @@ export function tryStack(request: TryRequest): TryResult {
     run.entryMs.findIndex((t) => t >= request.countFromMs),
   );
   let minIndex = from;
-  for (let i = from; i < run.leafC.length; i++) if (run.leafC[i]! < run.leafC[minIndex]!) minIndex = i;
+  let maxIndex = from;
+  let frozenH = 0;
+  run.entryMs.forEach((ms, i) => {
+    if (i < from) return;
+    if (ms <= request.nightToMs) {
+      if (run.leafC[i]! < run.leafC[minIndex]!) minIndex = i;
+      if (run.leafC[i]! < 0) frozenH += 1;
+    }
+    if (run.canopyAirC[i]! > run.canopyAirC[maxIndex]!) maxIndex = i;
+  });
+  const night = run.entryMs.filter((ms) => ms <= request.nightToMs + 3 * HOUR_MS);
+  const thawMs = thawTimeMs(night, run.leafC, from);
   return {
     timesMs: run.entryMs,
     outsideC: [...run.outsideC],
@@ -82,13 +108,24 @@ export function tryStack(request: TryRequest): TryResult {
     leafC: [...run.leafC],
     canopyC: [...run.canopyAirC],
     layersC: run.layerAirC.map((l) => [...l]),
+    soil0C: [...run.soilC[0]],
     soil5C: [...run.soilC[1]],
+    soil10C: [...run.soilC[2]],
     soil30C: [...run.soilC[3]],
     soilGivesWm2: run.entryMs.map((_, i) => (k * (run.soilC[1][i]! - run.soilC[0][i]!)) / 0.05),
     humidity: [...run.humidity],
     flows: [[], ...run.flows.map(flowLines)],
     minLeafC: run.leafC[minIndex]!,
     minIndex,
+    maxIndex,
+    frozenH,
+    thawMs,
+    sunWm2: [...run.sunWm2],
+    sunDeg: run.entryMs.map(
+      (ms) =>
+        90 -
+        (Math.acos(sunPosition(ms, request.site.latitude, request.site.longitude).cosZenith) * 180) / Math.PI,
+    ),
     ms: performance.now() - started,
   };
 }

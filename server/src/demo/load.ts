@@ -1,7 +1,9 @@
 /** Loads the demo farm into an empty database, whole or not at all. */
+import { localDate } from '@fogata/core';
 import type { Db } from '../db/open';
 import { beds, covers, farm, meta, plantings, records, structures } from '../db/schema';
 import { isEmpty } from '../farm/store';
+import { demoReadings } from './readings';
 import {
   DEMO_BEDS,
   DEMO_COVERS,
@@ -14,6 +16,20 @@ import {
 
 export async function loadDemo(db: Db): Promise<boolean> {
   if (!(await isEmpty(db))) return false;
+  const events = demoRecords();
+  const readings = demoReadings(
+    {
+      farm: DEMO_FARM,
+      structures: DEMO_STRUCTURES,
+      beds: DEMO_BEDS,
+      plantings: DEMO_PLANTINGS,
+      covers: DEMO_COVERS,
+    },
+    events,
+    localDate(DEMO_START_MS, DEMO_FARM.timeZone),
+    8,
+  );
+  const all = [...events, ...readings].sort((a, b) => a.atMs - b.atMs);
   await db.transaction(async (tx) => {
     await tx.insert(farm).values({ id: 'farm', settings: DEMO_FARM });
     await tx.insert(structures).values(DEMO_STRUCTURES);
@@ -21,7 +37,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
     await tx.insert(plantings).values(DEMO_PLANTINGS);
     await tx.insert(covers).values(DEMO_COVERS);
     await tx.insert(records).values(
-      demoRecords().map((record) => ({
+      all.map((record) => ({
         id: record.id,
         kind: record.kind,
         atMs: record.atMs,

@@ -288,26 +288,6 @@ export function demoRecords(): FarmRecord[] {
       coverId: 'fleece30',
       on: false,
     });
-    out.push({
-      id: randomUUID(),
-      kind: 'reading',
-      atMs: at(next, 7, 20),
-      spot: 'outside',
-      night: date,
-      minC: next === '2027-01-13' ? -0.8 : -1.9,
-      maxC: 6.1,
-      source: 'grower',
-    });
-    out.push({
-      id: randomUUID(),
-      kind: 'reading',
-      atMs: at(next, 7, 25),
-      spot: 'north',
-      night: date,
-      minC: next === '2027-01-13' ? 0.4 : -0.6,
-      maxC: 15.2,
-      source: 'grower',
-    });
   }
   out.push({ id: randomUUID(), kind: 'harvest', atMs: at('2027-01-13', 9, 40), plantingId: 'p01', kg: 6.4 });
   out.push({ id: randomUUID(), kind: 'harvest', atMs: at('2027-01-13', 10, 15), plantingId: 'p14', kg: 1.1 });

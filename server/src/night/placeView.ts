@@ -12,6 +12,7 @@ import {
   optionKey,
   plantingValue,
   sortCovers,
+  sunTimes,
   thresholds,
   type Bed,
   type Cover,
@@ -23,7 +24,7 @@ import { coversOn, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { plantingView, rangeOf, ribbonOf } from './glyph';
 import { learntView } from './learning';
-import { chosenOutcome, hardeningOf, type Background, type NightPlan } from './planner';
+import { chosenOutcome, hardeningOf, type Background, type NightPlan, type PlannedBed } from './planner';
 import { AS_IS, standingIn } from './tasks';
 
 export interface PlaceInputs {
@@ -79,7 +80,8 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       longitude: i.data.farm.longitude,
       elevationM: i.data.farm.elevationM,
     },
-    weather: i.plan.centre,
+    weather: i.plan.ahead,
+    ...dayOf(i.plan, b),
     initial: {
       ...b.outcome.initial,
       outside: [...b.outcome.initial.outside],
@@ -127,6 +129,21 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     }),
     countFromMs: i.clock.nowMs,
     calibration: (i.plan.beliefs.get(structure.id) ?? BOOK_BELIEF).mean,
+  };
+}
+
+/** When covers would come off tomorrow and go on again: after the thaw and the first hour of sun, an hour before sunset. */
+function dayOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'nightToMs' | 'dayFromMs' | 'dayToMs'> {
+  const { window, data } = plan;
+  const thaw = chosenOutcome(b)
+    .thawMs.filter((t): t is number => t !== null)
+    .sort((x, y) => x - y);
+  const rise = window.sunriseMs ?? window.toMs - 3 * HOUR_MS;
+  const set = sunTimes(window.toMs, data.farm.latitude, data.farm.longitude)?.setMs;
+  return {
+    nightToMs: window.toMs,
+    dayFromMs: Math.max(rise + HOUR_MS, thaw[Math.floor(thaw.length / 2)] ?? 0, plan.nowMs),
+    dayToMs: (set ?? window.toMs + 4 * HOUR_MS) - HOUR_MS,
   };
 }
 

@@ -58,6 +58,8 @@ export interface NightPlan {
   issuedMs: number;
   source: string;
   centre: WeatherEntry[];
+  /** The centre on through the next day, for what is tried. */
+  ahead: WeatherEntry[];
   beds: PlannedBed[];
   beliefs: Map<string, Belief>;
   data: FarmData;
@@ -259,6 +261,7 @@ export class Planner {
       issuedMs: forecast.issuedMs,
       source: forecast.source,
       centre: forecast.members[0]!,
+      ahead: weather.forecast(nowMs, hourMs, endMs + 8 * HOUR_MS).members[0]!,
       beds,
       beliefs: inputs.beliefs,
       data,

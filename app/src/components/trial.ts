@@ -1,0 +1,122 @@
+/**
+ * Covers tried on a bed, as plain data. Contract: `Trial` is what the switches say; `specFor` is the bed that the engine
+ * runs for it; `planKey` is what "plan this" would decide; nothing here knows the screen.
+ */
+import type { WhatIf } from '@fogata/contract';
+import { BARE, HOUR_MS, MATERIALS, withTried, type Bed, type BedSpec, type MaterialId } from '@fogata/core';
+import type { TryRequest } from '../worker/whatIf';
+
+export interface Trial {
+  /** Switched by hand, by layer id; the others are as the plan has them. */
+  on: Record<string, boolean>;
+  /** How far the structure stands open, 0 to 1, through the night and through tomorrow. */
+  opening: number;
+  dayOpening: number;
+  /** Whether covers come off tomorrow. */
+  dayOff: boolean;
+  /** Covers that are not in stock. */
+  extra: { material: MaterialId; use: 'hoops' | 'flat' }[];
+}
+
+export type TriedLayer = WhatIf['layers'][number];
+
+export const asPlanned = (w: WhatIf): Trial => ({
+  on: {},
+  opening: w.opening,
+  dayOpening: w.opening,
+  dayOff: true,
+  extra: [],
+});
+
+export const isOn = (s: Trial, l: TriedLayer) => s.on[l.id] ?? l.on;
+
+/** Whether the night differs from the plan. */
+export function isTouched(w: WhatIf, s: Trial): boolean {
+  return w.layers.some((l) => isOn(s, l) !== l.on) || s.opening !== w.opening || s.extra.length > 0;
+}
+
+const iso = (ms: number) => new Date(ms).toISOString();
+
+/** Covers on through the night and, unless they come off, through the day; the structure open as far as each has it. */
+export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
+  const start = w.weather[0]!.time;
+  const endMs = Date.parse(w.weather.at(-1)!.time) + HOUR_MS;
+  const night = [
+    { from: iso(Date.parse(start) - HOUR_MS), to: iso(w.dayFromMs) },
+    { from: iso(w.dayToMs), to: iso(endMs) },
+  ];
+  const openings = [
+    { from: start, fraction: s.opening },
+    { from: iso(w.dayFromMs), fraction: s.dayOpening },
+    { from: iso(w.dayToMs), fraction: 0 },
+  ];
+  const isStructure = new Set<object>();
+  let stack = w.layers
+    .filter((l) => isOn(s, l))
+    .map((l) => {
+      const layer =
+        l.ventable && (s.opening > 0 || s.dayOpening > 0) ? { ...l.spec, open: openings } : { ...l.spec };
+      if (l.id === 'structure') isStructure.add(layer);
+      return layer;
+    });
+  for (const e of s.extra) {
+    const next = withTried(stack, bed, e.material, e.use, w.base.crop?.heightM ?? 0.1);
+    if (typeof next !== 'string') stack = next;
+  }
+  return {
+    ...w.base,
+    stack: stack.map((l) => (s.dayOff && !isStructure.has(l) ? { ...l, on: night } : l)),
+  };
+}
+
+export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
+  return {
+    site: w.site,
+    weather: w.weather,
+    initial: w.initial,
+    spec: specFor(w, bed, s),
+    countFromMs: w.countFromMs,
+    // the night ends when the covers come off
+    nightToMs: s.dayOff ? Math.min(w.nightToMs, w.dayFromMs) : w.nightToMs,
+    calibration: w.calibration,
+  };
+}
+
+/** A layer of the trial by its place in the stack that was run, with the name of the air in it. */
+export interface NamedLayer {
+  id: string;
+  name: string;
+}
+
+/** Names of the layers that were run, outermost first. */
+export function namesFor(w: WhatIf, bed: Bed, s: Trial, inStructure: string): NamedLayer[] {
+  const known = w.layers.filter((l) => isOn(s, l));
+  const spec = specFor(w, bed, { ...s, dayOff: false });
+  let next = 0;
+  return spec.stack.map((layer, i) => {
+    const l = known[next];
+    if (l && l.spec.material === layer.material && l.spec.heightM === layer.heightM) {
+      next += 1;
+      return {
+        id: l.id,
+        name:
+          l.id === 'structure'
+            ? inStructure
+            : `under ${l.name.toLowerCase().replace(', a second one', ', twice')}`,
+      };
+    }
+    return { id: `tried-${i}`, name: `under ${MATERIALS[layer.material].name}, tried` };
+  });
+}
+
+/** What "plan this" decides: an option key, or null where it holds a cover that is not in stock. */
+export function planKey(w: WhatIf, s: Trial): string | null {
+  if (s.extra.length > 0) return null;
+  const ids = w.layers.filter((l) => l.id !== 'structure' && isOn(s, l)).map((l) => l.id.replace('#2', ''));
+  return ids.length === 0 ? BARE : ids.join('+');
+}
+
+/** Minutes to lay what is on in the trial. */
+export function minutesFor(w: WhatIf, s: Trial): number {
+  return w.layers.filter((l) => isOn(s, l)).reduce((sum, l) => sum + l.minutes, 0);
+}
