@@ -1,5 +1,5 @@
 /** The farm as it crosses the API: settings, structures, beds, plantings, covers. SI units, ISO dates. */
-import { AIMS, MATERIAL_IDS } from '@fogata/core';
+import { AIMS, FORMS, MATERIAL_IDS, ZONES } from '@fogata/core';
 import { z } from 'zod';
 
 export const id = z.string().min(1).max(64);
@@ -24,6 +24,38 @@ export const schoolsSchema = z.object({
   touch: z.enum(['both', 'hoops']).describe('sheets may lie on the leaves, or always on hoops'),
 });
 
+const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/, 'a month and day like 04-18');
+
+/** When frosts usually end and begin, and how sure that is: days either way in eight years of ten. */
+export const frostSchema = z.object({
+  lastSpring: monthDay.nullable(),
+  firstAutumn: monthDay.nullable(),
+  eitherWayDays: z.number().min(0, '0 or more').max(60, 'at most 60'),
+  from: z.enum(['typed', 'records']),
+});
+
+/** What holds covers and plants, counted. */
+export const gearSchema = z.object({
+  hoops: z.number().int().min(0).max(99999),
+  clips: z.number().int().min(0).max(99999),
+  sandbags: z.number().int().min(0).max(99999),
+  pegs: z.number().int().min(0).max(99999),
+  jugs: z.number().int().min(0).max(99999),
+  props: z.number().int().min(0).max(99999),
+});
+export type Gear = z.infer<typeof gearSchema>;
+export const NO_GEAR: Gear = { hoops: 0, clips: 0, sandbags: 0, pegs: 0, jugs: 0, props: 0 };
+
+/** Cloth or film on the roll, to cut sheets from. */
+export const rollSchema = z.object({
+  id,
+  material: z.enum(MATERIAL_IDS),
+  widthM: metres(0.3, 20),
+  lengthM: metres(0.5, 1000),
+  count: z.number().int('whole rolls').min(0).max(99),
+});
+export type Roll = z.infer<typeof rollSchema>;
+
 export const farmSchema = z.object({
   name,
   latitude: z.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
@@ -35,10 +67,91 @@ export const farmSchema = z.object({
   hourlyRate: z.number().min(0, '0 or more').max(500, 'at most 500'),
   theme: z.enum(['clock', 'day', 'night']),
   schools: schoolsSchema,
+  wind: z.enum(['sheltered', 'open', 'exposed']).default('open').describe('how exposed the farm is to wind'),
+  coldAir: z.enum(['drains', 'level', 'hollow']).default('level').describe('whether cold air pools on it'),
+  windFromDeg: z
+    .number()
+    .min(0, '0 to 360 degrees')
+    .max(360, '0 to 360 degrees')
+    .nullable()
+    .default(null)
+    .describe('where hard wind usually comes from, degrees from north'),
+  frost: frostSchema
+    .default({ lastSpring: null, firstAutumn: null, eitherWayDays: 14, from: 'typed' })
+    .describe('average frost dates'),
+  gear: gearSchema.default(NO_GEAR),
+  rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
 });
 export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();
 export type FarmPatch = z.infer<typeof farmPatchSchema>;
+
+const degrees = z.number({ error: 'degrees' }).min(0, '0 to 360 degrees').max(360, '0 to 360 degrees');
+const onFarm = z.number({ error: 'metres' }).min(-5000, 'within 5000 m').max(5000, 'within 5000 m');
+const draught = z.union([z.literal(0), z.literal(1), z.literal(2)]);
+
+export const structureMoreSchema = z.object({
+  form: z.enum(FORMS).optional(),
+  at: z.object({ xM: onFarm, yM: onFarm, turnDeg: degrees }).optional(),
+  coveredYear: z
+    .number({ error: 'a year' })
+    .int('a whole year')
+    .min(1950, 'a year like 2024')
+    .max(2200, 'a year like 2024')
+    .nullable()
+    .optional(),
+  snug: z.object({ ends: draught, edges: draught, skin: draught }).optional(),
+  openings: z
+    .array(
+      z.object({
+        name,
+        kind: z.enum(['door', 'roll-up', 'lid', 'hinged']),
+        areaM2: z.number({ error: 'an area in m²' }).min(0.01, 'more than 0 m²').max(1000, 'at most 1000 m²'),
+        wax: z
+          .object({
+            startC: z.number().min(0, '0 to 50 °C').max(50, '0 to 50 °C'),
+            fullC: z.number().min(5, '5 to 60 °C').max(60, '5 to 60 °C'),
+          })
+          .refine((w) => w.fullC > w.startC, 'fully open only above where it starts')
+          .nullable()
+          .optional(),
+      }),
+    )
+    .max(20, 'at most 20 openings')
+    .optional(),
+  shade: z.enum(['shade-30', 'shade-50']).nullable().optional(),
+  heat: z
+    .object({
+      kind: z.enum(['manure', 'cable', 'air']),
+      wm2: z.number().min(0, '0 to 300 W/m²').max(300, '0 to 300 W/m²'),
+    })
+    .nullable()
+    .optional(),
+  waterLitres: z.number().min(0, '0 or more').max(50_000, 'at most 50000 l').optional(),
+  snowRatingKgM2: z.number().min(0, '0 or more').max(1000, 'at most 1000 kg/m²').nullable().optional(),
+  windRatingMs: z.number().min(0, '0 or more').max(100, 'at most 100 m/s').nullable().optional(),
+});
+
+export const bedMoreSchema = z.object({
+  zone: z.enum(ZONES).optional(),
+  zoneOffsetC: z.number().min(-10, '−10 to 10 K').max(10, '−10 to 10 K').nullable().optional(),
+  at: z.object({ alongM: onFarm, acrossM: onFarm }).optional(),
+  crates: z
+    .object({
+      count: z.number().int('whole crates').min(1).max(9999),
+      lengthM: metres(0.05, 5),
+      widthM: metres(0.05, 5),
+      plantsEach: z.number().int('whole plants').min(1).max(2000),
+    })
+    .nullable()
+    .optional(),
+});
+
+export const coverMoreSchema = z.object({
+  condition: z.enum(['good', 'worn', 'torn']).optional(),
+  keptAt: z.string().trim().max(60, 'at most 60 letters').optional(),
+  madeFor: z.string().trim().max(60, 'at most 60 letters').optional(),
+});
 
 export const structureSchema = z.object({
   id,
@@ -52,8 +165,9 @@ export const structureSchema = z.object({
   material: z.enum(MATERIAL_IDS),
   plies: z.union([z.literal(1), z.literal(2)]),
   tightness: z.enum(['tight', 'average', 'drafty']),
-  ventAreaM2: z.number().min(0).max(2000),
+  ventAreaM2: z.number().min(0, '0 or more').max(2000, 'at most 2000 m²'),
   order: z.number().int(),
+  ...structureMoreSchema.shape,
 });
 
 export const bedSchema = z.object({
@@ -73,6 +187,7 @@ export const bedSchema = z.object({
   mulchM: metres(0, 0.3),
   hoopHeightM: metres(0, 2),
   order: z.number().int(),
+  ...bedMoreSchema.shape,
 });
 
 export const plantingSchema = z.object({
@@ -105,4 +220,5 @@ export const coverSchema = z.object({
   use: z.enum(['hoops', 'flat', 'over']),
   minutes: z.number().min(0, '0 or more').max(240, 'at most 240'),
   order: z.number().int(),
+  ...coverMoreSchema.shape,
 });

@@ -1,6 +1,12 @@
 /** What core offers to the other rooms. A folder a topic; see docs/architecture.md. */
+export * from './calc/calc';
 export * from './calibration/belief';
+export * from './covers/cutList';
+export * from './covers/holding';
+export * from './covers/sheet';
 export * from './crops/crops';
+export * from './farm/layout';
+export * from './farm/setup';
 export * from './farm/types';
 export * from './formats/forecastCsv';
 export * from './formats/units';
@@ -25,3 +31,4 @@ export * from './sky/sun';
 export * from './time/farmTime';
 export * from './weather/forecast';
 export * from './weather/truth';
+export * from './storm/loads';

@@ -7,13 +7,11 @@ import {
   harmChance,
   latestCoverMs,
   trueHours,
-  type Bed,
   type BedTask,
   type Cover,
   type PlantingAtRisk,
-  type Structure,
 } from '../src';
-import { SITE } from './fixtures';
+import { aBed, aCover, aStructure, SITE } from './fixtures';
 
 const HOUR = 3_600_000;
 const NOW = Date.parse('2027-01-14T15:00:00Z');
@@ -26,47 +24,9 @@ const episode = {
   drynessK: 5,
 };
 const world = { seed: 5, site: SITE, episodes: [episode] };
-const structure: Structure = {
-  id: 's',
-  name: 'House',
-  kind: 'house',
-  shape: 'arch',
-  sides: 'cover',
-  lengthM: 20,
-  widthM: 6,
-  heightM: 2.6,
-  material: 'pe-film',
-  plies: 1,
-  tightness: 'average',
-  ventAreaM2: 8,
-  order: 0,
-};
-const bed: Bed = {
-  id: 'b',
-  structureId: 's',
-  name: 'B',
-  lengthM: 18,
-  widthM: 1,
-  rows: 4,
-  on: 'ground',
-  texture: 'loam',
-  wetness: 'moist',
-  mulchM: 0,
-  hoopHeightM: 0.5,
-  order: 0,
-};
-const fleece: Cover = {
-  id: 'a',
-  name: 'a',
-  material: 'fleece-30',
-  plies: 1,
-  lengthM: 20,
-  widthM: 2.1,
-  count: 2,
-  use: 'hoops',
-  minutes: 6,
-  order: 0,
-};
+const structure = aStructure();
+const bed = aBed();
+const fleece = aCover();
 const spec = (covers: Cover[], fromMs?: number) =>
   bedSpec(structure, bed, [], covers, {
     deepC: 5,

@@ -1,5 +1,5 @@
 /** Weather and beds that the tests share. */
-import type { BedSpec, Layer, SimulationCase, WeatherEntry } from '../src';
+import type { Bed, BedSpec, Cover, Layer, SimulationCase, Structure, WeatherEntry } from '../src';
 import { runBed, prepareWeather, type BedRun } from '../src';
 
 export const SITE = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
@@ -93,3 +93,51 @@ export function simulationCase(stack: Layer[] = [HOUSE], more: Partial<Simulatio
     ...more,
   };
 }
+
+/** An ordinary house of a farm, changed where a test asks for it. */
+export const aStructure = (more: Partial<Structure> = {}): Structure => ({
+  id: 's',
+  name: 'House',
+  kind: 'house',
+  shape: 'arch',
+  sides: 'cover',
+  lengthM: 20,
+  widthM: 6,
+  heightM: 2.6,
+  material: 'pe-film',
+  plies: 1,
+  tightness: 'average',
+  ventAreaM2: 8,
+  order: 0,
+  ...more,
+});
+
+export const aBed = (more: Partial<Bed> = {}): Bed => ({
+  id: 'b',
+  structureId: 's',
+  name: 'B',
+  lengthM: 18,
+  widthM: 1,
+  rows: 4,
+  on: 'ground',
+  texture: 'loam',
+  wetness: 'moist',
+  mulchM: 0,
+  hoopHeightM: 0.5,
+  order: 0,
+  ...more,
+});
+
+export const aCover = (more: Partial<Cover> = {}): Cover => ({
+  id: 'a',
+  name: 'a',
+  material: 'fleece-30',
+  plies: 1,
+  lengthM: 20,
+  widthM: 2.1,
+  count: 2,
+  use: 'hoops',
+  minutes: 6,
+  order: 0,
+  ...more,
+});

@@ -14,27 +14,12 @@ import {
   optionKey,
   quantile,
   thawTimeMs,
-  type Bed,
   type Cover,
   type Structure,
 } from '../src';
-import { HOUSE, night, simulationCase, weather } from './fixtures';
+import { aBed, aCover, aStructure, HOUSE, night, simulationCase, weather } from './fixtures';
 
-const structure: Structure = {
-  id: 's',
-  name: 'House',
-  kind: 'house',
-  shape: 'arch',
-  sides: 'cover',
-  lengthM: 20,
-  widthM: 6,
-  heightM: 2.6,
-  material: 'pe-film',
-  plies: 1,
-  tightness: 'average',
-  ventAreaM2: 8,
-  order: 0,
-};
+const structure = aStructure();
 const frame: Structure = {
   ...structure,
   kind: 'frame',
@@ -45,34 +30,8 @@ const frame: Structure = {
   heightM: 0.4,
   material: 'glass',
 };
-const bedOf = (more: Partial<Bed> = {}): Bed => ({
-  id: 'b',
-  structureId: 's',
-  name: 'B',
-  lengthM: 18,
-  widthM: 1,
-  rows: 4,
-  on: 'ground',
-  texture: 'loam',
-  wetness: 'moist',
-  mulchM: 0,
-  hoopHeightM: 0.5,
-  order: 0,
-  ...more,
-});
-const cover = (id: string, more: Partial<Cover> = {}): Cover => ({
-  id,
-  name: id,
-  material: 'fleece-30',
-  plies: 1,
-  lengthM: 20,
-  widthM: 2.1,
-  count: 3,
-  use: 'hoops',
-  minutes: 6,
-  order: 0,
-  ...more,
-});
+const bedOf = aBed;
+const cover = (id: string, more: Partial<Cover> = {}): Cover => aCover({ id, name: id, count: 3, ...more });
 
 describe('what fits', () => {
   test('a sheet must reach over the hoops with a skirt', () => {

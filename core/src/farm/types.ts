@@ -8,7 +8,78 @@ import type { MaterialId, Shape, Site, Texture, Tightness, Wetness } from '../he
 /** House: one air over all its beds. Frame and tunnel: one for each bed. Open: nothing. */
 export type StructureKind = 'house' | 'frame' | 'tunnel' | 'open';
 
-export interface Structure {
+/** What it is in a grower's words; `kind` is what the heat engine makes of it. */
+export const FORMS = [
+  'hoop-house',
+  'walk-in-tunnel',
+  'greenhouse',
+  'cold-frame',
+  'hot-bed',
+  'low-tunnel',
+  'cloche',
+  'open-ground',
+  'bench-row',
+  'nursery-shelf',
+] as const;
+export type Form = (typeof FORMS)[number];
+
+/** Something that opens. A wax cylinder starts to open at `startC` and is fully open at `fullC`. */
+export interface Opening {
+  name: string;
+  kind: 'door' | 'roll-up' | 'lid' | 'hinged';
+  areaM2: number;
+  wax?: { startC: number; fullC: number } | null | undefined;
+}
+
+/** Three plain questions about draughts: 0 none to feel, 1 some, 2 daylight. */
+export interface Snug {
+  ends: 0 | 1 | 2;
+  edges: 0 | 1 | 2;
+  skin: 0 | 1 | 2;
+}
+
+/** All that is known of a structure beyond its size; every field may be left out. */
+export interface StructureMore {
+  form?: Form | undefined;
+  /** Its middle, metres east and north of the farm's own point; its length turned from north, clockwise, degrees. */
+  at?: { xM: number; yM: number; turnDeg: number } | undefined;
+  /** Year in which it was last covered. */
+  coveredYear?: number | null | undefined;
+  snug?: Snug | undefined;
+  openings?: Opening[] | undefined;
+  shade?: 'shade-30' | 'shade-50' | null | undefined;
+  heat?: { kind: 'manure' | 'cable' | 'air'; wm2: number } | null | undefined;
+  /** Water in jugs and barrels, litres in all. */
+  waterLitres?: number | undefined;
+  /** The maker's or an engineer's figures, where they are known. */
+  snowRatingKgM2?: number | null | undefined;
+  windRatingMs?: number | null | undefined;
+}
+
+/** Corners with a climate of their own. */
+export const ZONES = ['centre', 'door', 'side-left', 'side-right', 'shelf'] as const;
+export type Zone = (typeof ZONES)[number];
+
+export interface BedMore {
+  zone?: Zone | undefined;
+  /** K against the centre; null or left out: the zone's starting value. */
+  zoneOffsetC?: number | null | undefined;
+  /** Its middle, metres along the structure's length and across it, from the structure's middle. */
+  at?: { alongM: number; acrossM: number } | undefined;
+  /** Crates or trays on a bench. */
+  crates?: { count: number; lengthM: number; widthM: number; plantsEach: number } | null | undefined;
+}
+
+export type Condition = 'good' | 'worn' | 'torn';
+
+export interface CoverMore {
+  condition?: Condition | undefined;
+  keptAt?: string | undefined;
+  /** What it was cut or sewn for. */
+  madeFor?: string | undefined;
+}
+
+export interface Structure extends StructureMore {
   id: string;
   name: string;
   kind: StructureKind;
@@ -24,7 +95,7 @@ export interface Structure {
   order: number;
 }
 
-export interface Bed {
+export interface Bed extends BedMore {
   id: string;
   structureId: string;
   name: string;
@@ -57,7 +128,7 @@ export interface Planting {
 /** How a sheet lies: on hoops, laid on the crop, or over a frame or tunnel. */
 export type CoverUse = 'hoops' | 'flat' | 'over';
 
-export interface Cover {
+export interface Cover extends CoverMore {
   id: string;
   name: string;
   material: MaterialId;

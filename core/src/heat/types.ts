@@ -41,6 +41,8 @@ export interface WeatherEntry {
   globalWm2?: number | undefined;
   rainMm?: number | undefined;
   snowMm?: number | undefined;
+  /** Where the wind comes from, degrees from north; not part of a case: only what stands in the wind asks for it. */
+  windFromDeg?: number | undefined;
 }
 
 export interface Ground {

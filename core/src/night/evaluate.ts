@@ -5,7 +5,7 @@
 import { prepareWeather, type PreparedWeather } from '../heat/prepare';
 import { runBed, runOutside, type BedRun, type LyingSnow, type SoilState } from '../heat/run';
 import type { OutsideTrace } from '../heat/work';
-import type { BedSpec, Site, WeatherEntry } from '../heat/types';
+import type { BedSpec, Calibration, Site, WeatherEntry } from '../heat/types';
 import { BOOK_BELIEF, drawFactors, REST_ERROR_K, type Belief } from '../calibration/belief';
 
 export interface BedTask {
@@ -19,6 +19,8 @@ export interface BedTask {
   options: { key: string; spec: BedSpec; structureLayer: number }[];
   /** What is believed of the place's factors; the book's where it is left out. */
   belief?: Belief;
+  /** What the bed's corner adds to its leaf, K; the thermometer hangs elsewhere. */
+  zoneOffsetC?: number;
   /** Only what happens from here on counts for the minimum, epoch ms. */
   countFromMs: number;
 }
@@ -158,10 +160,14 @@ function outsideOf(p: Prepared, task: BedTask) {
   return found;
 }
 
+function inZone(c: Calibration, task: BedTask): Calibration {
+  return { ...c, zoneOffsetC: c.zoneOffsetC + (task.zoneOffsetC ?? 0) };
+}
+
 /** The bed through the days that were, under the covers that were on: its soil now, and its last day. */
 function pastOf(p: Prepared, task: BedTask): { initial: SoilState; past: BedOutcome['past'] } {
   const run = runBed(task.historySpec, p.history, {
-    calibration: (task.belief ?? BOOK_BELIEF).mean,
+    calibration: inZone((task.belief ?? BOOK_BELIEF).mean, task),
     outside: outsideOf(p, task).history,
     audit: false,
   });
@@ -260,7 +266,7 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): B
   const options = task.options.map((option, n) => {
     const runs = p.members.map((weather, m) =>
       runBed(option.spec, weather, {
-        calibration: factors[m]!,
+        calibration: inZone(factors[m]!, task),
         initial,
         outside: outside[m]!,
         audit: false,
@@ -318,7 +324,7 @@ export function latestCoverMs(
   const outside = outsideOf(p, task).members[0]!;
   const minima = specs.map(({ spec }) => {
     const run = runBed(spec, p.members[0]!, {
-      calibration: (task.belief ?? BOOK_BELIEF).mean,
+      calibration: inZone((task.belief ?? BOOK_BELIEF).mean, task),
       initial,
       outside,
       audit: false,

@@ -2,10 +2,10 @@
  * From a bed and the covers on it to what the heat engine runs: which layers, in which order, how large.
  */
 import { cropById } from '../crops/crops';
-import type { Bed, Cover, Planting, Structure } from '../farm/types';
+import type { Bed, Condition, Cover, Planting, Structure } from '../farm/types';
 import { archLengthM } from '../heat/geometry';
 import { MATERIALS } from '../heat/materials';
-import type { BedSpec, Layer } from '../heat/types';
+import type { BedSpec, Layer, Tightness } from '../heat/types';
 
 /** Sheet that must lie on the ground on each side to be weighted down, m. */
 export const SKIRT_M = 0.1;
@@ -60,6 +60,14 @@ export function canopyOf(plantings: readonly Planting[]): { heightM: number; gro
   };
 }
 
+/** What holes do to a sheet. */
+const CONDITION: Record<Condition, Tightness> = { good: 'average', worn: 'average', torn: 'drafty' };
+
+function heatOf(s: Structure): Pick<BedSpec, 'heat'> {
+  if (!s.heat || s.heat.wm2 <= 0) return {};
+  return { heat: s.heat.kind === 'air' ? { airWm2: s.heat.wm2 } : { bottomWm2: s.heat.wm2 } };
+}
+
 /** The bed under `covers` (each may appear twice for a double one). */
 export function bedSpec(
   structure: Structure,
@@ -81,8 +89,19 @@ export function bedSpec(
       shape: structure.shape,
       material: cover.material,
       plies: cover.plies,
-      tightness: 'average',
+      tightness: CONDITION[cover.condition ?? 'good'],
       ...options.timing?.[cover.id],
+    });
+  }
+  // shade cloth that stays on a house lies outermost, where there is room for one more
+  if (base && structure.shade && inner.length + outer.length < 3) {
+    outer.unshift({
+      lengthM: structure.lengthM + 0.2,
+      widthM: structure.widthM + 0.2,
+      heightM: structure.heightM + 0.1,
+      shape: structure.shape,
+      material: structure.shade,
+      tightness: 'drafty',
     });
   }
   const stack: Layer[] = base ? [...outer, base] : [];
@@ -98,7 +117,7 @@ export function bedSpec(
       shape: flat ? 'flat' : 'arch',
       material: cover.material,
       plies: cover.plies,
-      tightness: 'average',
+      tightness: CONDITION[cover.condition ?? 'good'],
       touchesCrop: flat && i === inner.length - 1,
       ...options.timing?.[cover.id],
     });
@@ -113,6 +132,10 @@ export function bedSpec(
     },
     stack,
     crop,
+    ...(base && structure.waterLitres
+      ? { mass: { waterLitres: structure.waterLitres / (structure.lengthM * structure.widthM) } }
+      : {}),
+    ...heatOf(structure),
   };
 }
 

@@ -57,6 +57,7 @@ function shifted(e: WeatherEntry, d: Draw, sign: 1 | -1): WeatherEntry {
     cloudFraction: cloud,
     rainMm: e.rainMm,
     snowMm: e.snowMm,
+    windFromDeg: e.windFromDeg,
   };
 }
 

@@ -104,6 +104,7 @@ export function trueWeather(w: WeatherSeed, ms: number): WeatherEntry {
       Math.round(Math.max(0.1, m.windMs * (0.75 + 0.4 * Math.max(0, dailyShape(w.site, ms)))) * 100) / 100,
     cloudFraction: Math.round(m.cloud * 100) / 100,
     rainMm: airC > 1 && w.episodes === undefined ? Math.round(fall * 10) / 10 : 0,
+    windFromDeg: Math.round((270 + 70 * smoothNoise(w.seed, 9, ms / HOUR_MS, 40) + 720) % 360),
     snowMm: airC <= 1 && w.episodes === undefined ? Math.round(fall * 80) / 10 : 0,
   };
 }

@@ -1,6 +1,6 @@
 /** The tables. Instants are epoch milliseconds as bigint, dates ISO text, quantities SI. */
 import type { Farm, FarmRecord } from '@fogata/contract';
-import type { WeatherEntry } from '@fogata/core';
+import type { BedMore, CoverMore, StructureMore, WeatherEntry } from '@fogata/core';
 import { bigint, boolean, doublePrecision, index, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
 
 /** One row: the farm and its settings. */
@@ -24,6 +24,8 @@ export const structures = pgTable('structures', {
   tightness: text('tightness').$type<'tight' | 'average' | 'drafty'>().notNull(),
   ventAreaM2: doublePrecision('vent_area_m2').notNull(),
   order: integer('order').notNull(),
+  /** What may be left out: see `StructureMore`. */
+  more: jsonb('more').$type<StructureMore>().notNull().default({}),
 });
 
 /** A row is one bed, frame box or bench. */
@@ -42,6 +44,8 @@ export const beds = pgTable('beds', {
   mulchM: doublePrecision('mulch_m').notNull(),
   hoopHeightM: doublePrecision('hoop_height_m').notNull(),
   order: integer('order').notNull(),
+  /** What may be left out: see `BedMore`. */
+  more: jsonb('more').$type<BedMore>().notNull().default({}),
 });
 
 /** A row is one crop in one stretch of a bed, from planting to clearing. A plan: it may change; what changed is in records. */
@@ -73,6 +77,8 @@ export const covers = pgTable('covers', {
   use: text('use').$type<'hoops' | 'flat' | 'over'>().notNull(),
   minutes: doublePrecision('minutes').notNull(),
   order: integer('order').notNull(),
+  /** What may be left out: see `CoverMore`. */
+  more: jsonb('more').$type<CoverMore>().notNull().default({}),
 });
 
 /** A row is something that happened. Never rewritten; `seq` is the order in which the server took them. */

@@ -2,7 +2,7 @@
 import { localDate } from '@fogata/core';
 import type { Db } from '../db/open';
 import { beds, covers, farm, meta, plantings, records, structures } from '../db/schema';
-import { isEmpty } from '../farm/store';
+import { bedRow, coverRow, isEmpty, structureRow } from '../farm/store';
 import { demoReadings } from './readings';
 import {
   DEMO_BEDS,
@@ -32,10 +32,10 @@ export async function loadDemo(db: Db): Promise<boolean> {
   const all = [...events, ...readings].sort((a, b) => a.atMs - b.atMs);
   await db.transaction(async (tx) => {
     await tx.insert(farm).values({ id: 'farm', settings: DEMO_FARM });
-    await tx.insert(structures).values(DEMO_STRUCTURES);
-    await tx.insert(beds).values(DEMO_BEDS);
+    await tx.insert(structures).values(DEMO_STRUCTURES.map(structureRow));
+    await tx.insert(beds).values(DEMO_BEDS.map(bedRow));
     await tx.insert(plantings).values(DEMO_PLANTINGS);
-    await tx.insert(covers).values(DEMO_COVERS);
+    await tx.insert(covers).values(DEMO_COVERS.map(coverRow));
     await tx.insert(records).values(
       all.map((record) => ({
         id: record.id,

@@ -19,6 +19,15 @@ export const DEMO_FARM: Farm = {
   hourlyRate: 16,
   theme: 'clock',
   schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
+  wind: 'open',
+  coldAir: 'hollow',
+  windFromDeg: 300,
+  frost: { lastSpring: '05-06', firstAutumn: '10-11', eitherWayDays: 12, from: 'typed' },
+  gear: { hoops: 96, clips: 140, sandbags: 70, pegs: 160, jugs: 24, props: 6 },
+  rolls: [
+    { id: 'r-fleece', material: 'fleece-30', widthM: 3.2, lengthM: 100, count: 1 },
+    { id: 'r-film', material: 'pe-film', widthM: 4, lengthM: 50, count: 1 },
+  ],
 };
 
 export const DEMO_SEED = 42;
@@ -66,6 +75,15 @@ const house = { kind: 'house', shape: 'arch', sides: 'cover', material: 'pe-film
 export const DEMO_STRUCTURES: Structure[] = [
   {
     id: 'north',
+    form: 'hoop-house',
+    at: { xM: 0, yM: 14, turnDeg: 84 },
+    coveredYear: 2024,
+    openings: [
+      { name: 'Doors', kind: 'door', areaM2: 6 },
+      { name: 'Gable flaps', kind: 'hinged', areaM2: 4 },
+    ],
+    snowRatingKgM2: 35,
+    windRatingMs: 25,
     name: 'North house',
     ...house,
     lengthM: 24,
@@ -77,6 +95,10 @@ export const DEMO_STRUCTURES: Structure[] = [
   },
   {
     id: 'south',
+    form: 'hoop-house',
+    at: { xM: -2, yM: 2, turnDeg: 84 },
+    coveredYear: 2019,
+    openings: [{ name: 'Doors', kind: 'door', areaM2: 8 }],
     name: 'South house',
     ...house,
     lengthM: 18,
@@ -88,6 +110,9 @@ export const DEMO_STRUCTURES: Structure[] = [
   },
   {
     id: 'frames',
+    form: 'cold-frame',
+    at: { xM: 17, yM: 3, turnDeg: 84 },
+    openings: [{ name: 'Lids', kind: 'lid', areaM2: 1.2 }],
     name: 'Frames',
     kind: 'frame',
     shape: 'box',
@@ -103,6 +128,9 @@ export const DEMO_STRUCTURES: Structure[] = [
   },
   {
     id: 'tunnels',
+    form: 'low-tunnel',
+    at: { xM: -3, yM: -8, turnDeg: 84 },
+    openings: [{ name: 'One side lifted', kind: 'roll-up', areaM2: 2 }],
     name: 'Low tunnels',
     kind: 'tunnel',
     shape: 'arch',
@@ -118,6 +146,8 @@ export const DEMO_STRUCTURES: Structure[] = [
   },
   {
     id: 'open',
+    form: 'open-ground',
+    at: { xM: 0, yM: -14, turnDeg: 84 },
     name: 'Open beds',
     kind: 'open',
     shape: 'flat',
@@ -161,7 +191,7 @@ function bed(
 }
 
 export const DEMO_BEDS: Bed[] = [
-  bed('n1', 'north', 'N1', 22, 1.0, 5, 0, { hoopHeightM: 0.5 }),
+  bed('n1', 'north', 'N1', 22, 1.0, 5, 0, { hoopHeightM: 0.5, zone: 'side-left', zoneOffsetC: -0.2 }),
   bed('n2', 'north', 'N2', 22, 1.0, 4, 1, { hoopHeightM: 0.5 }),
   bed('n3', 'north', 'N3', 22, 1.0, 4, 2, { hoopHeightM: 0.5 }),
   bed('n4', 'north', 'N4', 22, 1.0, 4, 3, { hoopHeightM: 0.5 }),
@@ -169,7 +199,11 @@ export const DEMO_BEDS: Bed[] = [
   bed('s1', 'south', 'S1', 16, 1.0, 4, 0, { hoopHeightM: 0.5 }),
   bed('s2', 'south', 'S2', 16, 1.0, 4, 1, { hoopHeightM: 0.5 }),
   bed('s3', 'south', 'S3', 16, 1.0, 6, 2, { hoopHeightM: 0.5 }),
-  bed('s4', 'south', 'S4 bench', 8, 0.8, 4, 3, { on: 'bench', texture: 'compost' }),
+  bed('s4', 'south', 'S4 bench', 8, 0.8, 4, 3, {
+    on: 'bench',
+    texture: 'compost',
+    crates: { count: 26, lengthM: 0.6, widthM: 0.4, plantsEach: 8 },
+  }),
   bed('f1', 'frames', 'Frame 1', 3.4, 1.0, 5, 0),
   bed('f2', 'frames', 'Frame 2', 3.4, 1.0, 5, 1),
   bed('f3', 'frames', 'Frame 3', 3.4, 1.0, 4, 2),
@@ -237,18 +271,32 @@ function cover(
   use: Cover['use'],
   minutes: number,
   order: number,
+  keptAt: string,
+  condition: Cover['condition'] = 'good',
 ): Cover {
-  return { id, name, material, plies: 1, lengthM, widthM, count, use, minutes, order };
+  return { id, name, material, plies: 1, lengthM, widthM, count, use, minutes, order, keptAt, condition };
 }
 
 /** Not enough for everything: seven sheets of fleece for nine beds on hoops, two blankets. */
 export const DEMO_COVERS: Cover[] = [
-  cover('fleece30', 'Fleece 30', 'fleece-30', 24, 2.1, 4, 'hoops', 6, 0),
-  cover('fleece50', 'Fleece 50', 'fleece-50', 18, 2.1, 2, 'hoops', 6, 1),
-  cover('blanket', 'Frost blanket', 'frost-blanket', 23, 2.4, 2, 'hoops', 9, 2),
-  cover('fleece17', 'Fleece 17, flat', 'fleece-17', 22, 1.6, 2, 'flat', 4, 3),
-  cover('strawmat', 'Straw mat', 'straw-mat', 3.8, 1.4, 2, 'over', 3, 4),
-  cover('film', 'Tunnel film, spare', 'pe-film', 17, 2.2, 1, 'hoops', 7, 5),
+  cover('fleece30', 'Fleece 30', 'fleece-30', 24, 2.1, 4, 'hoops', 6, 0, 'shed, left wall'),
+  cover('fleece50', 'Fleece 50', 'fleece-50', 18, 2.1, 2, 'hoops', 6, 1, 'shed, left wall', 'worn'),
+  cover('blanket', 'Frost blanket', 'frost-blanket', 23, 2.4, 2, 'hoops', 9, 2, 'shed, loft'),
+  cover(
+    'fleece17',
+    'Fleece 17, flat',
+    'fleece-17',
+    22,
+    1.6,
+    2,
+    'flat',
+    4,
+    3,
+    'North house, by the door',
+    'worn',
+  ),
+  cover('strawmat', 'Straw mat', 'straw-mat', 3.8, 1.4, 2, 'over', 3, 4, 'by the frames'),
+  cover('film', 'Tunnel film, spare', 'pe-film', 17, 2.2, 1, 'hoops', 7, 5, 'shed, loft'),
 ];
 
 /** What was done in the days before: houses aired by day, fleece on the lettuce at night. */

@@ -1,5 +1,14 @@
 /** Reads and writes of the farm: everything the planner needs in one load, records appended once, plans changed in place. */
-import type { Farm, FarmRecord, PlantingBody } from '@fogata/contract';
+import {
+  bedMoreSchema,
+  coverMoreSchema,
+  farmSchema,
+  NO_GEAR,
+  structureMoreSchema,
+  type Farm,
+  type FarmRecord,
+  type PlantingBody,
+} from '@fogata/contract';
 import type { Bed, Cover, Planting, Structure, WeatherEntry } from '@fogata/core';
 import { and, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
@@ -44,13 +53,44 @@ export const DEFAULT_FARM: Farm = {
   hourlyRate: 15,
   theme: 'clock',
   schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
+  wind: 'open',
+  coldAir: 'level',
+  windFromDeg: null,
+  frost: { lastSpring: null, firstAutumn: null, eitherWayDays: 14, from: 'typed' },
+  gear: NO_GEAR,
+  rolls: [],
 };
+
+type Row<T, M> = Omit<T, keyof M> & { more: M };
+
+/** The fields that may be left out lie in one column: out of it into the thing, and back. */
+const whole = <T, M extends object>({ more, ...row }: Row<T, M>) => ({ ...row, ...more }) as unknown as T;
+function split<T extends object, M extends object>(thing: T, moreKeys: readonly string[]): Row<T, M> {
+  const entries = Object.entries(thing);
+  const more = Object.fromEntries(entries.filter(([k, v]) => moreKeys.includes(k) && v !== undefined));
+  return { ...Object.fromEntries(entries.filter(([k]) => !moreKeys.includes(k))), more } as unknown as Row<
+    T,
+    M
+  >;
+}
+const STRUCTURE_MORE = Object.keys(structureMoreSchema.shape);
+const BED_MORE = Object.keys(bedMoreSchema.shape);
+const COVER_MORE = Object.keys(coverMoreSchema.shape);
+
+export const structureRow = (s: Structure) =>
+  split(s, STRUCTURE_MORE) as unknown as typeof structures.$inferInsert;
+export const bedRow = (b: Bed) => split(b, BED_MORE) as unknown as typeof beds.$inferInsert;
+export const coverRow = (c: Cover) => split(c, COVER_MORE) as unknown as typeof covers.$inferInsert;
+const asStructure = (row: typeof structures.$inferSelect) => whole(row as never) as Structure;
+const asBed = (row: typeof beds.$inferSelect) => whole(row as never) as Bed;
+const asCover = (row: typeof covers.$inferSelect) => whole(row as never) as Cover;
 
 const WEEKS_MS = 21 * 86_400_000;
 
 export async function readFarm(db: Db): Promise<Farm> {
   const rows = await db.select().from(farm).where(eq(farm.id, 'farm'));
-  return rows[0]?.settings ?? DEFAULT_FARM;
+  // what was kept before a setting existed takes its default
+  return rows[0] ? farmSchema.parse(rows[0].settings) : DEFAULT_FARM;
 }
 
 export async function writeFarm(db: Db, settings: Farm): Promise<void> {
@@ -69,10 +109,10 @@ const asRecord = (row: typeof records.$inferSelect): StoredRecord => ({
 export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
   const [settings, s, b, p, c, r, f] = await Promise.all([
     readFarm(db),
-    db.select().from(structures).orderBy(structures.order),
-    db.select().from(beds).orderBy(beds.order),
+    db.select().from(structures).orderBy(structures.order, structures.name),
+    db.select().from(beds).orderBy(beds.order, beds.name),
     db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow),
-    db.select().from(covers).orderBy(covers.order),
+    db.select().from(covers).orderBy(covers.order, covers.name),
     db
       .select()
       .from(records)
@@ -87,10 +127,10 @@ export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
   ]);
   return {
     farm: settings,
-    structures: s as Structure[],
-    beds: b as Bed[],
+    structures: s.map(asStructure),
+    beds: b.map(asBed),
     plantings: p as Planting[],
-    covers: c as Cover[],
+    covers: c.map(asCover),
     records: r.map(asRecord),
     imported: f[0] ?? null,
   };

@@ -14,7 +14,9 @@ import {
   sortCovers,
   sunTimes,
   thresholds,
+  zoneOffsetC,
   type Bed,
+  type Calibration,
   type Cover,
   type Structure,
   type Style,
@@ -128,7 +130,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       };
     }),
     countFromMs: i.clock.nowMs,
-    calibration: (i.plan.beliefs.get(structure.id) ?? BOOK_BELIEF).mean,
+    calibration: inZone((i.plan.beliefs.get(structure.id) ?? BOOK_BELIEF).mean, bed),
   };
 }
 
@@ -145,6 +147,10 @@ function dayOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'nightToMs' | 'dayF
     dayFromMs: Math.max(rise + HOUR_MS, thaw[Math.floor(thaw.length / 2)] ?? 0, plan.nowMs),
     dayToMs: (set ?? window.toMs + 4 * HOUR_MS) - HOUR_MS,
   };
+}
+
+function inZone(c: Calibration, bed: Bed): Calibration {
+  return { ...c, zoneOffsetC: c.zoneOffsetC + zoneOffsetC(bed) };
 }
 
 function optionRows(i: PlaceInputs): OptionRow[] {

@@ -5,6 +5,7 @@ import {
   coverOptions,
   HOUR_MS,
   optionKey,
+  zoneOffsetC,
   type Bed,
   type BedSpec,
   type BedTask,
@@ -159,6 +160,7 @@ export function bedPlans(i: TaskInputs): BedPlan[] {
           ],
           ...(i.beliefs.has(structure.id) ? { belief: i.beliefs.get(structure.id)! } : {}),
           countFromMs: i.nowMs,
+          zoneOffsetC: zoneOffsetC(bed),
         };
         return [{ structure, bed, plantings, on, options, task, deepC: i.deepC }];
       }),

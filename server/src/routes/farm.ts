@@ -7,6 +7,7 @@ import {
   structureSchema,
   type BedsView,
   type CropRow,
+  type FarmPatch,
   type FarmView,
   type KitView,
 } from '@fogata/contract';
@@ -16,7 +17,7 @@ import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
 import { beds, covers, plantings, structures } from '../db/schema';
-import { isEmpty, writeFarm } from '../farm/store';
+import { bedRow, coverRow, isEmpty, structureRow, writeFarm } from '../farm/store';
 import { currentGlyph } from '../night/glyph';
 import { inUse, plantingViews } from '../night/placeView';
 import { notFound, parseBody, Problem } from '../problem';
@@ -50,7 +51,11 @@ export function farmRoutes(ctx: Context): Router {
   });
 
   router.patch('/farm', async (req, res) => {
-    const patch = parseBody(farmPatchSchema, req.body);
+    const named = Object.keys((req.body ?? {}) as object);
+    // defaults fill what a farm never had; a patch changes what it names
+    const patch = Object.fromEntries(
+      Object.entries(parseBody(farmPatchSchema, req.body)).filter(([k]) => named.includes(k)),
+    ) as FarmPatch;
     checkTimeZone(patch.timeZone);
     const { data } = await ctx.moment();
     const next = parseBody(farmSchema, { ...data.farm, ...patch });
@@ -101,8 +106,11 @@ export function farmRoutes(ctx: Context): Router {
 
   router.put('/structures/:id', async (req, res) => {
     const body = parseBody(structureSchema, { ...(req.body as object), id: req.params.id });
-    const { id: _id, ...set } = body;
-    await ctx.db.insert(structures).values(body).onConflictDoUpdate({ target: structures.id, set });
+    const { id: _id, ...set } = structureRow(body);
+    await ctx.db
+      .insert(structures)
+      .values(structureRow(body))
+      .onConflictDoUpdate({ target: structures.id, set });
     res.json(body);
   });
 
@@ -120,8 +128,8 @@ export function farmRoutes(ctx: Context): Router {
         'lengthM',
       );
     }
-    const { id: _id, ...set } = body;
-    await ctx.db.insert(beds).values(body).onConflictDoUpdate({ target: beds.id, set });
+    const { id: _id, ...set } = bedRow(body);
+    await ctx.db.insert(beds).values(bedRow(body)).onConflictDoUpdate({ target: beds.id, set });
     res.json(body);
   });
 
@@ -146,8 +154,8 @@ export function farmRoutes(ctx: Context): Router {
 
   router.put('/covers/:id', async (req, res) => {
     const body = parseBody(coverSchema, { ...(req.body as object), id: req.params.id });
-    const { id: _id, ...set } = body;
-    await ctx.db.insert(covers).values(body).onConflictDoUpdate({ target: covers.id, set });
+    const { id: _id, ...set } = coverRow(body);
+    await ctx.db.insert(covers).values(coverRow(body)).onConflictDoUpdate({ target: covers.id, set });
     res.json(body);
   });
 

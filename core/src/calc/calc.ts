@@ -1,0 +1,220 @@
+/**
+ * The reckonings a grower does on the back of an envelope. Contract: each takes plain numbers in SI, refuses what makes no
+ * sense by name, and gives its answer; the words of the working are the screen's.
+ */
+
+/** What is wrong with an input, by the name of its field. */
+export class CalcProblem extends Error {
+  constructor(
+    readonly field: string,
+    readonly expected: string,
+  ) {
+    super(`${field}: expected ${expected}`);
+  }
+}
+
+function need(field: string, value: number, min: number, expected: string): void {
+  if (!Number.isFinite(value) || value < min) throw new CalcProblem(field, expected);
+}
+const above0 = (field: string, value: number) => {
+  if (!Number.isFinite(value) || value <= 0) throw new CalcProblem(field, 'more than 0');
+};
+
+/** Hoops over a bed: how many, how far apart they come out, and how long each rod is with `footM` in the ground at each end. */
+export function hoopsFor(i: { lengthM: number; arcM: number; spacingM: number; footM: number }) {
+  above0('length', i.lengthM);
+  above0('arc', i.arcM);
+  above0('spacing', i.spacingM);
+  need('foot', i.footM, 0, '0 or more');
+  const gaps = Math.ceil(i.lengthM / i.spacingM - 1e-9);
+  const rodM = i.arcM + 2 * i.footM;
+  return { hoops: gaps + 1, everyM: i.lengthM / gaps, rodM, rodsM: (gaps + 1) * rodM };
+}
+
+/**
+ * Drip: emitters and minutes. `mm` is over the whole bed (1 mm is 1 l/m²); with `litresPerPot` instead, each emitter feeds
+ * one pot.
+ */
+export function dripFor(i: {
+  lengthM: number;
+  widthM: number;
+  lines: number;
+  spacingM: number;
+  litresPerHour: number;
+  mm?: number;
+  litresPerPot?: number;
+}) {
+  above0('length', i.lengthM);
+  above0('width', i.widthM);
+  above0('lines', i.lines);
+  above0('spacing', i.spacingM);
+  above0('flow of an emitter', i.litresPerHour);
+  const perLine = Math.floor(i.lengthM / i.spacingM + 1e-9) + 1;
+  const emitters = perLine * i.lines;
+  const litres =
+    i.litresPerPot !== undefined ? i.litresPerPot * emitters : (i.mm ?? 0) * i.lengthM * i.widthM;
+  above0(i.litresPerPot !== undefined ? 'litres for each pot' : 'millimetres', litres);
+  const litresPerHour = emitters * i.litresPerHour;
+  return {
+    perLine,
+    emitters,
+    lineM: i.lengthM * i.lines,
+    litresPerHour,
+    litres,
+    minutes: (litres / litresPerHour) * 60,
+  };
+}
+
+/** Crates on a bench: the better of the two ways to turn them, and what they hold; the same for every bench of the house. */
+export function cratesFor(i: {
+  benchLengthM: number;
+  benchWidthM: number;
+  benches: number;
+  crateLengthM: number;
+  crateWidthM: number;
+  gapM: number;
+  plantsEach: number;
+}) {
+  above0('length of the bench', i.benchLengthM);
+  above0('width of the bench', i.benchWidthM);
+  above0('benches', i.benches);
+  above0('length of a crate', i.crateLengthM);
+  above0('width of a crate', i.crateWidthM);
+  need('gap', i.gapM, 0, '0 or more');
+  above0('plants for each crate', i.plantsEach);
+  const along = (bench: number, crate: number) =>
+    Math.max(0, Math.floor((bench + i.gapM) / (crate + i.gapM) + 1e-9));
+  const ways = [
+    {
+      turned: false,
+      inRow: along(i.benchLengthM, i.crateLengthM),
+      rows: along(i.benchWidthM, i.crateWidthM),
+    },
+    { turned: true, inRow: along(i.benchLengthM, i.crateWidthM), rows: along(i.benchWidthM, i.crateLengthM) },
+  ].map((w) => ({ ...w, crates: w.inRow * w.rows }));
+  const best = ways[1]!.crates > ways[0]!.crates ? ways[1]! : ways[0]!;
+  const crates = best.crates * i.benches;
+  return { ...best, perBench: best.crates, crates, plants: crates * i.plantsEach };
+}
+
+/** Seed trays for so many plants: seeds, trays, and the shelf they stand on. `emerges` is the share that comes up. */
+export function traysFor(i: {
+  plants: number;
+  emerges: number;
+  spare: number;
+  cells: number;
+  seedsPerCell: number;
+  trayLengthM: number;
+  trayWidthM: number;
+  shelfDepthM: number;
+}) {
+  above0('plants', i.plants);
+  if (!(i.emerges > 0 && i.emerges <= 1))
+    throw new CalcProblem('share that comes up', 'more than 0, up to 1');
+  need('spare', i.spare, 0, '0 or more');
+  above0('cells of a tray', i.cells);
+  above0('seeds for each cell', i.seedsPerCell);
+  above0('length of a tray', i.trayLengthM);
+  above0('width of a tray', i.trayWidthM);
+  above0('depth of the shelf', i.shelfDepthM);
+  // a cell stands when at least one of its seeds does
+  const cellStands = 1 - Math.pow(1 - i.emerges, i.seedsPerCell);
+  const sownCells = Math.ceil((i.plants * (1 + i.spare)) / cellStands - 1e-9);
+  const trays = Math.ceil(sownCells / i.cells);
+  const rows = Math.floor(i.shelfDepthM / i.trayWidthM + 1e-9);
+  if (rows < 1)
+    throw new CalcProblem('depth of the shelf', `at least ${i.trayWidthM} m, the width of a tray`);
+  return {
+    sownCells,
+    seeds: sownCells * i.seedsPerCell,
+    trays,
+    rows,
+    shelfM: Math.ceil(trays / rows) * i.trayLengthM,
+  };
+}
+
+/** Soil mix by volume: litres of each part for so many vessels of so many litres, with what settles added. */
+export function mixFor(i: {
+  vessels: number;
+  litresEach: number;
+  settles: number;
+  parts: { name: string; parts: number }[];
+}) {
+  above0('vessels', i.vessels);
+  above0('litres for each', i.litresEach);
+  if (!(i.settles >= 0 && i.settles < 1)) throw new CalcProblem('share that settles', '0 or more, under 1');
+  const sum = i.parts.reduce((s, p) => s + p.parts, 0);
+  if (!(sum > 0) || i.parts.some((p) => p.parts < 0))
+    throw new CalcProblem('parts', 'at least one part, none under 0');
+  const litres = (i.vessels * i.litresEach) / (1 - i.settles);
+  return { litres, of: i.parts.map((p) => ({ name: p.name, litres: (litres * p.parts) / sum })) };
+}
+
+/**
+ * From a handful of runs of the heat engine (something added, what the leaf ends at) to how much of it brings `gainK`:
+ * straight lines between the runs. Null where even the most does not.
+ */
+export function amountForGain(
+  runs: readonly { amount: number; leafC: number }[],
+  gainK: number,
+): number | null {
+  const sorted = [...runs].sort((a, b) => a.amount - b.amount);
+  const target = sorted[0]!.leafC + gainK;
+  for (let i = 1; i < sorted.length; i++) {
+    const a = sorted[i - 1]!;
+    const b = sorted[i]!;
+    if (b.leafC >= target)
+      return a.amount + ((b.amount - a.amount) * (target - a.leafC)) / (b.leafC - a.leafC);
+  }
+  return null;
+}
+
+/**
+ * Average frost dates from daily minima (any order): for every year the last frost before midsummer and the first after,
+ * then the mean day and the standard deviation over the years, which holds about two years of three; eight of ten lie
+ * within 1.28 of it. South of the equator midsummer is in January.
+ */
+export function frostDates(
+  days: readonly { date: string; minC: number }[],
+  south: boolean,
+): { lastSpring: string; firstAutumn: string; eitherWayDays: number; years: number } | string {
+  const dayOf = (date: string) => {
+    const ms = Date.parse(`${date}T00:00:00Z`);
+    const year = Number(date.slice(0, 4));
+    const start = south ? Date.UTC(year, 6, 1) : Date.UTC(year, 0, 1);
+    // the frost year runs from midwinter to midwinter
+    return ms >= start
+      ? { season: year, day: (ms - start) / 86_400_000 }
+      : { season: year - 1, day: (ms - Date.UTC(year - 1, 6, 1)) / 86_400_000 };
+  };
+  const seasons = new Map<number, { last: number | null; first: number | null; n: number }>();
+  for (const d of days) {
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(d.date) || !Number.isFinite(d.minC)) continue;
+    const { season, day } = dayOf(d.date);
+    const s = seasons.get(season) ?? { last: null, first: null, n: 0 };
+    s.n += 1;
+    if (d.minC <= 0) {
+      if (day < 182) s.last = Math.max(s.last ?? 0, day);
+      else s.first = Math.min(s.first ?? 400, day);
+    }
+    seasons.set(season, s);
+  }
+  const whole = [...seasons.values()].filter((s) => s.n >= 330);
+  const last = whole.flatMap((s) => (s.last === null ? [] : [s.last]));
+  const first = whole.flatMap((s) => (s.first === null ? [] : [s.first]));
+  if (last.length < 3 || first.length < 3)
+    return `The records hold ${whole.length} whole ${whole.length === 1 ? 'year' : 'years'} of days; at least three with frost are needed.`;
+  const mean = (x: number[]) => x.reduce((s, v) => s + v, 0) / x.length;
+  const sd = (x: number[]) => Math.sqrt(x.reduce((s, v) => s + (v - mean(x)) ** 2, 0) / (x.length - 1));
+  const name = (day: number) =>
+    // a year without a 29 February in it
+    new Date(Date.UTC(south ? 2022 : 2023, south ? 6 : 0, 1) + Math.round(day) * 86_400_000)
+      .toISOString()
+      .slice(5, 10);
+  return {
+    lastSpring: name(mean(last)),
+    firstAutumn: name(mean(first)),
+    eitherWayDays: Math.round(1.28 * Math.max(sd(last), sd(first))),
+    years: whole.length,
+  };
+}
