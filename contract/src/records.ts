@@ -74,6 +74,13 @@ export const decisionSchema = z.object({
   key: z.string().nullable(),
   verdict: z.enum(['accepted', 'changed', 'refused', 'withdrawn']),
 });
+/** Something was made safe before wind or snow. */
+export const securedSchema = z.object({
+  ...base,
+  kind: z.literal('secured'),
+  structureId: id,
+  what: z.enum(['wind', 'snow']),
+});
 export const retractionSchema = z.object({ ...base, kind: z.literal('retraction'), retracts: z.uuid() });
 
 export const recordSchema = z.discriminatedUnion('kind', [
@@ -85,6 +92,7 @@ export const recordSchema = z.discriminatedUnion('kind', [
   noteSchema,
   plantingRecordSchema,
   decisionSchema,
+  securedSchema,
   retractionSchema,
 ]);
 export type FarmRecord = z.infer<typeof recordSchema>;

@@ -4,16 +4,20 @@ import type {
   BedSpec,
   Calibration,
   Cover,
+  CutPlan,
+  MaterialId,
   NightWindow,
   Phase,
   Planting,
   Segment,
+  SheetNeed,
   Site,
   SoilState,
+  StormJob,
   Structure,
   WeatherEntry,
 } from '@fogata/core';
-import type { Farm } from './farm';
+import type { Farm, Gear, Roll } from './farm';
 import type { FarmRecord } from './records';
 
 export interface ClockView {
@@ -139,7 +143,14 @@ export interface NowView {
   places: PlaceRow[];
   ribbon: RibbonView | null;
   rounds: RoundItem[];
+  /** Wind and snow on structures, the first to be done first. */
+  storm: StormView[];
   cautions: string[];
+}
+
+export interface StormView extends StormJob {
+  done: boolean;
+  recordId: string | null;
 }
 
 /** One stop of the morning round. */
@@ -276,6 +287,29 @@ export interface CropRow {
   aim: string;
   damageC: [number, number];
   deathC: [number, number];
+}
+
+/** Sheets that beds lack, cut from the rolls there are. */
+export interface CutView {
+  needs: number;
+  lacking: SheetNeed[];
+  sizes: { widthM: number; lengthM: number; beds: string[]; count: number }[];
+  rolls: Roll[];
+  material: MaterialId;
+  plan: CutPlan | null;
+  order: { widthM: number; lengthM: number; sheets: number }[];
+  hold: { bags: number; pegs: number; perimeterM: number };
+  gear: Gear;
+}
+
+/** What bringing a file would change, or has changed. */
+export interface ExchangeView {
+  taken: boolean;
+  added: string[];
+  changed: string[];
+  removed: string[];
+  same: number;
+  records: number;
 }
 
 export interface KitView {

@@ -5,6 +5,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Context, type ServerOptions } from './context';
 import { Problem, sendProblem } from './problem';
+import { exchangeRoutes } from './routes/exchange';
 import { farmRoutes } from './routes/farm';
 import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
@@ -38,7 +39,8 @@ export function makeApp(
     res.setHeader('Cache-Control', 'no-store');
     next();
   });
-  for (const routes of [farmRoutes, nightRoutes, logRoutes, forecastRoutes]) app.use('/api', routes(context));
+  for (const routes of [farmRoutes, exchangeRoutes, nightRoutes, logRoutes, forecastRoutes])
+    app.use('/api', routes(context));
   app.use('/api', () => {
     throw new Problem(404, 'Not found', 'There is no such address in the API.');
   });

@@ -50,6 +50,10 @@ export function describeRecord(
         detail: r.fraction === 0 ? '' : `${Math.round(r.fraction * 100)} % open`,
       };
     }
+    case 'secured': {
+      const name = data.structures.find((x) => x.id === r.structureId)?.name ?? 'a structure';
+      return { title: `${name} made ready for ${r.what}`, detail: '' };
+    }
     case 'harm': {
       const p = plantingName(r.plantingId, data);
       return { title: `${p.title}, ${p.bed}: ${HARM_WORDS[r.score]}`, detail: r.note ?? '' };

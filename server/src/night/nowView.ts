@@ -214,6 +214,7 @@ export function nowView(
     places: [],
     ribbon: null,
     rounds,
+    storm: [],
     cautions: [],
   };
   if (!plan || plan.beds.length === 0) return base;

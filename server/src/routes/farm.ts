@@ -11,13 +11,14 @@ import {
   type FarmView,
   type KitView,
 } from '@fogata/contract';
-import { CROPS, MATERIALS } from '@fogata/core';
+import { CROPS, MATERIAL_IDS, MATERIALS } from '@fogata/core';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
 import { beds, covers, plantings, structures } from '../db/schema';
 import { bedRow, coverRow, isEmpty, structureRow, writeFarm } from '../farm/store';
+import { cutView } from '../night/cut';
 import { currentGlyph } from '../night/glyph';
 import { inUse, plantingViews } from '../night/placeView';
 import { notFound, parseBody, Problem } from '../problem';
@@ -133,6 +134,18 @@ export function farmRoutes(ctx: Context): Router {
     res.json(body);
   });
 
+  router.delete('/structures/:id', async (req, res) => {
+    const used = await ctx.db.select().from(beds).where(eq(beds.structureId, req.params.id));
+    if (used.length > 0)
+      throw new Problem(
+        409,
+        'In use',
+        `It holds ${used.map((b) => b.name).join(', ')}. Take the beds out of it first.`,
+      );
+    await ctx.db.delete(structures).where(eq(structures.id, req.params.id));
+    res.status(204).end();
+  });
+
   router.delete('/beds/:id', async (req, res) => {
     const used = await ctx.db.select().from(plantings).where(eq(plantings.bedId, req.params.id));
     if (used.length > 0)
@@ -150,6 +163,18 @@ export function farmRoutes(ctx: Context): Router {
       }),
     };
     res.json(view);
+  });
+
+  router.get('/kit/cut', async (req, res) => {
+    const query = parseBody(
+      z.object({
+        material: z.enum(MATERIAL_IDS).default('fleece-30'),
+        shared: z.enum(['yes', 'no']).default('yes'),
+      }),
+      req.query,
+    );
+    const m = await ctx.moment();
+    res.json(await cutView(m.data, query.material, query.shared === 'yes'));
   });
 
   router.put('/covers/:id', async (req, res) => {

@@ -7,6 +7,7 @@ import { nowView } from '../night/nowView';
 import { ribbonOf } from '../night/glyph';
 import { placeView } from '../night/placeView';
 import { nightReport, roundOf } from '../night/report';
+import { stormView } from '../night/storm';
 import { notFound } from '../problem';
 
 export function nightRoutes(ctx: Context): Router {
@@ -19,7 +20,10 @@ export function nightRoutes(ctx: Context): Router {
     const kept = await findNight(ctx.db, night);
     const rounds =
       m.clock.phase === 'morning' ? roundOf(await ctx.spotInputs(m, night, false), kept?.data ?? null) : [];
-    res.json(nowView(m.clock, progress, plan, rounds, m.style));
+    res.json({
+      ...nowView(m.clock, progress, plan, rounds, m.style),
+      storm: stormView(m.data, m.state, m.weather, m.nowMs, m.style),
+    });
   });
 
   router.get('/places/:bedId', async (req, res) => {

@@ -1,0 +1,38 @@
+/** Jobs before wind and snow, for the next day and a half, with what has been done about them since. */
+import type { StormView } from '@fogata/contract';
+import { HOUR_MS, layoutOf, stormJobs, type Style } from '@fogata/core';
+import type { WeatherSource } from '../adapters/weather';
+import { ofKind, type FarmState } from '../farm/state';
+import type { FarmData } from '../farm/store';
+
+const AHEAD_H = 36;
+/** What was made safe counts for so long. */
+const HOLDS_MS = 24 * HOUR_MS;
+
+export function stormView(
+  data: FarmData,
+  state: FarmState,
+  weather: WeatherSource,
+  nowMs: number,
+  style: Style,
+): StormView[] {
+  const fromMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
+  const hours = weather.forecast(nowMs, fromMs, fromMs + AHEAD_H * HOUR_MS).members[0]!;
+  const layout = layoutOf(data.structures);
+  const feet = style.units.length === 'ft';
+  const jobs = stormJobs(
+    data.structures.map((structure) => ({ structure, turnDeg: layout.get(structure.id)!.turnDeg })),
+    hours.filter((h) => Date.parse(h.time) >= nowMs - HOUR_MS),
+    data.farm.wind,
+    data.farm.windFromDeg,
+    {
+      speed: (ms) => (feet ? `${Math.round(ms * 2.23694)} mph` : `${Math.round(ms * 3.6)} km/h`),
+      load: (kg) => (feet ? `${(kg * 0.204816).toFixed(1)} lb/ft²` : `${Math.round(kg)} kg/m²`),
+    },
+  );
+  const done = ofKind(state.standing, 'secured').filter((r) => r.atMs > nowMs - HOLDS_MS);
+  return jobs.map((j) => {
+    const record = done.find((r) => r.structureId === j.structureId && r.what === j.what);
+    return { ...j, byMs: Math.max(nowMs, j.byMs), done: record !== undefined, recordId: record?.id ?? null };
+  });
+}

@@ -1,0 +1,95 @@
+/** The farm as open files: JSON, GeoJSON, stock CSV, SVG. Bringing one shows first what it would change. */
+import { bedSchema, coverSchema, readFarmFile, structureSchema, type FarmFile } from '@fogata/contract';
+import { fromGeoJson, planSvg, readStockCsv, toGeoJson, toStockCsv } from '@fogata/core';
+import { Router, type Response } from 'express';
+import { z } from 'zod';
+import type { Context } from '../context';
+import { compare, replaceFarm, wholeFarm } from '../farm/exchange';
+import { parseBody, Problem } from '../problem';
+
+const bodySchema = z.object({ dryRun: z.boolean(), file: z.unknown() });
+
+const refuse = (detail: string, field?: string) => new Problem(422, 'Not accepted', detail, field);
+
+export function exchangeRoutes(ctx: Context): Router {
+  const router = Router();
+  const now = () => wholeFarm(ctx.db, ctx.options.clock.nowMs());
+  const attach = (res: Response, name: string, type: string) => {
+    res.setHeader('Content-Disposition', `attachment; filename="${name}"`);
+    res.type(type);
+  };
+
+  /** Compares, and takes it where it is no dry run. */
+  const take = async (res: Response, dryRun: boolean, next: Partial<FarmFile>) => {
+    const was = await now();
+    const { structures, beds, plantings, covers } = was;
+    const whole = { structures, beds, plantings, covers, ...next };
+    const view = compare(was, whole);
+    const orphan = whole.beds.find((b) => !whole.structures.some((s) => s.id === b.structureId));
+    if (orphan)
+      throw refuse(
+        `structureId: expected a structure of this farm for the bed ${orphan.name}`,
+        'structureId',
+      );
+    const lost = whole.plantings.find((p) => !whole.beds.some((b) => b.id === p.bedId));
+    if (lost)
+      throw refuse(
+        `beds: expected the bed in which ${lost.crop} stands; its story would be lost. Clear it first.`,
+        'beds',
+      );
+    if (!dryRun) await replaceFarm(ctx.db, whole, ctx.options.clock.nowMs());
+    res.status(dryRun ? 200 : 201).json({ ...view, taken: !dryRun });
+  };
+
+  router.get('/farm/file', async (_req, res) => {
+    attach(res, 'farm.json', 'application/json');
+    res.send(`${JSON.stringify(await now(), null, 1)}\n`);
+  });
+
+  router.post('/farm/file', async (req, res) => {
+    const body = parseBody(bodySchema, req.body);
+    const read = readFarmFile(body.file);
+    if ('problem' in read) throw refuse(read.problem, read.field);
+    await take(res, body.dryRun, read.file);
+  });
+
+  router.get('/farm/geojson', async (_req, res) => {
+    const f = await now();
+    attach(res, 'farm.geojson', 'application/geo+json');
+    res.send(`${JSON.stringify(toGeoJson(f.farm, f.structures, f.beds), null, 1)}\n`);
+  });
+
+  router.post('/farm/geojson', async (req, res) => {
+    const body = parseBody(bodySchema, req.body);
+    const read = fromGeoJson((await now()).farm, body.file);
+    if (typeof read === 'string') throw refuse(read);
+    const structures = parseBody(z.array(structureSchema), read.structures);
+    const beds = parseBody(z.array(bedSchema), read.beds);
+    await take(res, body.dryRun, { structures, beds });
+  });
+
+  router.get('/kit/stock.csv', async (_req, res) => {
+    attach(res, 'covers.csv', 'text/csv');
+    res.send(toStockCsv((await now()).covers));
+  });
+
+  router.post('/kit/stock', async (req, res) => {
+    const body = parseBody(z.object({ dryRun: z.boolean(), csv: z.string().max(2_000_000) }), req.body);
+    const read = readStockCsv(body.csv);
+    const bad = read.badRows[0];
+    if (bad) throw refuse(`line ${bad.row}, ${bad.reason}`);
+    const covers = parseBody(z.array(coverSchema), read.covers);
+    const { state } = await ctx.moment();
+    const lying = new Set([...state.onBed.values()].flat().map((c) => c.coverId));
+    const gone = (await now()).covers.find((c) => lying.has(c.id) && !covers.some((x) => x.id === c.id));
+    if (gone) throw refuse(`${gone.name}: expected in the table; it lies on a bed now`);
+    await take(res, body.dryRun, { covers });
+  });
+
+  router.get('/farm/plan.svg', async (_req, res) => {
+    const f = await now();
+    res.type('image/svg+xml').send(planSvg(f.farm.name, f.structures, f.beds));
+  });
+
+  return router;
+}
