@@ -15,6 +15,7 @@ import type {
   SoilState,
   StormJob,
   Structure,
+  Town,
   WeatherEntry,
 } from '@fogata/core';
 import type { Farm, Gear, Roll } from './farm';
@@ -287,6 +288,11 @@ export interface CropRow {
   aim: string;
   damageC: [number, number];
   deathC: [number, number];
+}
+
+/** A town to start from, with its time zone. */
+export interface TownRow extends Town {
+  timeZone: string;
 }
 
 /** Sheets that beds lack, cut from the rolls there are. */

@@ -7,6 +7,7 @@ export * from './covers/sheet';
 export * from './crops/crops';
 export * from './farm/layout';
 export * from './farm/setup';
+export * from './farm/towns';
 export * from './farm/types';
 export * from './formats/forecastCsv';
 export * from './formats/geojson';

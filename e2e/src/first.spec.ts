@@ -1,27 +1,84 @@
-import { accessible, expect, test } from './farm';
+import { accessible, expect, glovesFit, test } from './farm';
 
 test.use({ demo: false });
 
-test('an empty farm leads from nothing to its own first night', async ({ page, farm }) => {
+test('an empty farm, typed by hand on a phone, leads to the first night of two structures and six beds', async ({
+  page,
+  farm,
+}) => {
+  test.setTimeout(180_000);
   await page.goto(farm.url);
   await expect(page.getByTestId('empty-farm')).toBeVisible();
   await expect(page.getByTestId('sentence')).toContainText('Add a structure');
   await accessible(page);
-  await page.getByRole('button', { name: 'Add a structure' }).click();
-  await page.getByTestId('structure-name').fill('Long house');
+
+  // the place, from a town near by; its clock comes with it
+  await page.getByRole('button', { name: 'Set the place' }).click();
+  await page.getByTestId('town').fill('leon');
+  await page.getByRole('button', { name: 'León, Spain' }).click();
+  await expect(page.getByTestId('sentence')).toContainText(
+    '42.60° north, 5.57° west, 840 m up, on the clock of Europe/Madrid',
+  );
   await accessible(page);
+  await glovesFit(page);
+
+  // a house: the nearest in size, then its own figures; a reload half way loses nothing
+  await page.goto(farm.url);
+  await page.getByRole('button', { name: 'Add a structure' }).click();
+  await page.getByRole('radio', { name: 'hoop house' }).click();
+  await page.getByRole('radio', { name: '20 × 6 m' }).click();
+  await page.getByTestId('structure-name').fill('Long house');
+  await page.getByTestId('structure-length-value').click();
+  for (const key of ['2', '4', 'Set']) await page.getByRole('button', { name: key, exact: true }).click();
+  await page.reload();
+  await expect(page.getByTestId('structure-name')).toHaveValue('Long house');
+  await expect(page.getByTestId('sentence')).toContainText('Long house: 24 m × 6 m');
+  for (const name of [
+    'At the ends and round the doors',
+    'Along the ground',
+    'Through seams, holes and panes',
+  ])
+    await page.getByRole('radiogroup', { name }).getByRole('radio', { name: 'daylight to see' }).click();
+  await expect(page.getByTestId('sentence')).toContainText('draughty');
+  await accessible(page);
+  await glovesFit(page);
   await page.getByTestId('save-structure').click();
-  await page.goto(`${farm.url}/beds`);
-  await page.getByRole('button', { name: 'Add a bed in Long house' }).click();
-  await page.getByTestId('save-bed').click();
+
+  // four beds alike
+  await page.getByTestId('structure-add-bed').click();
+  await expect(page.getByTestId('sentence')).toContainText('A sheet over its hoops is');
+  await accessible(page);
+  await glovesFit(page);
+  await page.getByTestId('save-beds-4').click();
+  await expect(page.getByRole('button', { name: 'Change Bed 4' })).toBeVisible();
+
+  // a frame with two
+  await page.goto(`${farm.url}/structure/new`);
+  await page.getByRole('radio', { name: 'cold frame' }).click();
+  await page.getByRole('radio', { name: '3.6 × 1.2 m' }).click();
+  await page.getByTestId('structure-name').fill('South frames');
+  await page.getByTestId('save-structure').click();
+  await page.getByTestId('structure-add-bed').click();
+  await page.getByTestId('bed-name').fill('Frame 1');
+  await page.getByTestId('save-beds-2').click();
+  await expect(page.getByRole('button', { name: 'Change Frame 2' })).toBeVisible();
+
+  // a cover, and something in every bed
   await page.goto(`${farm.url}/kit`);
   await page.getByTestId('add-cover').click();
+  await page.getByTestId('cover-length-value').click();
+  for (const key of ['2', '5', 'Set']) await page.getByRole('button', { name: key, exact: true }).click();
   await page.getByTestId('save-cover').click();
-  await page.goto(`${farm.url}/beds`);
-  await page.getByRole('button', { name: 'Add a planting in Bed 1' }).click();
-  await page.getByTestId('save-planting').click();
-  await expect(page.getByTestId('undo')).toContainText('added');
+  await expect(page.getByTestId('undo')).toContainText('Fleece 30: added');
+  for (const bed of ['Bed 1', 'Bed 2', 'Bed 3', 'Bed 4', 'Frame 1', 'Frame 2']) {
+    await page.goto(`${farm.url}/beds`);
+    await page.getByRole('button', { name: `Add a planting in ${bed}` }).click();
+    await page.getByTestId('save-planting').click();
+    await expect(page.getByTestId('undo')).toContainText('added');
+  }
+
+  // the first night
   await page.goto(farm.url);
-  await expect(page.getByTestId('place-line')).toHaveCount(1);
+  await expect(page.getByTestId('place-line')).toHaveCount(6, { timeout: 60_000 });
   await expect(page.getByTestId('demo-clock')).toHaveCount(0);
 });

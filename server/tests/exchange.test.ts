@@ -102,7 +102,7 @@ test('a table that lacks a cover which lies on a bed is refused', async () => {
     .post('/api/records')
     .send({ records: [retraction] })
     .expect(201);
-});
+}, 60_000);
 
 test('beds in which something stands cannot be brought away', async () => {
   const geo = JSON.parse((await s.api.get('/api/farm/geojson')).text) as { features: { id: string }[] };

@@ -13,12 +13,12 @@ import { ConnectionBar, UndoBar } from './Bars';
 import { Text } from './Text';
 
 const TABS = [
-  { href: '/', label: 'Now', Icon: Flame, match: (p: string) => p === '/' || p.startsWith('/place') },
+  { href: '/', label: 'Now', Icon: Flame, match: (p: string) => p === '/' || p.startsWith('/place/') },
   {
     href: '/beds',
     label: 'Beds',
     Icon: BedDouble,
-    match: (p: string) => p.startsWith('/beds') || p.startsWith('/planting'),
+    match: (p: string) => /^\/(beds|planting|structure|bed|plan)(\/|$)/.test(p),
   },
   {
     href: '/log',
@@ -30,11 +30,7 @@ const TABS = [
     href: '/kit',
     label: 'Kit',
     Icon: Layers,
-    match: (p: string) =>
-      p.startsWith('/kit') ||
-      p.startsWith('/settings') ||
-      p.startsWith('/import') ||
-      p.startsWith('/place-setup'),
+    match: (p: string) => /^\/(kit|settings|import|site|cover|cut|calc|files)(\/|$)/.test(p),
   },
 ] as const;
 

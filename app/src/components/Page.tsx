@@ -91,7 +91,7 @@ const styles = StyleSheet.create({
     minHeight: 40,
     gap: 12,
   },
-  back: { minHeight: TOUCH, justifyContent: 'center', paddingRight: 16 },
+  back: { minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', paddingRight: 16 },
   page: { paddingHorizontal: 18, paddingTop: 8, paddingBottom: 32, width: '100%' },
   row: {
     flexDirection: 'row',

@@ -134,7 +134,7 @@ function Step({
       onPress={onPress}
       style={({ pressed }) => [styles.step, large && { minHeight: 84 }, pressed && { opacity: 0.5 }]}
     >
-      <Text kind={text.length > 1 ? 'label' : 'figure'} tone="ember">
+      <Text kind={text.length > 1 ? 'label' : 'figure'} tone="ink">
         {text}
       </Text>
     </Pressable>

@@ -2,6 +2,7 @@
 import type {
   BedsView,
   CropRow,
+  CutView,
   FarmPatch,
   FarmRecord,
   FarmView,
@@ -12,6 +13,7 @@ import type {
   NowView,
   PlaceView,
   RibbonView,
+  TownRow,
 } from '@fogata/contract';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
@@ -62,11 +64,14 @@ export const usePlace = (bedId: string | null) => {
 };
 export const useRibbon = (bedId: string | null) =>
   useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
-export const useBeds = () => useRead<BedsView>('/api/beds');
+export const useBeds = (date?: string) => useRead<BedsView>(date ? `/api/beds?date=${date}` : '/api/beds');
 export const useLog = (kinds: string, offset: number) =>
   useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
 export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);
 export const useKit = () => useRead<KitView>('/api/kit');
+export const useTowns = () => useRead<TownRow[]>('/api/towns');
+export const useCut = (material: string, shared: boolean) =>
+  useRead<CutView>(`/api/kit/cut?material=${material}&shared=${shared ? 'yes' : 'no'}`);
 export const useCrops = () => useRead<CropRow[]>('/api/crops');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');
 

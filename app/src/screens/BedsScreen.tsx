@@ -45,6 +45,9 @@ export function BedsScreen() {
     <Page testID="beds" width={wide ? 1200 : 640}>
       <TopLine />
       <Sentence parts={[{ text: opening, tone: 'plain' }]} />
+      <View style={styles.row}>
+        <Button label="The plan of the farm" onPress={() => router.push('/plan')} testID="open-plan" />
+      </View>
       {data.structures.map(({ structure, beds: list, opening: open }) => (
         <View key={structure.id}>
           <PartTitle
@@ -91,9 +94,14 @@ export function BedsScreen() {
           <View style={styles.row}>
             <Button
               kind="plain"
+              label={`Change ${structure.name}`}
+              onPress={() => router.push(`/structure/${structure.id}`)}
+            />
+            <Button
+              kind="plain"
               label="Add a bed here"
               hint={`Add a bed in ${structure.name}`}
-              onPress={() => router.push(`/setup/bed?structure=${structure.id}`)}
+              onPress={() => router.push(`/bed/new?structure=${structure.id}`)}
             />
           </View>
         </View>
@@ -101,7 +109,7 @@ export function BedsScreen() {
       <View style={[styles.row, { paddingTop: 20 }]}>
         <Button
           label="Add a structure"
-          onPress={() => router.push('/setup/structure')}
+          onPress={() => router.push('/structure/new')}
           testID="add-structure"
         />
       </View>

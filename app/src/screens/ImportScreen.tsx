@@ -10,23 +10,8 @@ import { PartTitle, Text } from '../components/Text';
 import { Refused } from '../data/api';
 import { useFormat } from '../data/format';
 import { change, useForecasts } from '../data/hooks';
+import { pickFile } from '../data/pickFile';
 import { readStored, store } from '../data/storage';
-
-/** A file from the device, as text; null where none was chosen. */
-function pickFile(): Promise<{ name: string; text: string } | null> {
-  return new Promise((resolve) => {
-    const input = document.createElement('input');
-    input.type = 'file';
-    input.accept = '.csv,text/csv,text/plain';
-    input.onchange = () => {
-      const file = input.files?.[0];
-      if (!file) resolve(null);
-      else void file.text().then((text) => resolve({ name: file.name, text }));
-    };
-    input.oncancel = () => resolve(null);
-    input.click();
-  });
-}
 
 export function ImportScreen() {
   const format = useFormat();
@@ -81,7 +66,7 @@ export function ImportScreen() {
         <Button
           label="Take a file"
           onPress={() =>
-            void pickFile().then((f) => {
+            void pickFile('.csv,text/csv,text/plain').then((f) => {
               if (f) {
                 put(f.text);
                 setName(f.name.replace(/\.[a-z]+$/i, ''));

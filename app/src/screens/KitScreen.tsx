@@ -1,8 +1,9 @@
 /** Kit. It answers: what covers have I, and where are they? */
+import type { Gear as FarmGear } from '@fogata/contract';
 import { countWord, type Cover } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
 import { Loading, Page, Row, TopLine } from '../components/Page';
@@ -10,8 +11,9 @@ import { Sentence } from '../components/Sentence';
 import { Stepper } from '../components/Stepper';
 import { PartTitle, Text } from '../components/Text';
 import { useFormat } from '../data/format';
-import { change, refresh, useKit } from '../data/hooks';
+import { change, patchFarm, refresh, useFarm, useKit } from '../data/hooks';
 import { offerUndo } from '../data/undo';
+import { CALCS } from './CalcScreen';
 
 const USE = { hoops: 'on hoops', flat: 'laid on the crop', over: 'over frames and tunnels' } as const;
 
@@ -64,10 +66,16 @@ export function KitScreen() {
             <Row first={n === 0}>
               <View style={{ flex: 1 }}>
                 <Text kind="strong">{c.name}</Text>
-                <Text
-                  kind="small"
-                  tone="quiet"
-                >{`${materialName}, ${format.metres(c.lengthM)} × ${format.metres(c.widthM)}, ${USE[c.use]}, ${c.minutes} min a piece`}</Text>
+                <Text kind="small" tone="quiet">
+                  {[
+                    `${materialName}, ${format.metres(c.lengthM)} × ${format.metres(c.widthM)}, ${USE[c.use]}`,
+                    c.condition && c.condition !== 'good' ? c.condition : null,
+                    c.keptAt ? `kept: ${c.keptAt}` : null,
+                    c.madeFor ? `for ${c.madeFor}` : null,
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </Text>
                 {beds.length > 0 ? <Text kind="small" tone="ember">{`on ${beds.join(', ')}`}</Text> : null}
               </View>
               <Text kind="figure">{`${c.count - inUse} of ${c.count}`}</Text>
@@ -93,6 +101,11 @@ export function KitScreen() {
                   min={0}
                   max={999}
                 />
+                <Button
+                  label="Change it"
+                  hint={`Change ${c.name}`}
+                  onPress={() => router.push(`/cover/${c.id}`)}
+                />
                 <Text kind="label" tone="quiet">
                   Minutes to fetch and lay one
                 </Text>
@@ -111,11 +124,77 @@ export function KitScreen() {
           </View>
         );
       })}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 14 }}>
-        <Button label="Add a cover" onPress={() => router.push('/setup/cover')} testID="add-cover" />
-        <Button label="Bring a forecast" onPress={() => router.push('/import')} testID="open-import" />
+      <View style={styles.row}>
+        <Button label="Add a cover" onPress={() => router.push('/cover/new')} testID="add-cover" />
+        <Button label="Cut sheets from rolls" onPress={() => router.push('/cut')} testID="open-cut" />
+      </View>
+      <Gear />
+      <PartTitle>Reckon</PartTitle>
+      <View style={styles.row}>
+        {CALCS.map((c) => (
+          <Button key={c.id} label={c.short} hint={c.title} onPress={() => router.push(`/calc/${c.id}`)} />
+        ))}
+      </View>
+      <PartTitle>The farm</PartTitle>
+      <View style={styles.row}>
         <Button label="Settings" onPress={() => router.push('/settings')} testID="open-settings" />
+        <Button label="The site" onPress={() => router.push('/site')} testID="open-site" />
+        <Button label="Bring a forecast" onPress={() => router.push('/import')} testID="open-import" />
+        <Button label="Files in and out" onPress={() => router.push('/files')} testID="open-files" />
       </View>
     </Page>
   );
 }
+
+const GEAR: { key: keyof FarmGear; label: string }[] = [
+  { key: 'hoops', label: 'hoops' },
+  { key: 'clips', label: 'clips' },
+  { key: 'sandbags', label: 'sandbags' },
+  { key: 'pegs', label: 'pegs' },
+  { key: 'jugs', label: 'jugs' },
+  { key: 'props', label: 'props' },
+];
+
+/** What holds and props, counted. */
+function Gear() {
+  const { data } = useFarm();
+  const [open, setOpen] = useState<keyof FarmGear | null>(null);
+  const gear = data?.farm.gear;
+  if (!gear) return null;
+  const save = (key: keyof FarmGear, count: number) =>
+    void patchFarm({ gear: { ...gear, [key]: count } }).then(() =>
+      offerUndo(`${count} ${key}`, async () => void (await patchFarm({ gear }))),
+    );
+  return (
+    <>
+      <PartTitle>What holds and props</PartTitle>
+      <View style={styles.row}>
+        {GEAR.map((g) => (
+          <Button
+            key={g.key}
+            label={`${gear[g.key]} ${g.label}`}
+            hint={`${g.label}: ${gear[g.key]}. Count them`}
+            onPress={() => setOpen(open === g.key ? null : g.key)}
+          />
+        ))}
+      </View>
+      {open ? (
+        <Stepper
+          label={`Count of ${open}`}
+          value={gear[open]}
+          onChange={(v) => save(open, v)}
+          step={1}
+          bigStep={10}
+          digits={0}
+          unit={open}
+          min={0}
+          max={99999}
+        />
+      ) : null}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 8, paddingBottom: 4 },
+});

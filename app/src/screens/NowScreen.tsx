@@ -12,6 +12,7 @@ import { PlaceLine } from '../components/PlaceLine';
 import { Progress } from '../components/Progress';
 import { Ribbon } from '../components/Ribbon';
 import { Round } from '../components/Round';
+import { StormRows } from '../components/StormRows';
 import { Sentence } from '../components/Sentence';
 import { PartTitle, Text } from '../components/Text';
 import { useFormat } from '../data/format';
@@ -137,8 +138,8 @@ function Empty() {
         Fogata needs three things before it can work out a night: where the farm is, what stands on it, and
         what covers you own.
       </Text>
-      <Button wide kind="main" label="Set the place and units" onPress={() => router.push('/settings')} />
-      <Button wide label="Add a structure" onPress={() => router.push('/setup/structure')} />
+      <Button wide kind="main" label="Set the place" onPress={() => router.push('/site')} />
+      <Button wide label="Add a structure" onPress={() => router.push('/structure/new')} />
       <Button wide label="See your beds" onPress={() => router.push('/beds')} />
     </View>
   );
@@ -174,6 +175,7 @@ export function NowScreen() {
         <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} />
       ) : null}
       <Jobs view={data} />
+      <StormRows jobs={data.storm} nowMs={data.clock.nowMs} format={format} />
       {data.clock.phase === 'morning' ? (
         <View style={{ paddingTop: 16 }}>
           <Button

@@ -1,5 +1,6 @@
 /** Settings. It answers: how does this farm measure, and which side of each argument is it on? */
 import type { Farm, FarmPatch } from '@fogata/contract';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/Bars';
@@ -25,63 +26,19 @@ function Part({ title, children, why }: { title: string; why?: string; children:
   );
 }
 
-function Place({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string) => void }) {
+function Named({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string) => void }) {
   const [name, setName] = useState(farm.name);
   const [zone, setZone] = useState(farm.timeZone);
   return (
-    <Part title="The place" why="Latitude, longitude and elevation set the sun and the simulated weather.">
+    <Part title="The farm">
       <NoteField label="Name of the farm" value={name} onChange={setName} testID="farm-name" />
-      <Text kind="label" tone="quiet">
-        Latitude, north positive
-      </Text>
-      <Stepper
-        label="Latitude"
-        value={farm.latitude}
-        onChange={(v) => save({ latitude: v }, 'Latitude')}
-        step={0.1}
-        bigStep={5}
-        digits={2}
-        unit="°"
-        min={-90}
-        max={90}
-        signed
-      />
-      <Text kind="label" tone="quiet">
-        Longitude, east positive
-      </Text>
-      <Stepper
-        label="Longitude"
-        value={farm.longitude}
-        onChange={(v) => save({ longitude: v }, 'Longitude')}
-        step={0.1}
-        bigStep={5}
-        digits={2}
-        unit="°"
-        min={-180}
-        max={180}
-        signed
-      />
-      <Text kind="label" tone="quiet">
-        Elevation
-      </Text>
-      <Stepper
-        label="Elevation"
-        value={farm.elevationM}
-        onChange={(v) => save({ elevationM: v }, 'Elevation')}
-        step={10}
-        bigStep={100}
-        digits={0}
-        unit="m"
-        min={-450}
-        max={6000}
-        signed
-      />
       <NoteField label="Time zone" value={zone} onChange={setZone} placeholder="Europe/Madrid" />
       <Button
         label="Keep name and zone"
         onPress={() => save({ name: name.trim(), timeZone: zone.trim() }, 'Name and zone')}
         testID="keep-place"
       />
+      <Button label="Where it is, wind and frost" onPress={() => router.push('/site')} testID="open-site" />
     </Part>
   );
 }
@@ -206,7 +163,7 @@ export function SettingsScreen() {
               max={500}
             />
           </Part>
-          <Place farm={farm} save={save} key={`${farm.name}${farm.timeZone}`} />
+          <Named farm={farm} save={save} key={`${farm.name}${farm.timeZone}`} />
         </>
       )}
     </Page>

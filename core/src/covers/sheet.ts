@@ -89,27 +89,30 @@ export function lackingSheets(
 
 /**
  * Fewer sizes for the same beds: needs that differ little are cut alike, so that a sheet goes on any of them. A size is
- * shared while it costs no more than `extraShare` over what its beds need.
+ * shared while it costs no more than `extraShare` over what its beds need, and no bed is given much more than it needs.
  */
 export function sharedSizes(
   needs: readonly SheetNeed[],
   extraShare = 0.08,
 ): { widthM: number; lengthM: number; beds: string[] }[] {
   const sorted = [...needs].sort((a, b) => b.widthM - a.widthM || b.lengthM - a.lengthM);
-  const groups: { widthM: number; lengthM: number; beds: string[]; areaM2: number }[] = [];
+  const groups: { widthM: number; lengthM: number; beds: string[]; areaM2: number; leastM2: number }[] = [];
   for (const n of sorted) {
     const area = n.widthM * n.lengthM;
     const found = groups.find((g) => {
       const w = Math.max(g.widthM, n.widthM);
       const l = Math.max(g.lengthM, n.lengthM);
-      return w * l * (g.beds.length + 1) <= (g.areaM2 + area) * (1 + extraShare);
+      const shared = w * l * (g.beds.length + 1) <= (g.areaM2 + area) * (1 + extraShare);
+      return shared && w * l <= Math.min(g.leastM2, area) * (1 + 2 * extraShare);
     });
     if (found) {
       found.widthM = Math.max(found.widthM, n.widthM);
       found.lengthM = Math.max(found.lengthM, n.lengthM);
       found.beds.push(n.bedName);
       found.areaM2 += area;
-    } else groups.push({ widthM: n.widthM, lengthM: n.lengthM, beds: [n.bedName], areaM2: area });
+      found.leastM2 = Math.min(found.leastM2, area);
+    } else
+      groups.push({ widthM: n.widthM, lengthM: n.lengthM, beds: [n.bedName], areaM2: area, leastM2: area });
   }
   return groups.map(({ widthM, lengthM, beds }) => ({ widthM, lengthM, beds }));
 }

@@ -23,13 +23,20 @@ export function planShapes(structures: readonly Structure[], beds: readonly Bed[
   for (const b of beds) byStructure.set(b.structureId, [...(byStructure.get(b.structureId) ?? []), b]);
   const houses = structures.map((s): PlanShape => {
     const at = layout.get(s.id)!;
+    const own = byStructure.get(s.id) ?? [];
+    const centres = bedCentres(s, own);
+    // frames and tunnels stand one beside the other: the outline goes round them all
+    const widthM = Math.max(
+      s.widthM,
+      ...own.map((b) => 2 * (Math.abs(centres.get(b.id)!.acrossM) + b.widthM / 2) + 0.3),
+    );
     return {
       id: s.id,
       what: 'structure',
       name: s.name,
       structureId: s.id,
       kind: s.kind,
-      corners: cornersOf(at, s.lengthM, s.widthM),
+      corners: cornersOf(at, s.lengthM, s.kind === 'house' ? s.widthM : widthM),
       at,
     };
   });

@@ -175,10 +175,14 @@ function optionRows(i: PlaceInputs): OptionRow[] {
 }
 
 export function plantingViews(
-  i: Pick<PlaceInputs, 'data' | 'state' | 'structure' | 'bed' | 'background' | 'plan' | 'clock'>,
+  i: Pick<PlaceInputs, 'data' | 'state' | 'structure' | 'bed' | 'background' | 'plan' | 'clock'> & {
+    /** Another day than today: what stands then, without a night. */
+    date?: string;
+  },
 ) {
-  const today = localDate(i.clock.nowMs, i.data.farm.timeZone);
-  const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
+  const now = localDate(i.clock.nowMs, i.data.farm.timeZone);
+  const today = i.date ?? now;
+  const b = today === now ? i.plan?.beds.find((x) => x.bed.id === i.bed.id) : undefined;
   return standingIn(i.bed.id, i.data.plantings, today).map((p) => {
     const h = hardeningOf(p, i.structure.kind, i.background.means, today);
     const t = thresholds(cropById(p.crop), h, p.aim);

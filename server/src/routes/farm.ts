@@ -2,6 +2,7 @@
 import {
   bedSchema,
   coverSchema,
+  date,
   farmPatchSchema,
   farmSchema,
   structureSchema,
@@ -10,9 +11,11 @@ import {
   type FarmPatch,
   type FarmView,
   type KitView,
+  type TownRow,
 } from '@fogata/contract';
-import { CROPS, MATERIAL_IDS, MATERIALS } from '@fogata/core';
-import { eq } from 'drizzle-orm';
+import { CROPS, MATERIAL_IDS, MATERIALS, TOWNS } from '@fogata/core';
+import tzlookup from '@photostructure/tz-lookup';
+import { eq, inArray } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
@@ -27,6 +30,14 @@ const clockSchema = z.union([
   z.object({ move: z.enum(['hour', 'closing', 'morning']) }),
   z.object({ toMs: z.number().int() }),
 ]);
+
+const setupSchema = z.object({
+  structures: z.array(structureSchema).max(200).default([]),
+  beds: z.array(bedSchema).max(2000).default([]),
+  remove: z
+    .object({ structures: z.array(z.string()).default([]), beds: z.array(z.string()).default([]) })
+    .default({ structures: [], beds: [] }),
+});
 
 function checkTimeZone(timeZone: string | undefined): void {
   if (timeZone === undefined) return;
@@ -77,7 +88,8 @@ export function farmRoutes(ctx: Context): Router {
     res.json((await ctx.moment()).clock);
   });
 
-  router.get('/beds', async (_req, res) => {
+  router.get('/beds', async (req, res) => {
+    const { date: on } = parseBody(z.object({ date: date.optional() }), req.query);
     const m = await ctx.moment();
     const { plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
     const background = ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
@@ -98,11 +110,39 @@ export function farmRoutes(ctx: Context): Router {
               background,
               plan,
               clock: m.clock,
+              ...(on ? { date: on } : {}),
             }),
           })),
       })),
     };
     res.json(view);
+  });
+
+  /** Several structures and beds at once: all of it or nothing. */
+  router.post('/setup', async (req, res) => {
+    const body = parseBody(setupSchema, req.body);
+    await ctx.db.transaction(async (tx) => {
+      if (body.remove.beds.length > 0) {
+        const used = await tx.select().from(plantings).where(inArray(plantings.bedId, body.remove.beds));
+        if (used.length > 0)
+          throw new Problem(409, 'In use', 'Something is or was planted in there; its story would be lost.');
+        await tx.delete(beds).where(inArray(beds.id, body.remove.beds));
+      }
+      if (body.remove.structures.length > 0)
+        await tx.delete(structures).where(inArray(structures.id, body.remove.structures));
+      for (const x of body.structures) {
+        const { id: _id, ...set } = structureRow(x);
+        await tx
+          .insert(structures)
+          .values(structureRow(x))
+          .onConflictDoUpdate({ target: structures.id, set });
+      }
+      for (const x of body.beds) {
+        const { id: _id, ...set } = bedRow(x);
+        await tx.insert(beds).values(bedRow(x)).onConflictDoUpdate({ target: beds.id, set });
+      }
+    });
+    res.status(204).end();
   });
 
   router.put('/structures/:id', async (req, res) => {
@@ -193,6 +233,21 @@ export function farmRoutes(ctx: Context): Router {
       throw new Problem(409, 'In use', `${cover.name} lies on ${use.beds.join(', ')}. Take it off first.`);
     await ctx.db.delete(covers).where(eq(covers.id, cover.id));
     res.status(204).end();
+  });
+
+  router.get('/towns', (_req, res) => {
+    res.json(TOWNS.map((t): TownRow => ({ ...t, timeZone: tzlookup(t.latitude, t.longitude) })));
+  });
+
+  router.get('/zone', (req, res) => {
+    const { latitude, longitude } = parseBody(
+      z.object({
+        latitude: z.coerce.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
+        longitude: z.coerce.number().min(-180, '−180 to 180 degrees').max(180, '−180 to 180 degrees'),
+      }),
+      req.query,
+    );
+    res.json({ timeZone: tzlookup(latitude, longitude) });
   });
 
   router.get('/crops', (_req, res) => {

@@ -1,0 +1,5 @@
+import { CutScreen } from '../screens/CutScreen';
+
+export default function CutRoute() {
+  return <CutScreen />;
+}

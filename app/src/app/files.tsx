@@ -1,0 +1,5 @@
+import { FilesScreen } from '../screens/FilesScreen';
+
+export default function FilesRoute() {
+  return <FilesScreen />;
+}

@@ -1,0 +1,5 @@
+import { PlanScreen } from '../screens/PlanScreen';
+
+export default function PlanRoute() {
+  return <PlanScreen />;
+}

@@ -1,0 +1,5 @@
+import { SiteScreen } from '../screens/SiteScreen';
+
+export default function SiteRoute() {
+  return <SiteScreen />;
+}

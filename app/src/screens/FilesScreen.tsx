@@ -1,0 +1,142 @@
+/** Files. It answers: how do I take my farm with me, and what would a file change before it does? */
+import type { ExchangeView } from '@fogata/contract';
+import { useState } from 'react';
+import { Linking, View } from 'react-native';
+import { Problem } from '../components/Bars';
+import { Button } from '../components/Button';
+import { Page, Row, TopLine } from '../components/Page';
+import { PartTitle, Text } from '../components/Text';
+import { change } from '../data/hooks';
+import { pickFile } from '../data/pickFile';
+
+type What = 'farm' | 'geojson' | 'stock';
+
+const KINDS: Record<What, { title: string; note: string; get: string; post: string; accept: string }> = {
+  farm: {
+    title: 'The whole farm',
+    note: 'One JSON file: settings, structures, beds, plantings, covers and the log.',
+    get: '/api/farm/file',
+    post: '/api/farm/file',
+    accept: '.json,application/json',
+  },
+  geojson: {
+    title: 'Structures and beds, as a map',
+    note: 'GeoJSON for any map program. What was moved there comes back moved.',
+    get: '/api/farm/geojson',
+    post: '/api/farm/geojson',
+    accept: '.geojson,.json,application/geo+json',
+  },
+  stock: {
+    title: 'Covers in stock, as a table',
+    note: 'CSV for any spreadsheet.',
+    get: '/api/kit/stock.csv',
+    post: '/api/kit/stock',
+    accept: '.csv,text/csv',
+  },
+};
+
+const list = (names: string[]) =>
+  names.length <= 6 ? names.join(', ') : `${names.slice(0, 6).join(', ')} and ${names.length - 6} more`;
+
+function Change({ view }: { view: ExchangeView }) {
+  const nothing = view.added.length + view.changed.length + view.removed.length + view.records === 0;
+  return (
+    <View testID="exchange" style={{ gap: 4, paddingVertical: 8 }}>
+      <Text kind="strong">
+        {nothing ? 'It holds what the farm holds already.' : view.taken ? 'Taken.' : 'It would change this:'}
+      </Text>
+      {view.added.length > 0 ? <Text>{`Come: ${list(view.added)}.`}</Text> : null}
+      {view.changed.length > 0 ? <Text>{`Change: ${list(view.changed)}.`}</Text> : null}
+      {view.removed.length > 0 ? <Text tone="ochre">{`▲ Go: ${list(view.removed)}.`}</Text> : null}
+      {view.records > 0 ? <Text>{`${view.records} entries join the log.`}</Text> : null}
+      <Text kind="small" tone="quiet">{`${view.same} stay as they are.`}</Text>
+    </View>
+  );
+}
+
+export function FilesScreen() {
+  const [held, setHeld] = useState<{ what: What; name: string; body: object } | null>(null);
+  const [view, setView] = useState<ExchangeView | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const send = async (what: What, body: object, dryRun: boolean) => {
+    setProblem(null);
+    try {
+      setView(await change<ExchangeView>(KINDS[what].post, 'POST', { ...body, dryRun }));
+      if (!dryRun) setHeld(null);
+    } catch (e) {
+      setView(null);
+      setProblem((e as Error).message);
+    }
+  };
+  const bring = async (what: What) => {
+    const file = await pickFile(KINDS[what].accept);
+    if (!file) return;
+    setView(null);
+    setProblem(null);
+    let body: object;
+    try {
+      body = what === 'stock' ? { csv: file.text } : { file: JSON.parse(file.text) as unknown };
+    } catch {
+      setProblem(`${file.name}: expected JSON, as it was kept from here.`);
+      return;
+    }
+    setHeld({ what, name: file.name, body });
+    await send(what, body, true);
+  };
+  return (
+    <Page testID="files">
+      <TopLine back="Kit" />
+      <Text kind="title" heading={1}>
+        The farm is yours to take along
+      </Text>
+      {problem ? <Problem>{problem}</Problem> : null}
+      {view ? <Change view={view} /> : null}
+      {held && view && !view.taken ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          <Button
+            kind="main"
+            label={`Take ${held.name}`}
+            onPress={() => void send(held.what, held.body, false)}
+            testID="exchange-take"
+          />
+          <Button
+            kind="plain"
+            label="Leave the farm as it is"
+            onPress={() => {
+              setHeld(null);
+              setView(null);
+            }}
+          />
+        </View>
+      ) : null}
+      {(Object.keys(KINDS) as What[]).map((what) => (
+        <View key={what}>
+          <PartTitle>{KINDS[what].title}</PartTitle>
+          <Row first>
+            <Text style={{ flex: 1 }}>{KINDS[what].note}</Text>
+          </Row>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 8 }}>
+            <Button
+              label="Keep a file"
+              hint={`${KINDS[what].title}: keep a file`}
+              onPress={() => void Linking.openURL(KINDS[what].get)}
+            />
+            <Button
+              label="Bring a file"
+              hint={`${KINDS[what].title}: bring a file`}
+              onPress={() => void bring(what)}
+              testID={`bring-${what}`}
+            />
+          </View>
+        </View>
+      ))}
+      <PartTitle>The plan, as a drawing</PartTitle>
+      <View style={{ flexDirection: 'row' }}>
+        <Button
+          label="Open the drawing, to scale 1:200"
+          onPress={() => void Linking.openURL('/api/farm/plan.svg')}
+        />
+      </View>
+    </Page>
+  );
+}

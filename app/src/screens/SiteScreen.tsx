@@ -1,0 +1,296 @@
+/** The site. It answers: is the sun, the clock and the frost of this farm right? It opens with where it is taken to be. */
+import type { Farm, FarmPatch } from '@fogata/contract';
+import { frostDates } from '@fogata/core';
+import { useState } from 'react';
+import { Platform, Pressable, View } from 'react-native';
+import { Problem } from '../components/Bars';
+import { Button } from '../components/Button';
+import { NoteField } from '../components/Field';
+import { Amount, Choose } from '../components/Fields';
+import { Loading, Page, Row, TopLine } from '../components/Page';
+import { Sentence } from '../components/Sentence';
+import { PartTitle, Text } from '../components/Text';
+import { request } from '../data/api';
+import { patchFarm, useFarm, useTowns } from '../data/hooks';
+import { offerUndo } from '../data/undo';
+
+const sides = (farm: Pick<Farm, 'latitude' | 'longitude'>) =>
+  `${Math.abs(farm.latitude).toFixed(2)}° ${farm.latitude >= 0 ? 'north' : 'south'}, ${Math.abs(farm.longitude).toFixed(2)}° ${farm.longitude >= 0 ? 'east' : 'west'}`;
+
+const fold = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+function Towns({ onPick }: { onPick: (patch: FarmPatch, name: string) => void }) {
+  const { data } = useTowns();
+  const [text, setText] = useState('');
+  const found =
+    text.trim() === ''
+      ? []
+      : (data ?? []).filter((t) => fold(`${t.name} ${t.country}`).includes(fold(text.trim()))).slice(0, 6);
+  return (
+    <View style={{ gap: 6 }}>
+      <NoteField
+        label="A town near by"
+        value={text}
+        onChange={setText}
+        placeholder="Salamanca"
+        testID="town"
+      />
+      {found.map((t, n) => (
+        <Pressable
+          key={`${t.name}${t.country}`}
+          role="button"
+          aria-label={`${t.name}, ${t.country}`}
+          onPress={() => {
+            const { latitude, longitude, elevationM, timeZone } = t;
+            onPick({ latitude, longitude, elevationM, timeZone }, t.name);
+            setText('');
+          }}
+        >
+          <Row first={n === 0}>
+            <View style={{ flex: 1 }}>
+              <Text kind="strong">{`${t.name}, ${t.country}`}</Text>
+              <Text kind="small" tone="quiet">{`${sides(t)} · ${t.elevationM} m · ${t.timeZone}`}</Text>
+            </View>
+          </Row>
+        </Pressable>
+      ))}
+      {text.trim() !== '' && data && found.length === 0 ? (
+        <Text kind="small" tone="quiet">
+          None of that name is in the short list. Type latitude and longitude below.
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+/** A table of days with their minima: a date and a number in each line. */
+function readDays(text: string): { date: string; minC: number }[] {
+  return text.split(/\r?\n/).flatMap((line) => {
+    const cells = line.split(/[;,\t]/).map((c) => c.trim());
+    const date = cells.find((c) => /^\d{4}-\d{2}-\d{2}$/.test(c));
+    const minC = cells
+      .filter((c) => c !== date && c !== '')
+      .map(Number)
+      .find((x) => Number.isFinite(x));
+    return date && minC !== undefined ? [{ date, minC }] : [];
+  });
+}
+
+function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string) => void }) {
+  const [text, setText] = useState('');
+  const [said, setSaid] = useState<string | null>(null);
+  const { frost } = farm;
+  const [spring, setSpring] = useState(frost.lastSpring ?? '');
+  const [autumn, setAutumn] = useState(frost.firstAutumn ?? '');
+  const good = (x: string) => x === '' || /^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/.test(x);
+  const wrong = 'a month and day like 04-18';
+  return (
+    <View style={{ gap: 12 }}>
+      <PartTitle right={frost.from === 'records' ? 'from your records' : undefined}>Frost</PartTitle>
+      <NoteField
+        label="Last frost of spring, on average"
+        value={spring}
+        onChange={setSpring}
+        placeholder="04-18"
+        problem={good(spring) ? null : wrong}
+      />
+      <NoteField
+        label="First frost of autumn, on average"
+        value={autumn}
+        onChange={setAutumn}
+        placeholder="10-20"
+        problem={good(autumn) ? null : wrong}
+      />
+      <Amount
+        label="How sure: eight years in ten within"
+        value={frost.eitherWayDays}
+        onChange={(eitherWayDays) => save({ frost: { ...frost, eitherWayDays } }, 'Frost dates')}
+        unit="days either way"
+        min={0}
+        max={60}
+      />
+      <Button
+        label="Keep these dates"
+        disabled={!good(spring) || !good(autumn)}
+        onPress={() =>
+          save(
+            { frost: { ...frost, lastSpring: spring || null, firstAutumn: autumn || null, from: 'typed' } },
+            'Frost dates',
+          )
+        }
+      />
+      <NoteField
+        label="Or from daily records: a date and its lowest in °C on each line"
+        value={text}
+        onChange={setText}
+        lines={4}
+        placeholder={'2021-04-17,-0.6\n2021-04-18,2.1'}
+        testID="frost-records"
+      />
+      <Button
+        label="Reckon the dates from them"
+        disabled={text.trim() === ''}
+        testID="frost-reckon"
+        onPress={() => {
+          const found = frostDates(readDays(text), farm.latitude < 0);
+          if (typeof found === 'string') setSaid(found);
+          else {
+            setSaid(
+              `From ${found.years} years: last frost ${found.lastSpring}, first ${found.firstAutumn}, ${found.eitherWayDays} days either way.`,
+            );
+            setSpring(found.lastSpring);
+            setAutumn(found.firstAutumn);
+            save(
+              {
+                frost: {
+                  lastSpring: found.lastSpring,
+                  firstAutumn: found.firstAutumn,
+                  eitherWayDays: Math.min(60, found.eitherWayDays),
+                  from: 'records',
+                },
+              },
+              'Frost dates',
+            );
+          }
+        }}
+      />
+      {said ? (
+        <Text live testID="frost-said">
+          {said}
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+export function SiteScreen() {
+  const { data } = useFarm();
+  const [problem, setProblem] = useState<string | null>(null);
+  const farm = data?.farm;
+  const save = (patch: FarmPatch, label: string) => {
+    if (!farm) return;
+    setProblem(null);
+    const before = Object.fromEntries(Object.keys(patch).map((k) => [k, farm[k as keyof Farm]])) as FarmPatch;
+    patchFarm(patch)
+      .then(() => offerUndo(`${label}: changed`, async () => void (await patchFarm(before))))
+      .catch((e: Error) => setProblem(e.message));
+  };
+  /** Coordinates bring their time zone with them. */
+  const place = async (latitude: number, longitude: number, more: FarmPatch = {}) => {
+    try {
+      const { timeZone } = await request<{ timeZone: string }>(
+        `/api/zone?latitude=${latitude}&longitude=${longitude}`,
+      );
+      save({ latitude, longitude, timeZone, ...more }, 'The place');
+    } catch (e) {
+      setProblem((e as Error).message);
+    }
+  };
+  const here = () => {
+    const geo = globalThis.navigator?.geolocation;
+    if (!geo) return setProblem('This device does not tell where it is. Pick a town or type the figures.');
+    geo.getCurrentPosition(
+      (p) =>
+        void place(Number(p.coords.latitude.toFixed(4)), Number(p.coords.longitude.toFixed(4)), {
+          ...(p.coords.altitude === null ? {} : { elevationM: Math.round(p.coords.altitude) }),
+        }),
+      () => setProblem('The device did not say where it is. Pick a town or type the figures.'),
+      { timeout: 15_000 },
+    );
+  };
+  if (!farm)
+    return (
+      <Page testID="site">
+        <TopLine back="Kit" />
+        <Loading what="Opening the site" />
+      </Page>
+    );
+  return (
+    <Page testID="site">
+      <TopLine back="Kit" />
+      <Sentence
+        parts={[
+          {
+            text: `${farm.name} is at ${sides(farm)}, ${farm.elevationM} m up, on the clock of ${farm.timeZone}.`,
+            tone: 'plain',
+          },
+        ]}
+      />
+      {problem ? <Problem>{problem}</Problem> : null}
+      <View style={{ gap: 12, paddingTop: 8 }}>
+        <Towns onPick={(patch, name) => save(patch, name)} />
+        {Platform.OS === 'web' ? <Button label="Where I stand now" onPress={here} /> : null}
+        <Amount
+          label="Latitude, north positive"
+          value={farm.latitude}
+          onChange={(v) => void place(v, farm.longitude)}
+          unit="°"
+          step={0.1}
+          bigStep={5}
+          digits={2}
+          min={-90}
+          max={90}
+          signed
+          testID="latitude"
+        />
+        <Amount
+          label="Longitude, east positive"
+          value={farm.longitude}
+          onChange={(v) => void place(farm.latitude, v)}
+          unit="°"
+          step={0.1}
+          bigStep={5}
+          digits={2}
+          min={-180}
+          max={180}
+          signed
+        />
+        <Amount
+          label="Elevation"
+          value={farm.elevationM}
+          onChange={(elevationM) => save({ elevationM }, 'Elevation')}
+          unit="m"
+          step={10}
+          bigStep={100}
+          min={-450}
+          max={6000}
+          signed
+        />
+        <PartTitle>Wind and cold air</PartTitle>
+        <Choose
+          label="Wind"
+          value={farm.wind}
+          options={[
+            { value: 'sheltered', label: 'sheltered' },
+            { value: 'open', label: 'open' },
+            { value: 'exposed', label: 'exposed' },
+          ]}
+          onChange={(wind) => save({ wind }, 'Wind')}
+          note="It sets how hard gusts are reckoned, and how many bags a sheet takes."
+        />
+        <Amount
+          label="Hard wind usually comes from"
+          value={farm.windFromDeg}
+          onChange={(windFromDeg) => save({ windFromDeg: (windFromDeg + 360) % 360 }, 'Wind')}
+          unit="° from north"
+          step={15}
+          bigStep={45}
+          min={-359}
+          max={719}
+        />
+        <Choose
+          label="On a still, clear night cold air"
+          value={farm.coldAir}
+          options={[
+            { value: 'drains', label: 'drains away' },
+            { value: 'level', label: 'stays, it is level' },
+            { value: 'hollow', label: 'gathers here' },
+          ]}
+          onChange={(coldAir) => save({ coldAir }, 'Cold air')}
+          note="Kept with the farm. What it costs in degrees comes out of your own readings outside."
+        />
+        <Frost farm={farm} save={save} key={`${farm.frost.lastSpring}${farm.frost.firstAutumn}`} />
+      </View>
+    </Page>
+  );
+}
