@@ -2,7 +2,9 @@
 import { build } from 'esbuild';
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { root } from './common.mjs';
+import { ensureServer, root } from './common.mjs';
+
+await ensureServer();
 
 const outfile = join(root, 'bench', 'dist', 'src', 'bench.cjs');
 await build({
@@ -11,7 +13,7 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'cjs',
-  external: ['esbuild', 'piscina'],
+  external: ['esbuild', 'piscina', '@playwright/test'],
   define: { __dirname: JSON.stringify(join(root, 'bench', 'src')) },
 });
 process.exit(spawnSync(process.execPath, [outfile], { stdio: 'inherit', cwd: root }).status ?? 1);

@@ -37,6 +37,7 @@ const w: WhatIf = {
   initial: { outside: [], columns: [] },
   base: { ground: { deepC: 6 }, stack: [], crop: { heightM: 0.1 } },
   opening: 0,
+  openings: [],
   layers: [
     layer('structure', true, { lengthM: 24, widthM: 7, heightM: 2.9, material: 'pe-film', ventAreaM2: 10 }),
     layer('blanket', false, { heightM: 0.56, material: 'frost-blanket' }),
@@ -98,4 +99,10 @@ test('the factors of the place go with the request, and the night ends when cove
   expect(r.calibration).toEqual(w.calibration);
   expect(r.nightToMs).toBe(w.dayFromMs);
   expect(requestFor(w, bed, { ...plan, dayOff: false }).nightToMs).toBe(w.nightToMs);
+});
+
+test('what opens by wax goes with the request, with the place of its layer', () => {
+  const roof = { name: 'Roof', kind: 'hinged' as const, areaM2: 1, wax: { startC: 16, fullC: 26 } };
+  expect(requestFor(w, bed, plan).wax).toBeUndefined();
+  expect(requestFor({ ...w, openings: [roof] }, bed, plan).wax).toEqual({ layer: 0, openings: [roof] });
 });

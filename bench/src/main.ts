@@ -25,6 +25,8 @@ import {
   type WeatherEntry,
 } from '@fogata/core';
 
+import { largeFarm } from './largeFarm';
+
 const root = join(__dirname, '..', '..');
 const say = (line: string) => process.stdout.write(`${line}\n`);
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
@@ -200,4 +202,4 @@ say(
   `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} cores, Node ${process.versions.node}\n`,
 );
 single();
-void evening();
+void evening().then(() => largeFarm(say));

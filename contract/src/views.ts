@@ -7,6 +7,7 @@ import type {
   CutPlan,
   MaterialId,
   NightWindow,
+  Opening,
   Phase,
   Planting,
   Segment,
@@ -199,6 +200,8 @@ export interface WhatIf {
   base: BedSpec;
   /** How far the structure stands open as planned, 0 to 1. */
   opening: number;
+  /** What opens by a wax cylinder. */
+  openings: Opening[];
   layers: {
     id: string;
     name: string;

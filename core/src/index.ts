@@ -23,6 +23,7 @@ export * from './heat/run';
 export * from './heat/simulate';
 export * from './heat/soil';
 export * from './heat/types';
+export * from './heat/wax';
 export * from './night/choose';
 export * from './night/evaluate';
 export * from './night/flowWords';

@@ -9,11 +9,17 @@ import {
   FORMS,
   layoutOf,
   onFarm,
+  prepareWeather,
+  runBed,
+  runWithWax,
+  shadeShown,
+  structureIndex,
   tightnessOf,
   ventAreaOf,
+  waxShare,
   zoneOffsetC,
 } from '../src';
-import { aBed, aStructure, simulationCase } from './fixtures';
+import { aBed, aCover, aStructure, bed, HOUSE, simulationCase, SITE, weather } from './fixtures';
 
 test.each(FORMS)('%s: every template runs in the engine as it is', (form) => {
   const info = FORM_INFO[form];
@@ -56,6 +62,57 @@ test('water, shade and a hot bed reach the engine', () => {
   expect(spec.heat).toEqual({ bottomWm2: 50 });
   expect(spec.stack.map((l) => l.material)).toEqual(['shade-50', 'pe-film']);
   expect(checkCase({ ...simulationCase(), ...spec })).toBeNull();
+});
+
+test('shade cloth on a house moves the house one layer in, and steps back for a fourth cover', () => {
+  const s = aStructure({ shade: 'shade-30' });
+  const one = [aCover({ use: 'hoops' })];
+  expect(structureIndex(s, one)).toBe(1);
+  expect(bedSpec(s, aBed(), [], one, { deepC: 6 }).stack[1]!.material).toBe('pe-film');
+  const three = [one[0]!, one[0]!, aCover({ id: 'x', use: 'flat' })];
+  expect(shadeShown(s, three)).toBe(false);
+  expect(structureIndex(s, three)).toBe(0);
+  expect(bedSpec(s, aBed(), [], three, { deepC: 6 }).stack).toHaveLength(4);
+});
+
+describe('what opens by wax', () => {
+  const openings = [{ name: 'Roof', kind: 'hinged' as const, areaM2: 3, wax: { startC: 14, fullC: 24 } }];
+  const april = prepareWeather(
+    SITE,
+    weather({ startMs: Date.parse('2027-04-10T06:00:00Z'), meanC: 10, hours: 24 }),
+  );
+  const glass = {
+    ...HOUSE,
+    shape: 'box' as const,
+    material: 'glass' as const,
+    lengthM: 6,
+    widthM: 3,
+    heightM: 2.2,
+    ventAreaM2: 3,
+  };
+  const run = (open: { from: string; fraction: number }[]) => runBed(bed([{ ...glass, open }]), april);
+  const peak = (r: ReturnType<typeof run>) => Math.max(...r.layerAirC[0]!);
+
+  test('is shut when it is cold, half way in the middle, wide open when it is hot', () => {
+    expect([10, 14, 19, 24, 40].map((c) => waxShare(c, { startC: 14, fullC: 24 }))).toEqual([
+      0, 0, 0.5, 1, 1,
+    ]);
+  });
+
+  test('takes the heat off a sunny day, less than all of it open from the morning', () => {
+    const shut = peak(run([]));
+    const wide = peak(run([{ from: '2027-04-10T00:00:00Z', fraction: 1 }]));
+    const wax = peak(runWithWax(run, 0, openings, 3, () => 0));
+    expect(wax).toBeLessThan(shut - 3);
+    expect(wax).toBeGreaterThanOrEqual(wide - 0.5);
+  });
+
+  test('stays shut through a cold night: the leaf is as under a shut house', () => {
+    const night = (r: ReturnType<typeof run>) => Math.min(...Array.from(r.leafC).slice(14, 24));
+    expect(night(runWithWax(run, 0, openings, 3, () => 0))).toBeGreaterThan(
+      night(run([{ from: '2027-04-10T00:00:00Z', fraction: 1 }])) - 0.01,
+    );
+  });
 });
 
 describe('where things lie', () => {

@@ -56,7 +56,7 @@ export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
     .map((l) => {
       const layer =
         l.ventable && (s.opening > 0 || s.dayOpening > 0) ? { ...l.spec, open: openings } : { ...l.spec };
-      if (l.id === 'structure') isStructure.add(layer);
+      if (l.id === 'structure' || l.id === 'shade') isStructure.add(layer);
       return layer;
     });
   for (const e of s.extra) {
@@ -70,11 +70,17 @@ export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
 }
 
 export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
+  const spec = specFor(w, bed, s);
+  const own = w.layers.find((l) => l.id === 'structure');
+  const layer = own
+    ? spec.stack.findIndex((l) => l.heightM === own.spec.heightM && l.material === own.spec.material)
+    : -1;
   return {
+    ...(w.openings.length > 0 && layer >= 0 ? { wax: { layer, openings: w.openings } } : {}),
     site: w.site,
     weather: w.weather,
     initial: w.initial,
-    spec: specFor(w, bed, s),
+    spec,
     countFromMs: w.countFromMs,
     // the night ends when the covers come off
     nightToMs: s.dayOff ? Math.min(w.nightToMs, w.dayFromMs) : w.nightToMs,
@@ -112,7 +118,9 @@ export function namesFor(w: WhatIf, bed: Bed, s: Trial, inStructure: string): Na
 /** What "plan this" decides: an option key, or null where it holds a cover that is not in stock. */
 export function planKey(w: WhatIf, s: Trial): string | null {
   if (s.extra.length > 0) return null;
-  const ids = w.layers.filter((l) => l.id !== 'structure' && isOn(s, l)).map((l) => l.id.replace('#2', ''));
+  const ids = w.layers
+    .filter((l) => l.id !== 'structure' && l.id !== 'shade' && isOn(s, l))
+    .map((l) => l.id.replace('#2', ''));
   return ids.length === 0 ? BARE : ids.join('+');
 }
 

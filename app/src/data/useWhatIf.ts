@@ -20,6 +20,7 @@ export function useTried(request: TryRequest | null): { result: TryResult | null
         request.countFromMs,
         request.weather[0]?.airC,
         request.calibration,
+        request.wax,
         JSON.stringify(request.spec),
       ]
     : null;

@@ -1,5 +1,7 @@
 /** A bed. It answers: what does this bed need so that the night comes out right? It opens with its size and its sheet. */
 import {
+  fitCover,
+  isFit,
   sheetFor,
   USUAL_SIDE_M,
   ZONE_START_K,
@@ -15,11 +17,11 @@ import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
 import { NoteField } from '../components/Field';
 import { Amount, Choose, Fold, Metres } from '../components/Fields';
-import { Loading, Page, TopLine } from '../components/Page';
+import { Loading, Page, Row, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
-import { Text } from '../components/Text';
+import { PartTitle, Text } from '../components/Text';
 import { useFormat, type Format } from '../data/format';
-import { useBeds } from '../data/hooks';
+import { useBeds, useKit } from '../data/hooks';
 import { newId } from '../data/id';
 import { copyBed, nextName, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
@@ -50,6 +52,38 @@ function opening(b: Bed, owner: Structure, format: Format): string {
   if (b.hoopHeightM <= 0) return `${size}, no hoops of its own.`;
   const sheet = sheetFor({ ...b, sideM: USUAL_SIDE_M, ends: 'closed' });
   return `${size}. A sheet over its hoops is ${format.metres(sheet.lengthM)} × ${format.metres(sheet.widthM)}.`;
+}
+
+/** Which sheets in stock go on it: alone, overlapped, or why not. */
+function WhatFits({ bed, owner, format }: { bed: Bed; owner: Structure; format: Format }) {
+  const { data } = useKit();
+  const covers = data?.covers ?? [];
+  if (covers.length === 0) return null;
+  return (
+    <View testID="what-fits">
+      <PartTitle>What fits it, of what there is</PartTitle>
+      {covers.map((c, n) => {
+        const fit = fitCover(c, owner, bed);
+        const said = !isFit(fit)
+          ? fit.why
+          : fit.pieces > c.count
+            ? `takes ${fit.pieces} overlapped, there ${c.count === 1 ? 'is' : 'are'} ${c.count}`
+            : fit.pieces === 1
+              ? `one covers it, ${Math.round(fit.minutes)} min`
+              : `${fit.pieces} overlapped, ${Math.round(fit.minutes)} min`;
+        return (
+          <Row key={c.id} first={n === 0} style={{ minHeight: 44 }}>
+            <Text
+              style={{ flex: 1 }}
+            >{`${c.name}, ${format.metres(c.lengthM)} × ${format.metres(c.widthM)}`}</Text>
+            <Text kind="small" tone={isFit(fit) ? 'pine' : 'quiet'}>
+              {isFit(fit) ? `✓ ${said}` : said}
+            </Text>
+          </Row>
+        );
+      })}
+    </View>
+  );
 }
 
 export function BedScreen({ id, structureId }: { id: string; structureId: string | null }) {
@@ -212,6 +246,22 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
               />
               {b.crates ? (
                 <>
+                  <Metres
+                    label="Length of a crate"
+                    value={b.crates.lengthM}
+                    onChange={(lengthM) => set({ crates: { ...b.crates!, lengthM } })}
+                    step={0.05}
+                    bigStep={0.2}
+                    max={5}
+                  />
+                  <Metres
+                    label="Width of a crate"
+                    value={b.crates.widthM}
+                    onChange={(widthM) => set({ crates: { ...b.crates!, widthM } })}
+                    step={0.05}
+                    bigStep={0.2}
+                    max={5}
+                  />
                   <Amount
                     label="Plants in each"
                     value={b.crates.plantsEach}
@@ -226,6 +276,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
                   >{`${b.crates.count * b.crates.plantsEach} plants in all.`}</Text>
                 </>
               ) : null}
+              <Button kind="plain" label="Soil to fill them ›" onPress={() => router.push('/calc/mix')} />
               <Button
                 kind="plain"
                 label="How many crates fit ›"
@@ -234,6 +285,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
             </>
           ) : null}
         </Fold>
+        <WhatFits bed={b} owner={owner} format={format} />
         {problem ? <Problem>{problem}</Problem> : null}
         <Button
           wide

@@ -55,6 +55,25 @@ export function PlacePanel({
       </Text>
       <Progress progress={view.progress} />
       {view.whatIf ? <TryCovers view={view} width={inner} ribbon={ribbon} /> : null}
+      {view.whatIf ? (
+        <View style={styles.buttons}>
+          <Button
+            kind="plain"
+            label="Jugs of water for it ›"
+            onPress={() => router.push(`/calc/jugs?bed=${bedId}`)}
+          />
+          <Button
+            kind="plain"
+            label="Shade cloth ›"
+            onPress={() => router.push(`/calc/shade?bed=${bedId}`)}
+          />
+          <Button
+            kind="plain"
+            label="Minutes of drip ›"
+            onPress={() => router.push(`/calc/drip?bed=${bedId}`)}
+          />
+        </View>
+      ) : null}
       <PartTitle>Who stands here</PartTitle>
       {view.plantings.map((p, n) => (
         <PlantingCard

@@ -7,12 +7,14 @@ import {
   HOUR_MS,
   prepareWeather,
   runBed,
+  runWithWax,
   soilProps,
   sunPosition,
   thawTimeMs,
   type BedSpec,
   type Calibration,
   type FlowLine,
+  type Opening,
   type PreparedWeather,
   type Site,
   type WeatherEntry,
@@ -28,6 +30,8 @@ export interface TryRequest {
   countFromMs: number;
   /** The lowest is looked for up to here, the warmest from here on. */
   nightToMs: number;
+  /** What opens by itself, and the place of its layer in the stack. */
+  wax?: { layer: number; openings: Opening[] };
   /** The factors of the place, as its readings have taught. */
   calibration: Calibration;
 }
@@ -74,6 +78,15 @@ function prepared(request: TryRequest): PreparedWeather {
   return held.weather;
 }
 
+function withOpen(spec: BedSpec, layer: number, open: { from: string; fraction: number }[]): BedSpec {
+  if (open.length === 0) return spec;
+  return { ...spec, stack: spec.stack.map((l, i) => (i === layer ? { ...l, open } : l)) };
+}
+
+function fractionAt(open: { from: string; fraction: number }[] | undefined, ms: number): number {
+  return (open ?? []).reduce((f, s) => (ms >= Date.parse(s.from) ? s.fraction : f), 0);
+}
+
 export function tryStack(request: TryRequest): TryResult {
   const started = performance.now();
   const weather = prepared(request);
@@ -82,7 +95,17 @@ export function tryStack(request: TryRequest): TryResult {
     outside: Float64Array.from(request.initial.outside),
     columns: request.initial.columns.map((c) => Float64Array.from(c)),
   };
-  const run = runBed(request.spec, weather, { initial, calibration: request.calibration, books: true });
+  const options = { initial, calibration: request.calibration, books: true };
+  const { wax } = request;
+  const run = wax
+    ? runWithWax(
+        (open) => runBed(withOpen(request.spec, wax.layer, open), weather, options),
+        wax.layer,
+        wax.openings,
+        request.spec.stack[wax.layer]!.ventAreaM2 ?? 0,
+        (ms) => fractionAt(request.spec.stack[wax.layer]!.open, ms),
+      )
+    : runBed(request.spec, weather, options);
   const k = soilProps(request.spec.ground).conductivityWmK;
   const from = Math.max(
     0,

@@ -60,6 +60,17 @@ export function canopyOf(plantings: readonly Planting[]): { heightM: number; gro
   };
 }
 
+/** Whether the structure's own shade cloth is a layer of the stack: the outermost, where no more than four come together. */
+export function shadeShown(structure: Structure, covers: readonly Cover[]): boolean {
+  return structure.kind !== 'open' && Boolean(structure.shade) && covers.length < 3;
+}
+
+/** Place of the structure's own layer in a stack built from these covers; −1 in the open. */
+export function structureIndex(structure: Structure, covers: readonly Cover[]): number {
+  if (structure.kind === 'open') return -1;
+  return covers.filter((c) => c.use === 'over').length + (shadeShown(structure, covers) ? 1 : 0);
+}
+
 /** What holes do to a sheet. */
 const CONDITION: Record<Condition, Tightness> = { good: 'average', worn: 'average', torn: 'drafty' };
 
@@ -94,7 +105,7 @@ export function bedSpec(
     });
   }
   // shade cloth that stays on a house lies outermost, where there is room for one more
-  if (base && structure.shade && inner.length + outer.length < 3) {
+  if (base && structure.shade && shadeShown(structure, covers)) {
     outer.unshift({
       lengthM: structure.lengthM + 0.2,
       widthM: structure.widthM + 0.2,

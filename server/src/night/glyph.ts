@@ -10,6 +10,7 @@ import {
   MATERIALS,
   REST_ERROR_K,
   optionKey,
+  shadeShown,
   sortCovers,
   verdict,
   type Band,
@@ -105,6 +106,7 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   const covers = key === AS_IS ? b.on : (b.options.find((x) => x.key === key)?.covers ?? b.on);
   const sorted = sortCovers(covers);
   const names = [
+    ...(shadeShown(b.structure, covers) ? ['under shade cloth'] : []),
     ...sorted.filter((c) => c.use === 'over').map((c) => `under ${c.name.toLowerCase()}`),
     ...(b.structure.kind === 'open' ? [] : [structureLayerName(b.structure)]),
     ...sorted.filter((c) => c.use !== 'over').map((c) => `under ${MATERIALS[c.material].name}`),

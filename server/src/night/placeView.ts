@@ -11,6 +11,7 @@ import {
   localDate,
   optionKey,
   plantingValue,
+  shadeShown,
   sortCovers,
   sunTimes,
   thresholds,
@@ -68,6 +69,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   const sorted = sortCovers([...fitting, ...doubled]);
   const spec = bedSpec(structure, bed, b.plantings, sorted, { deepC: b.deepC });
   const ids = [
+    ...(shadeShown(structure, sorted) ? ['shade' as const] : []),
     ...sorted.filter((c) => c.use === 'over'),
     ...(structure.kind === 'open' ? [] : [null]),
     ...sorted.filter((c) => c.use !== 'over'),
@@ -77,6 +79,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   const shut = opening > 0 && i.plan.phase !== 'morning';
   return {
     opening: shut ? 0 : opening,
+    openings: (structure.openings ?? []).filter((o) => o.wax),
     site: {
       latitude: i.data.farm.latitude,
       longitude: i.data.farm.longitude,
@@ -92,6 +95,19 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     base: { ...spec, stack: [] },
     layers: ids.map((cover, n) => {
       const layer = spec.stack[n]!;
+      if (cover === 'shade') {
+        return {
+          id: 'shade',
+          name: 'Shade cloth',
+          note: 'stays on the structure',
+          on: true,
+          drawn: true,
+          stock: '',
+          ventable: false,
+          minutes: 0,
+          spec: layer,
+        };
+      }
       if (cover === null) {
         return {
           id: 'structure',

@@ -5,6 +5,7 @@ import {
   coverOptions,
   HOUR_MS,
   optionKey,
+  structureIndex,
   zoneOffsetC,
   type Bed,
   type BedSpec,
@@ -92,12 +93,6 @@ export interface TaskInputs {
   beliefs: Map<string, Belief>;
 }
 
-/** Place of the structure's own layer in a stack built from these covers. */
-function structureLayer(structure: Structure, covers: readonly Cover[]): number {
-  if (structure.kind === 'open') return -1;
-  return covers.filter((c) => c.use === 'over').length;
-}
-
 /** Covers that are already on are on throughout; the others from `closeMs`. The structure is shut at `closeMs`. */
 export function plannedSpec(
   i: TaskInputs,
@@ -151,11 +146,11 @@ export function bedPlans(i: TaskInputs): BedPlan[] {
           historySpec: asItWas(data, state, structure, bed, plantings, i.nowMs - HISTORY_MS, i.deepC),
           members: i.members,
           options: [
-            { key: AS_IS, spec: asIs, structureLayer: structureLayer(structure, on) },
+            { key: AS_IS, spec: asIs, structureLayer: structureIndex(structure, on) },
             ...options.map((o) => ({
               key: o.key,
               spec: plannedSpec(i, structure, bed, plantings, on, o.covers, i.closeMs),
-              structureLayer: structureLayer(structure, o.covers),
+              structureLayer: structureIndex(structure, o.covers),
             })),
           ],
           ...(i.beliefs.has(structure.id) ? { belief: i.beliefs.get(structure.id)! } : {}),
