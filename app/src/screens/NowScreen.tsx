@@ -87,7 +87,11 @@ function Places({
   const shown = all ? view.places : view.places.slice(0, 6);
   return (
     <View testID="places">
-      <PartTitle right="lowest leaf, as planned">Closest to harm</PartTitle>
+      <PartTitle
+        right={view.progress.state === 'computing' ? 'lowest leaf, as it stands' : 'lowest leaf, as planned'}
+      >
+        Closest to harm
+      </PartTitle>
       {shown.map((p, i) => (
         <PlaceLine
           key={p.bedId}

@@ -6,7 +6,7 @@ import { simulatedThermometers } from '../adapters/thermometers';
 import { simulatedWeather } from '../adapters/weather';
 import { deriveState } from '../farm/state';
 import type { FarmData } from '../farm/store';
-import { backgroundOf } from '../night/planner';
+import { backgroundOf } from '../night/background';
 import { OUTSIDE, spotOf } from '../night/spots';
 import { DEMO_EPISODES, DEMO_SEED } from './seed';
 

@@ -1,6 +1,6 @@
 /** A bed's night as a case in the open format: the hours since noon, the forecast's centre, the covers as planned. */
 import type { Cover, SimulationCase, WeatherEntry } from '@fogata/core';
-import { bedSpec, HOUR_MS } from '@fogata/core';
+import { bedSpec, HOUR_MS, sortCovers, structureIndex } from '@fogata/core';
 import type { NightPlan, PlannedBed } from './planner';
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -22,23 +22,37 @@ function entry(e: WeatherEntry): WeatherEntry {
 
 type Spans = { from: string; to: string }[];
 
-/** When each cover is on: as it was up to now, and from now on as the plan has it. */
-function timingOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], endMs: number) {
-  const timing: Record<string, { on: Spans }> = {};
-  const covers: Cover[] = [];
-  const add = (cover: Cover, fromMs: number, toMs: number) => {
-    if (!covers.includes(cover)) covers.push(cover);
-    if (toMs > fromMs) (timing[cover.id] ??= { on: [] }).on.push({ from: iso(fromMs), to: iso(toMs) });
-  };
+/** Every sheet with the times it is on: as it was up to now, and from now on as the plan has it. A double one stands twice. */
+function sheetsOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], endMs: number) {
+  const sheets: { cover: Cover; on: Spans }[] = [];
+  const left = [...planned];
   for (const span of plan.state.spans.get(b.bed.id) ?? []) {
     const cover = plan.data.covers.find((c) => c.id === span.coverId);
     if (!cover) continue;
-    const lies = span.toMs > plan.nowMs;
-    const stays = lies && planned.includes(cover);
-    add(cover, span.fromMs, stays ? endMs : Math.min(span.toMs, Math.max(plan.nowMs, plan.closeMs)));
+    const at = span.toMs > plan.nowMs ? left.indexOf(cover) : -1;
+    if (at >= 0) left.splice(at, 1);
+    const toMs = at >= 0 ? endMs : Math.min(span.toMs, Math.max(plan.nowMs, plan.closeMs));
+    if (toMs > span.fromMs) sheets.push({ cover, on: [{ from: iso(span.fromMs), to: iso(toMs) }] });
   }
-  for (const cover of planned) if (!b.on.includes(cover)) add(cover, plan.closeMs, endMs);
-  return { timing, covers };
+  // what goes on now may be a sheet that lay there on a night before: one layer with two times
+  for (const cover of left) {
+    const lain = sheets.find((x) => x.cover === cover && Date.parse(x.on.at(-1)!.to) <= plan.closeMs);
+    const span = { from: iso(plan.closeMs), to: iso(endMs) };
+    if (lain) lain.on.push(span);
+    else sheets.push({ cover, on: [span] });
+  }
+  return sheets;
+}
+
+/** Nights before that used the same sheet are one layer, on at several times. */
+function merged(sheets: { cover: Cover; on: Spans }[]) {
+  const out: { cover: Cover; on: Spans }[] = [];
+  for (const s of sheets) {
+    const free = out.find((x) => x.cover === s.cover && x.on.at(-1)!.to <= s.on[0]!.from);
+    if (free) free.on.push(...s.on);
+    else out.push({ cover: s.cover, on: [...s.on] });
+  }
+  return out;
 }
 
 /**
@@ -51,12 +65,26 @@ export function caseOf(plan: NightPlan, b: PlannedBed): SimulationCase {
   const weather = [...history, ...plan.centre].map(entry);
   const planned = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
   const endMs = Date.parse(weather.at(-1)!.time) + HOUR_MS;
-  const { timing, covers } = timingOf(plan, b, planned, endMs);
+  const sheets = merged(sheetsOf(plan, b, planned, endMs));
   const steps = plan.state.ventSteps.get(b.structure.id) ?? [];
   const open = steps.map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
   if ((steps.at(-1)?.fraction ?? 0) > 0 && plan.phase !== 'morning')
     open.push({ from: iso(Math.max(plan.nowMs, plan.closeMs)), fraction: 0 });
-  const spec = bedSpec(b.structure, b.bed, b.plantings, covers, { deepC: b.deepC, timing, open });
+  const covers = sheets.map((x) => x.cover);
+  const spec = bedSpec(b.structure, b.bed, b.plantings, covers, { deepC: b.deepC, open });
+  // the stack is built outermost first: each layer takes the times of its sheet
+  const own = structureIndex(b.structure, covers);
+  const sorted = sortCovers(covers);
+  const order = [...sorted.filter((c) => c.use === 'over'), ...sorted.filter((c) => c.use !== 'over')];
+  const free = [...sheets];
+  const skip = own - order.filter((c) => c.use === 'over').length;
+  let next = 0;
+  const stack = spec.stack.map((layer, i) => {
+    if (i === own || (own >= 0 && i < skip)) return layer;
+    const cover = order[next++]!;
+    const at = free.findIndex((x) => x.cover === cover);
+    return { ...layer, on: free.splice(at, 1)[0]!.on };
+  });
   const { latitude, longitude, elevationM } = plan.data.farm;
-  return { format: 'fogata-case/1', site: { latitude, longitude, elevationM }, weather, ...spec };
+  return { format: 'fogata-case/1', site: { latitude, longitude, elevationM }, weather, ...spec, stack };
 }

@@ -201,6 +201,7 @@ export function nowView(
   plan: NightPlan | null,
   rounds: RoundItem[],
   style: Style,
+  partial: NightPlan | null = null,
 ): NowView {
   const base: NowView = {
     clock,
@@ -217,7 +218,14 @@ export function nowView(
     storm: [],
     cautions: [],
   };
-  if (!plan || plan.beds.length === 0) return base;
+  if (!plan) {
+    // bed by bed, as they stand
+    const places = (partial?.beds ?? [])
+      .map((b) => placeRow(partial!, b))
+      .sort((a, b) => a.marginK - b.marginK);
+    return { ...base, places };
+  }
+  if (plan.beds.length === 0) return base;
   const w = nightWeather(plan);
   const places = plan.beds.map((b) => placeRow(plan, b)).sort((a, b) => a.marginK - b.marginK);
   const first = plan.beds.find((b) => b.bed.id === places[0]?.bedId);

@@ -27,7 +27,8 @@ import { coversOn, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { plantingView, rangeOf, ribbonOf } from './glyph';
 import { learntView } from './learning';
-import { chosenOutcome, hardeningOf, type Background, type NightPlan, type PlannedBed } from './planner';
+import { hardeningOf, type Background } from './background';
+import { chosenOutcome, type NightPlan, type PlannedBed } from './planner';
 import { AS_IS, standingIn } from './tasks';
 
 export interface PlaceInputs {

@@ -4,14 +4,11 @@
  */
 import type { PlanProgress } from '@fogata/contract';
 import {
-  addDays,
   changeMinutes,
   coverProblem,
   cropById,
-  daysBetween,
   expectedLoss,
   floorMinutes,
-  hardening,
   HOUR_MS,
   localDate,
   nightOf,
@@ -24,9 +21,7 @@ import {
   type Belief,
   type NightWindow,
   type Phase,
-  type Planting,
   type PlantingAtRisk,
-  type StructureKind,
   type WeatherEntry,
 } from '@fogata/core';
 import { createHash } from 'node:crypto';
@@ -35,6 +30,7 @@ import type { WeatherSource } from '../adapters/weather';
 import { deriveState, ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { learnTasks } from './learning';
+import { backgroundOf, hardeningOf, type Background } from './background';
 import type { NightPool } from './pool';
 import { solveLp } from './solver';
 import { AS_IS, bedPlans, HISTORY_MS, plannedSpec, type BedPlan, type TaskInputs } from './tasks';
@@ -66,41 +62,37 @@ export interface NightPlan {
   state: FarmState;
 }
 
-/** Inside is milder by day than the record outside: starting values, K on the daily mean. */
-const SHELTER_K: Record<StructureKind, number> = { house: 2.5, frame: 1.5, tunnel: 1, open: 0 };
-
-export function dailyMeans(weather: readonly WeatherEntry[], timeZone: string): Map<string, number> {
-  const sums = new Map<string, { sum: number; n: number }>();
-  for (const e of weather) {
-    const day = localDate(Date.parse(e.time), timeZone);
-    const s = sums.get(day) ?? { sum: 0, n: 0 };
-    s.sum += e.airC;
-    s.n += 1;
-    sums.set(day, s);
-  }
-  return new Map([...sums].map(([day, s]) => [day, s.sum / s.n]));
-}
-
-/** Hardening of a planting today, from the days since it was planted (the last 60 at most). */
-export function hardeningOf(
-  p: Planting,
-  kind: StructureKind,
-  means: Map<string, number>,
+/** A bed with its outcomes priced; nothing is chosen for it yet. */
+function plannedBed(
+  p: BedPlan,
+  outcome: BedOutcome,
+  background: Background,
   today: string,
-): number {
-  const days = Math.min(60, Math.max(0, daysBetween(p.plantedOn, today)));
-  const series: number[] = [];
-  for (let d = days; d >= 1; d--) {
-    const mean = means.get(addDays(today, -d));
-    if (mean !== undefined) series.push(mean + SHELTER_K[kind]);
-  }
-  return hardening(series, cropById(p.crop));
+  fixed: string | null,
+): PlannedBed {
+  const atRisk = p.plantings.map((planting) => ({
+    planting,
+    thresholds: thresholds(
+      cropById(planting.crop),
+      hardeningOf(planting, p.structure.kind, background.means, today),
+      planting.aim,
+    ),
+    value: plantingValue(planting),
+  }));
+  const loss: Record<string, number> = {};
+  for (const o of outcome.options)
+    loss[o.key] = atRisk.reduce((sum, a) => sum + expectedLoss(a, o.minLeafC), 0);
+  const minutes: Record<string, number> = { [AS_IS]: 0 };
+  for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
+  return { ...p, outcome, chosen: AS_IS, fixed, atRisk, loss, minutes, due: null };
 }
 
 interface Job {
   key: string;
   progress: PlanProgress;
   plan: NightPlan | null;
+  /** The beds that are worked out so far, as they stand: the choice comes when all are. */
+  partial: NightPlan | null;
   promise: Promise<void>;
   abort: AbortController;
 }
@@ -108,19 +100,6 @@ interface Job {
 export interface PlannerDeps {
   pool: NightPool;
   onReady?: (plan: NightPlan) => Promise<void>;
-}
-
-export interface Background {
-  means: Map<string, number>;
-  deepC: number;
-}
-
-/** Slow facts of the place for a date: daily means of the last 60 days, and the ground's depth. Cached by the caller's date. */
-export function backgroundOf(weather: WeatherSource, nowMs: number, timeZone: string): Background {
-  const record = weather.history(nowMs - 62 * 24 * HOUR_MS, nowMs);
-  const means = dailyMeans(record, timeZone);
-  const all = [...means.values()];
-  return { means, deepC: all.reduce((s, c) => s + c, 0) / Math.max(1, all.length) + 1.5 };
 }
 
 export class Planner {
@@ -147,14 +126,14 @@ export class Planner {
     data: FarmData,
     weather: WeatherSource,
     nowMs: number,
-  ): { progress: PlanProgress; plan: NightPlan | null } {
+  ): { progress: PlanProgress; plan: NightPlan | null; partial: NightPlan | null } {
     const key = stateKey(data, nowMs);
     if (this.job?.key !== key || this.job.progress.state === 'failed') {
       const last = this.job;
       last?.abort.abort();
       this.job = this.start(key, data, weather, nowMs);
     }
-    return { progress: this.job.progress, plan: this.job.plan };
+    return { progress: this.job.progress, plan: this.job.plan, partial: this.job.partial };
   }
 
   /** As `ask`, but waits. */
@@ -171,7 +150,7 @@ export class Planner {
     // one listener a task in the queue
     setMaxListeners(0, abort.signal);
     const progress: PlanProgress = { state: 'computing', done: 0, of: 0 };
-    const job: Job = { key, progress, plan: null, abort, promise: Promise.resolve() };
+    const job: Job = { key, progress, plan: null, partial: null, abort, promise: Promise.resolve() };
     job.promise = this.compute(job, data, weather, nowMs).catch((error: unknown) => {
       if (abort.signal.aborted) return;
       progress.state = 'failed';
@@ -216,43 +195,7 @@ export class Planner {
       beliefs: await this.beliefs(data, state, weather, window.night, background.deepC, job.abort.signal),
     };
     const plans = bedPlans(inputs);
-    job.progress.of = plans.length;
-    if (plans.length === 0) job.progress.state = 'empty';
-    const outcomes = await Promise.all(
-      plans.map(async (p) => {
-        const outcome = await this.deps.pool.evaluate(p.task, job.abort.signal);
-        job.progress.done += 1;
-        return outcome;
-      }),
-    );
-    const beds = plans.map((p, i): PlannedBed => {
-      const atRisk = p.plantings.map((planting) => ({
-        planting,
-        thresholds: thresholds(
-          cropById(planting.crop),
-          hardeningOf(planting, p.structure.kind, background.means, today),
-          planting.aim,
-        ),
-        value: plantingValue(planting),
-      }));
-      const loss: Record<string, number> = {};
-      for (const o of outcomes[i]!.options)
-        loss[o.key] = atRisk.reduce((s, a) => s + expectedLoss(a, o.minLeafC), 0);
-      const minutes: Record<string, number> = { [AS_IS]: 0 };
-      for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
-      return {
-        ...p,
-        outcome: outcomes[i]!,
-        chosen: AS_IS,
-        fixed: fixed.get(p.bed.id) ?? null,
-        atRisk,
-        loss,
-        minutes,
-        due: null,
-      };
-    });
-    if (phase !== 'morning') await this.choose(beds, data);
-    await this.setDueTimes(beds, inputs, job.abort.signal);
+    const endOfAhead = endMs + 8 * HOUR_MS;
     const plan: NightPlan = {
       nowMs,
       window,
@@ -261,14 +204,30 @@ export class Planner {
       issuedMs: forecast.issuedMs,
       source: forecast.source,
       centre: forecast.members[0]!,
-      ahead: weather.forecast(nowMs, hourMs, endMs + 8 * HOUR_MS).members[0]!,
-      beds,
+      ahead: weather.forecast(nowMs, hourMs, endOfAhead).members[0]!,
+      beds: [],
       beliefs: inputs.beliefs,
       data,
       state,
     };
+    job.partial = plan;
+    job.progress.of = plans.length;
+    if (plans.length === 0) job.progress.state = 'empty';
+    const beds = await Promise.all(
+      plans.map(async (p) => {
+        const outcome = await this.deps.pool.evaluate(p.task, job.abort.signal);
+        const bed = plannedBed(p, outcome, background, today, fixed.get(p.bed.id) ?? null);
+        job.progress.done += 1;
+        plan.beds.push(bed);
+        return bed;
+      }),
+    );
+    if (phase !== 'morning') await this.choose(beds, data);
+    await this.setDueTimes(beds, inputs, job.abort.signal);
+    plan.beds = beds;
     await this.deps.onReady?.(plan);
     job.plan = plan;
+    job.partial = null;
     if (plans.length > 0) job.progress.state = 'ready';
   }
 

@@ -15,13 +15,13 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/now', async (_req, res) => {
     const m = await ctx.moment();
-    const { progress, plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const { progress, plan, partial } = ctx.planner.ask(m.data, m.weather, m.nowMs);
     const night = m.clock.window.night;
     const kept = await findNight(ctx.db, night);
     const rounds =
       m.clock.phase === 'morning' ? roundOf(await ctx.spotInputs(m, night, false), kept?.data ?? null) : [];
     res.json({
-      ...nowView(m.clock, progress, plan, rounds, m.style),
+      ...nowView(m.clock, progress, plan, rounds, m.style, partial),
       storm: stormView(m.data, m.state, m.weather, m.nowMs, m.style),
     });
   });

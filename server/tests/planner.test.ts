@@ -1,0 +1,142 @@
+/** The planner by itself: bed by bed, once for one state, abandoned for the next, and honest when it fails. */
+import { evaluateBed, latestCoverMs } from '@fogata/core';
+import { simulatedWeather } from '../src/adapters/weather';
+import {
+  DEMO_BEDS,
+  DEMO_COVERS,
+  DEMO_EPISODES,
+  DEMO_FARM,
+  DEMO_PLANTINGS,
+  DEMO_SEED,
+  DEMO_START_MS,
+  DEMO_STRUCTURES,
+} from '../src/demo/seed';
+import type { FarmData } from '../src/farm/store';
+import { learnFrom } from '../src/night/learning';
+import { nowView } from '../src/night/nowView';
+import { Planner } from '../src/night/planner';
+import type { NightPool } from '../src/night/pool';
+import { remembering } from '../src/night/pool';
+
+const beds = DEMO_BEDS.filter((b) => ['n1', 'n2', 's1'].includes(b.id));
+const data: FarmData = {
+  farm: DEMO_FARM,
+  structures: DEMO_STRUCTURES,
+  beds,
+  plantings: DEMO_PLANTINGS.filter((p) => beds.some((b) => b.id === p.bedId)),
+  covers: DEMO_COVERS.slice(0, 2),
+  records: [],
+  imported: null,
+};
+const weather = simulatedWeather({ seed: DEMO_SEED, site: DEMO_FARM, episodes: DEMO_EPISODES, members: 3 });
+
+/** The real work in this thread, each bed held back until it is let go. */
+function gatedPool() {
+  const waiting: (() => void)[] = [];
+  const asked: AbortSignal[] = [];
+  let broken = false;
+  const pool: NightPool = {
+    evaluate: async (task, signal) => {
+      asked.push(signal);
+      await new Promise<void>((resolve) => waiting.push(resolve));
+      if (broken) throw new Error('a thread died');
+      signal.throwIfAborted();
+      return evaluateBed(task);
+    },
+    due: (w) => Promise.resolve(latestCoverMs(w.task, w.initial, w.specs)),
+    learn: (task) => Promise.resolve(learnFrom(task)),
+    close: () => Promise.resolve(),
+  };
+  const letGo = async (n = Infinity) => {
+    for (let i = 0; i < n && waiting.length > 0; i++) waiting.shift()!();
+    for (let i = 0; i < 20; i++) await new Promise((r) => setTimeout(r, 2));
+  };
+  const started = async (n: number) => {
+    for (let i = 0; i < 500 && asked.length < n; i++) await new Promise((r) => setTimeout(r, 2));
+  };
+  return { pool, letGo, started, asked, breakIt: () => (broken = true) };
+}
+
+const style = { units: DEMO_FARM.units, currency: '€', hours: 24 as const, timeZone: DEMO_FARM.timeZone };
+const clock = {
+  nowMs: DEMO_START_MS,
+  mode: 'demo' as const,
+  phase: 'closing' as const,
+  window: {} as never,
+  closingMs: 0,
+  morningMs: 0,
+};
+
+test('beds show as they come, as they stand, and the choice comes when all are there', async () => {
+  const { pool, letGo, started } = gatedPool();
+  const planner = new Planner({ pool });
+  planner.ask(data, weather, DEMO_START_MS);
+  await started(3);
+  await letGo(1);
+  const asked = planner.ask(data, weather, DEMO_START_MS);
+  expect(asked.progress).toMatchObject({ state: 'computing', done: 1, of: 3 });
+  expect(asked.plan).toBeNull();
+  const view = nowView(clock, asked.progress, null, [], style, asked.partial);
+  expect(view.places).toHaveLength(1);
+  expect(view.places[0]!.pending).toBe(false);
+  await letGo();
+  const plan = (await planner.wait(data, weather, DEMO_START_MS))!;
+  expect(plan.beds.map((b) => b.bed.id)).toEqual(['n1', 'n2', 's1']);
+  expect(planner.ask(data, weather, DEMO_START_MS).partial).toBeNull();
+}, 60_000);
+
+test('asked twice for one state it works once; a new state abandons the old work', async () => {
+  const { pool, letGo, started, asked } = gatedPool();
+  const planner = new Planner({ pool: remembering(pool) });
+  planner.ask(data, weather, DEMO_START_MS);
+  planner.ask(data, weather, DEMO_START_MS);
+  await started(3);
+  expect(asked).toHaveLength(3);
+  const fewer = { ...data, covers: [] };
+  planner.ask(fewer, weather, DEMO_START_MS);
+  expect(asked.every((s) => s.aborted)).toBe(true);
+  await started(6);
+  await letGo();
+  expect((await planner.wait(fewer, weather, DEMO_START_MS))!.beds.every((b) => b.chosen === 'bare')).toBe(
+    true,
+  );
+}, 60_000);
+
+test('a thread that dies is told in a sentence, and the next asking starts anew', async () => {
+  const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
+  const first = gatedPool();
+  const planner = new Planner({ pool: first.pool });
+  planner.ask(data, weather, DEMO_START_MS);
+  await first.started(3);
+  first.breakIt();
+  await first.letGo();
+  expect(said).toHaveBeenCalled();
+  said.mockRestore();
+  const again = planner.ask(data, weather, DEMO_START_MS);
+  expect(again.progress.state).toBe('computing');
+  planner.stop();
+}, 60_000);
+
+test('readings of nights gone by change what the plan believes of their house, and of no other', async () => {
+  const { pool, letGo, started } = gatedPool();
+  const planner = new Planner({ pool });
+  const reading = {
+    id: '3b0d6a52-58a4-4a8e-9a6e-000000000001',
+    kind: 'reading' as const,
+    atMs: DEMO_START_MS - 8 * 3_600_000,
+    spot: 'north',
+    night: '2027-01-13',
+    minC: -6,
+    maxC: null,
+    source: 'grower' as const,
+  };
+  const read = { ...data, records: [{ record: reading, seq: 1, recordedMs: reading.atMs }] };
+  planner.ask(read, weather, DEMO_START_MS);
+  await started(3);
+  await letGo();
+  const plan = (await planner.wait(read, weather, DEMO_START_MS))!;
+  expect([...plan.beliefs.keys()]).toEqual(['north']);
+  expect(plan.beliefs.get('north')!.mean.zoneOffsetC).toBeLessThan(-0.1);
+  expect(plan.beds.find((b) => b.bed.id === 'n1')!.task.belief).toBeDefined();
+  expect(plan.beds.find((b) => b.bed.id === 's1')!.task.belief).toBeUndefined();
+}, 60_000);
