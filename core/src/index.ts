@@ -15,6 +15,7 @@ export * from './formats/planSvg';
 export * from './formats/stockCsv';
 export * from './formats/units';
 export * from './hardiness/hardiness';
+export * from './heat/carry';
 export * from './heat/checkCase';
 export * from './heat/geometry';
 export * from './heat/materials';

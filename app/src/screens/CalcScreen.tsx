@@ -1,7 +1,9 @@
 /** One reckoning. It answers: how much do I need, and how was that worked out? */
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { CratesCalc, DripCalc, MixCalc, TraysCalc } from '../components/calc/GrowCalcs';
+import { DripCalc } from '../components/calc/DripCalc';
+import { MixCalc } from '../components/calc/MixCalc';
+import { CratesCalc, TraysCalc } from '../components/calc/NurseryCalcs';
 import { HeatCalc } from '../components/calc/HeatCalcs';
 import { HoopsCalc, SheetCalc } from '../components/calc/SheetCalc';
 import { Button } from '../components/Button';

@@ -3,7 +3,8 @@
  * work that the server's threads take; plain data in and out.
  */
 import { prepareWeather, type PreparedWeather } from '../heat/prepare';
-import { runBed, runOutside, type BedRun, type LyingSnow, type SoilState } from '../heat/run';
+import type { LyingSnow, SoilState } from '../heat/carry';
+import { runBed, runOutside, type BedRun } from '../heat/run';
 import type { OutsideTrace } from '../heat/work';
 import type { BedSpec, Calibration, Site, WeatherEntry } from '../heat/types';
 import { BOOK_BELIEF, drawFactors, REST_ERROR_K, type Belief } from '../calibration/belief';

@@ -1,0 +1,90 @@
+/** Soil mix by volume. */
+import { mixFor } from '@fogata/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../Button';
+import { NoteField } from '../Field';
+import { Amount } from '../Fields';
+import { n1, Reckoned } from './parts';
+
+export function MixCalc() {
+  const [vessels, setVessels] = useState(26);
+  const [litresEach, setLitres] = useState(30);
+  const [settles, setSettles] = useState(0.15);
+  const [parts, setParts] = useState([
+    { name: 'compost', parts: 2 },
+    { name: 'garden soil', parts: 1 },
+    { name: 'sand', parts: 1 },
+  ]);
+  const put = (n: number, patch: Partial<(typeof parts)[number]>) =>
+    setParts(parts.map((p, j) => (j === n ? { ...p, ...patch } : p)));
+  return (
+    <>
+      <Amount
+        label="Crates or pots"
+        value={vessels}
+        onChange={setVessels}
+        unit="vessels"
+        bigStep={10}
+        min={0}
+        max={10000}
+      />
+      <Amount
+        label="Litres in each"
+        value={litresEach}
+        onChange={setLitres}
+        unit="l"
+        step={0.5}
+        bigStep={5}
+        digits={1}
+        min={0}
+        max={2000}
+      />
+      <Amount
+        label="It settles by"
+        value={Math.round(settles * 100)}
+        onChange={(v) => setSettles(v / 100)}
+        unit="%"
+        step={5}
+        min={0}
+        max={60}
+      />
+      {parts.map((p, n) => (
+        <View key={n} style={{ gap: 6 }}>
+          <NoteField label={`Part ${n + 1}`} value={p.name} onChange={(name) => put(n, { name })} />
+          <Amount
+            label={`Parts of ${p.name || 'it'}`}
+            value={p.parts}
+            onChange={(v) => put(n, { parts: v })}
+            unit="parts"
+            step={0.5}
+            digits={1}
+            min={0}
+            max={100}
+          />
+        </View>
+      ))}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Button
+          label="One more part"
+          onPress={() => setParts([...parts, { name: 'leaf mould', parts: 1 }])}
+        />
+        {parts.length > 1 ? (
+          <Button kind="plain" label="Take the last away" onPress={() => setParts(parts.slice(0, -1))} />
+        ) : null}
+      </View>
+      <Reckoned
+        of={() => {
+          const mix = mixFor({ vessels, litresEach, settles, parts });
+          return {
+            said: `${Math.ceil(mix.litres)} litres in all`,
+            working: [
+              `${vessels} × ${n1(litresEach)} l, and ${Math.round(settles * 100)} % for what settles.`,
+              ...mix.of.map((o) => `${o.name}: ${n1(o.litres)} l.`),
+            ],
+          };
+        }}
+      />
+    </>
+  );
+}

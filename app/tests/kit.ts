@@ -1,0 +1,53 @@
+/** What the app's tests share: the farm's format in metres and degrees, and things of a farm. */
+import type { Bed, Structure } from '@fogata/core';
+import type { Format } from '../src/data/format';
+
+export const format = {
+  unit: 'C',
+  length: 'm',
+  currency: '€',
+  timeZone: 'UTC',
+  t: (c: number) => `${c.toFixed(1).replace('-', '−')} °C`,
+  tBare: (c: number) => `${c.toFixed(1).replace('-', '−')}°`,
+  diff: (k: number) => `${k < 0 ? '−' : '+'}${Math.abs(k).toFixed(1)}°`,
+  range: (a: number, b: number) => `${a} to ${b} °C`,
+  inUnit: (c: number) => c,
+  fromUnit: (v: number) => v,
+  metres: (m: number) => `${Number(m.toFixed(2))} m`,
+  mass: (kg: number) => `${kg} kg`,
+  time: (ms: number) => new Date(ms).toISOString().slice(11, 16),
+  day: (ms: number) => new Date(ms).toISOString().slice(0, 10),
+} as unknown as Format;
+
+export const house = (more: Partial<Structure> = {}): Structure => ({
+  id: 's',
+  name: 'Long house',
+  kind: 'house',
+  shape: 'arch',
+  sides: 'cover',
+  lengthM: 20,
+  widthM: 6,
+  heightM: 2.6,
+  material: 'pe-film',
+  plies: 1,
+  tightness: 'average',
+  ventAreaM2: 8,
+  order: 0,
+  ...more,
+});
+
+export const bedIn = (more: Partial<Bed> = {}): Bed => ({
+  id: 'b',
+  structureId: 's',
+  name: 'Bed 1',
+  lengthM: 18,
+  widthM: 1,
+  rows: 4,
+  on: 'ground',
+  texture: 'loam',
+  wetness: 'moist',
+  mulchM: 0,
+  hoopHeightM: 0.5,
+  order: 0,
+  ...more,
+});
