@@ -156,11 +156,18 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
               max={2}
             />
             {b.hoopHeightM > 0 ? (
-              <Button
-                kind="plain"
-                label="How the sheet is reckoned ›"
-                onPress={() => router.push(`/calc/sheet?bed=${b.id}`)}
-              />
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+                <Button
+                  kind="plain"
+                  label="How the sheet is reckoned ›"
+                  onPress={() => router.push(`/calc/sheet?bed=${b.id}`)}
+                />
+                <Button
+                  kind="plain"
+                  label="How many hoops ›"
+                  onPress={() => router.push(`/calc/hoops?bed=${b.id}`)}
+                />
+              </View>
             ) : null}
           </>
         ) : null}

@@ -314,6 +314,9 @@ export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null
     <Page testID="planting-form">
       <TopLine back="Beds" />
       {content}
+      <View style={{ flexDirection: 'row', paddingTop: 8 }}>
+        <Button kind="plain" label="Seed trays for it ›" onPress={() => router.push('/calc/trays')} />
+      </View>
     </Page>
   );
 }

@@ -12,6 +12,7 @@ import {
   HOUR_MS,
   localDate,
   nightOf,
+  optionKey,
   outcomeOf,
   phaseOf,
   plantingValue,
@@ -61,6 +62,9 @@ export interface NightPlan {
   data: FarmData;
   state: FarmState;
 }
+
+/** What it takes to go out again after dark, for each bed, minutes: starting value. */
+const NIGHT_WALK_MIN = 15;
 
 /** A bed with its outcomes priced; nothing is chosen for it yet. */
 function plannedBed(
@@ -222,7 +226,7 @@ export class Planner {
         return bed;
       }),
     );
-    if (phase !== 'morning') await this.choose(beds, data);
+    if (phase !== 'morning') await this.choose(beds, data, phase === 'night' ? NIGHT_WALK_MIN : 0);
     await this.setDueTimes(beds, inputs, job.abort.signal);
     plan.beds = beds;
     await this.deps.onReady?.(plan);
@@ -248,7 +252,8 @@ export class Planner {
     );
   }
 
-  private async choose(beds: PlannedBed[], data: FarmData): Promise<void> {
+  /** `walkMin` is added for every bed that changes: at night nobody goes out to swap sheets for a tenth of a degree. */
+  private async choose(beds: PlannedBed[], data: FarmData, walkMin: number): Promise<void> {
     const choices: BedChoice[] = beds.map((b) => {
       const options = b.options.some((o) => o.key === b.fixed)
         ? b.options.filter((o) => o.key === b.fixed)
@@ -258,7 +263,7 @@ export class Planner {
         options: options.map((o) => ({
           key: o.key,
           loss: b.loss[o.key]!,
-          minutes: b.minutes[o.key]!,
+          minutes: b.minutes[o.key]! + (o.key === optionKey(b.on) ? 0 : walkMin),
           pieces: o.pieces,
         })),
       };

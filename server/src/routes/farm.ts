@@ -39,6 +39,24 @@ const setupSchema = z.object({
     .default({ structures: [], beds: [] }),
 });
 
+type Size = { name: string; lengthM: number; widthM: number };
+
+/** A bed is no larger than what it lies in; `changed` says whose figure is at fault. */
+function checkRoom(structure: Size & { kind: string }, bed: Size, changed: 'structure' | 'bed'): void {
+  // frames and tunnels stand one beside the other: each as wide as the structure's own width
+  for (const [field, word] of [
+    ['lengthM', 'length'],
+    ['widthM', 'width'],
+  ] as const) {
+    if (bed[field] <= structure[field] + 1e-9) continue;
+    const expected =
+      changed === 'bed'
+        ? `no more than ${structure[field]}, the ${word} of ${structure.name}`
+        : `at least ${bed[field]}, the ${word} of ${bed.name} in it`;
+    throw new Problem(422, 'Not accepted', `${field}: expected ${expected}`, field);
+  }
+}
+
 function checkTimeZone(timeZone: string | undefined): void {
   if (timeZone === undefined) return;
   try {
@@ -121,6 +139,10 @@ export function farmRoutes(ctx: Context): Router {
   /** Several structures and beds at once: all of it or nothing. */
   router.post('/setup', async (req, res) => {
     const body = parseBody(setupSchema, req.body);
+    const known = await ctx.db.select({ id: structures.id }).from(structures);
+    const orphan = body.beds.find((b) => ![...known, ...body.structures].some((x) => x.id === b.structureId));
+    if (orphan)
+      throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
     await ctx.db.transaction(async (tx) => {
       if (body.remove.beds.length > 0) {
         const used = await tx.select().from(plantings).where(inArray(plantings.bedId, body.remove.beds));
@@ -147,6 +169,8 @@ export function farmRoutes(ctx: Context): Router {
 
   router.put('/structures/:id', async (req, res) => {
     const body = parseBody(structureSchema, { ...(req.body as object), id: req.params.id });
+    const inside = await ctx.db.select().from(beds).where(eq(beds.structureId, body.id));
+    for (const b of body.kind === 'open' ? [] : inside) checkRoom(body, b, 'structure');
     const { id: _id, ...set } = structureRow(body);
     await ctx.db
       .insert(structures)
@@ -160,15 +184,7 @@ export function farmRoutes(ctx: Context): Router {
     const owner = await ctx.db.select().from(structures).where(eq(structures.id, body.structureId));
     if (owner.length === 0)
       throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
-    const s = owner[0]!;
-    if (s.kind !== 'open' && body.lengthM > s.lengthM) {
-      throw new Problem(
-        422,
-        'Not accepted',
-        `lengthM: expected no more than ${s.lengthM}, the length of ${s.name}`,
-        'lengthM',
-      );
-    }
+    if (owner[0]!.kind !== 'open') checkRoom(owner[0]!, body, 'bed');
     const { id: _id, ...set } = bedRow(body);
     await ctx.db.insert(beds).values(bedRow(body)).onConflictDoUpdate({ target: beds.id, set });
     res.json(body);
