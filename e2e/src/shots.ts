@@ -8,6 +8,9 @@ import { Farm, ROOT } from './farm';
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
 
+// the pictures show what a farm sees
+process.env['FOGATA_MEMBERS'] = '20';
+
 async function main(): Promise<void> {
   const directory = mkdtempSync(join(tmpdir(), 'fogata-shots-'));
   const farm = new Farm(directory, 4391, true);

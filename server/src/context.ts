@@ -18,6 +18,8 @@ export interface ServerOptions {
   pool: NightPool;
   seed: number;
   episodes?: Episode[];
+  /** Members of the simulated forecast; 20 unless said. */
+  members?: number;
 }
 
 export interface Moment {
@@ -50,8 +52,9 @@ export class Context {
       seed: this.options.seed,
       site: { latitude, longitude, elevationM },
       ...(this.options.episodes ? { episodes: this.options.episodes } : {}),
+      ...(this.options.members ? { members: this.options.members } : {}),
     });
-    return withImported(simulated, data.imported, this.options.seed);
+    return withImported(simulated, data.imported, this.options.seed, this.options.members);
   }
 
   async moment(): Promise<Moment> {

@@ -61,6 +61,7 @@ async function main(): Promise<void> {
       pool,
       seed: demo ? DEMO_SEED : Number(process.env['FOGATA_SEED'] ?? 1),
       ...(demo ? { episodes: DEMO_EPISODES } : {}),
+      ...(process.env['FOGATA_MEMBERS'] ? { members: Number(process.env['FOGATA_MEMBERS']) } : {}),
     },
     join(root, 'app', 'dist'),
   );

@@ -1,7 +1,7 @@
 /** A switch for each layer with what it is worth; covers that are not in stock can be tried as well. */
 import type { PlaceView } from '@fogata/contract';
 import { MATERIAL_IDS, MATERIALS, type MaterialId } from '@fogata/core';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Format } from '../data/format';
 import { useTried } from '../data/useWhatIf';
@@ -18,8 +18,10 @@ interface Shared {
 }
 
 /** What a switch is worth: the leaf's minimum with it less the minimum without. */
-function useWorth({ view, trial }: Shared, id: string): number | null {
+function useWorth({ view, trial: newest }: Shared, id: string): number | null {
   const w = view.whatIf!;
+  // the answer that was asked for comes first; what each layer is worth follows
+  const trial = useDeferredValue(newest);
   const flip = (on: boolean) => requestFor(w, view.bed, { ...trial, on: { ...trial.on, [id]: on } });
   const withIt = useTried(flip(true)).result;
   const without = useTried(flip(false)).result;

@@ -4,7 +4,7 @@
  */
 import type { GlyphLayer, PlaceView } from '@fogata/contract';
 import { withTried } from '@fogata/core';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { act, decide } from '../data/actions';
 import { useFormat } from '../data/format';
@@ -84,6 +84,8 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
   const { result, failed } = useTried(requestFor(w, view.bed, trial));
   const beside = useTried(held ? requestFor(w, view.bed, held) : null).result;
   const touched = isTouched(w, trial);
+  // the big chart is drawn after what answers the finger
+  const later = useDeferredValue(result);
   if (failed)
     return (
       <Problem>
@@ -262,7 +264,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         </>
       ) : null}
       <Tomorrow {...shared} onChange={setTrial} />
-      <DayAndNight {...shared} />
+      {later ? <DayAndNight {...shared} result={later} /> : null}
     </View>
   );
 }
