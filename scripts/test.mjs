@@ -29,7 +29,15 @@ async function jest(title, projects, env = {}) {
   const { code } = await step(
     title,
     'npx',
-    ['jest', '--maxWorkers=2', '--testTimeout=30000', '--selectProjects', ...projects, '--json', `--outputFile=${file}`],
+    [
+      'jest',
+      '--maxWorkers=2',
+      '--testTimeout=30000',
+      '--selectProjects',
+      ...projects,
+      '--json',
+      `--outputFile=${file}`,
+    ],
     { env },
   );
   if (!existsSync(file)) {

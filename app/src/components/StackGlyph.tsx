@@ -8,10 +8,12 @@ import { stackArcs, stackWords } from './stackPath';
 export function StackGlyph({ layers, size = 40 }: { layers: readonly GlyphLayer[]; size?: number }) {
   const theme = useTheme();
   const height = size * 0.68;
+  // half of the ember lies under the ground line
+  const foot = Math.max(5, size * 0.085 + 1);
   const arcs = stackArcs(layers, { width: size, height, pad: 2.5 });
   return (
-    <View role="img" aria-label={stackWords(layers)} style={{ width: size, height: height + 5 }}>
-      <Svg width={size} height={height + 5} viewBox={`0 0 ${size} ${height + 5}`} aria-hidden>
+    <View role="img" aria-label={stackWords(layers)} style={{ width: size, height: height + foot }}>
+      <Svg width={size} height={height + foot} viewBox={`0 0 ${size} ${height + foot}`} aria-hidden>
         {arcs.map((a, i) => (
           <Path
             key={i}

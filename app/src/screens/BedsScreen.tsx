@@ -45,7 +45,7 @@ export function BedsScreen() {
     <Page testID="beds" width={wide ? 1200 : 640}>
       <TopLine />
       <Sentence parts={[{ text: opening, tone: 'plain' }]} />
-      <View style={styles.row}>
+      <View style={[styles.row, { paddingTop: 10 }]}>
         <Button label="The plan of the farm" onPress={() => router.push('/plan')} testID="open-plan" />
       </View>
       {data.structures.map(({ structure, beds: list, opening: open }) => (
