@@ -1,5 +1,6 @@
 /** What the app's tests share: the farm's format in metres and degrees, and things of a farm. */
 import type { Bed, Structure } from '@fogata/core';
+import { aBed, aStructure } from '../../core/tests/fixtures';
 import type { Format } from '../src/data/format';
 
 export const format = {
@@ -19,35 +20,6 @@ export const format = {
   day: (ms: number) => new Date(ms).toISOString().slice(0, 10),
 } as unknown as Format;
 
-export const house = (more: Partial<Structure> = {}): Structure => ({
-  id: 's',
-  name: 'Long house',
-  kind: 'house',
-  shape: 'arch',
-  sides: 'cover',
-  lengthM: 20,
-  widthM: 6,
-  heightM: 2.6,
-  material: 'pe-film',
-  plies: 1,
-  tightness: 'average',
-  ventAreaM2: 8,
-  order: 0,
-  ...more,
-});
-
-export const bedIn = (more: Partial<Bed> = {}): Bed => ({
-  id: 'b',
-  structureId: 's',
-  name: 'Bed 1',
-  lengthM: 18,
-  widthM: 1,
-  rows: 4,
-  on: 'ground',
-  texture: 'loam',
-  wetness: 'moist',
-  mulchM: 0,
-  hoopHeightM: 0.5,
-  order: 0,
-  ...more,
-});
+export const house = (more: Partial<Structure> = {}): Structure =>
+  aStructure({ name: 'Long house', ...more });
+export const bedIn = (more: Partial<Bed> = {}): Bed => aBed({ name: 'Bed 1', ...more });

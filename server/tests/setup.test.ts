@@ -1,6 +1,7 @@
 /** Setting up through the API: sizes that fit each other, several things at once or none, and towns with their clock. */
 import type { BedsView, ProblemBody, TownRow } from '@fogata/contract';
 import type { Bed, Structure } from '@fogata/core';
+import { aBed, aStructure } from '../../core/tests/fixtures';
 import { startTestServer, type TestServer } from './harness';
 
 let s: TestServer;
@@ -9,38 +10,13 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => s.close());
 
-const house: Structure = {
+const house: Structure = aStructure({
   id: 'h',
   name: 'Long house',
-  kind: 'house',
-  shape: 'arch',
-  sides: 'cover',
-  lengthM: 20,
-  widthM: 6,
-  heightM: 2.6,
-  material: 'pe-film',
-  plies: 1,
-  tightness: 'average',
-  ventAreaM2: 8,
-  order: 0,
   openings: [{ name: 'Roof', kind: 'hinged', areaM2: 1, wax: { startC: 16, fullC: 26 } }],
   snowRatingKgM2: 40,
-};
-const bed: Bed = {
-  id: 'b',
-  structureId: 'h',
-  name: 'Bed 1',
-  lengthM: 18,
-  widthM: 1,
-  rows: 4,
-  on: 'ground',
-  texture: 'loam',
-  wetness: 'moist',
-  mulchM: 0,
-  hoopHeightM: 0.5,
-  order: 0,
-  zone: 'door',
-};
+});
+const bed: Bed = aBed({ structureId: 'h', name: 'Bed 1', zone: 'door' });
 const farm = async () => (await s.api.get('/api/beds').expect(200)).body as BedsView;
 const put = (path: string, body: object, status: number) => s.api.put(path).send(body).expect(status);
 const detail = (res: { body: unknown }) => (res.body as ProblemBody).detail;

@@ -10,11 +10,10 @@ import { Problem } from '../components/Bars';
 import { Button, Choice } from '../components/Button';
 import { DateStepper } from '../components/DateStepper';
 import { NoteField } from '../components/Field';
+import { Amount, Metres } from '../components/Fields';
 import { Loading, Page, TopLine } from '../components/Page';
-import { Stepper } from '../components/Stepper';
 import { PartTitle, Text } from '../components/Text';
 import { retract } from '../data/actions';
-import { useFormat } from '../data/format';
 import { change, useBeds, useCrops, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
 import { readStored, store } from '../data/storage';
@@ -38,7 +37,6 @@ function Form({
   nowMs: number;
 }) {
   const { data: crops } = useCrops();
-  const format = useFormat();
   const [search, setSearch] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const draftKey = `planting:${isNew ? start.bedId : start.id}`;
@@ -55,6 +53,13 @@ function Form({
     if (router.canGoBack()) router.back();
     else router.replace('/beds');
   };
+  /** Into the form, and onto the device. */
+  const put =
+    <T,>(field: { onChange: (v: T) => void }) =>
+    (v: T) => {
+      field.onChange(v);
+      keep();
+    };
   const save = handleSubmit(async (body) => {
     try {
       const r = await change<{ recordId: string }>(`/api/plantings/${body.id}`, 'PUT', body);
@@ -112,15 +117,7 @@ function Form({
         control={control}
         name="cultivar"
         render={({ field }) => (
-          <NoteField
-            label="Cultivar"
-            value={field.value}
-            onChange={(v) => {
-              field.onChange(v);
-              keep();
-            }}
-            testID="cultivar"
-          />
+          <NoteField label="Cultivar" value={field.value} onChange={put(field)} testID="cultivar" />
         )}
       />
       <PartTitle>Where</PartTitle>
@@ -128,92 +125,52 @@ function Form({
         control={control}
         name="fromRow"
         render={({ field }) => (
-          <View style={{ gap: 4 }}>
-            <Text kind="label" tone="quiet">
-              From row
-            </Text>
-            <Stepper
-              label="From row"
-              value={field.value}
-              onChange={(v) => {
-                field.onChange(v);
-                keep();
-              }}
-              step={1}
-              digits={0}
-              unit={`of ${bed.rows}`}
-              min={1}
-              max={bed.rows}
-              testID="from-row"
-            />
-          </View>
+          <Amount
+            label="From row"
+            value={field.value}
+            onChange={put(field)}
+            unit={`of ${bed.rows}`}
+            min={1}
+            max={bed.rows}
+            testID="from-row"
+          />
         )}
       />
       <Controller
         control={control}
         name="toRow"
         render={({ field }) => (
-          <View style={{ gap: 4 }}>
-            <Text kind="label" tone="quiet">
-              To row
-            </Text>
-            <Stepper
-              label="To row"
-              value={field.value}
-              onChange={(v) => {
-                field.onChange(v);
-                keep();
-              }}
-              step={1}
-              digits={0}
-              unit={`of ${bed.rows}`}
-              min={1}
-              max={bed.rows}
-              testID="to-row"
-            />
-          </View>
+          <Amount
+            label="To row"
+            value={field.value}
+            onChange={put(field)}
+            unit={`of ${bed.rows}`}
+            min={1}
+            max={bed.rows}
+            testID="to-row"
+          />
         )}
       />
       <Controller
         control={control}
         name="lengthM"
-        render={({ field }) => {
-          const k = format.length === 'm' ? 1 : 0.3048;
-          return (
-            <View style={{ gap: 4 }}>
-              <Text kind="label" tone="quiet">
-                Length of row
-              </Text>
-              <Stepper
-                label="Length of row"
-                value={Number((field.value / k).toFixed(1))}
-                onChange={(v) => {
-                  field.onChange(Math.min(bed.lengthM, v * k));
-                  keep();
-                }}
-                step={0.5}
-                bigStep={5}
-                digits={1}
-                unit={format.length}
-                min={0.1}
-                max={Number((bed.lengthM / k).toFixed(1))}
-              />
-            </View>
-          );
-        }}
+        render={({ field }) => (
+          <Metres
+            label="Length of row"
+            value={field.value}
+            onChange={put(field)}
+            step={0.5}
+            bigStep={5}
+            min={0.1}
+            max={bed.lengthM}
+          />
+        )}
       />
       <Controller
         control={control}
         name="plantedOn"
         render={({ field }) => (
-          <DateStepper
-            label="Planted or sown"
-            value={field.value}
-            onChange={(v) => {
-              field.onChange(v);
-              keep();
-            }}
-          />
+          <DateStepper label="Planted or sown" value={field.value} onChange={put(field)} />
         )}
       />
       <View style={{ gap: 6 }}>
@@ -224,32 +181,14 @@ function Form({
           control={control}
           name="aim"
           render={({ field }) => (
-            <Choice
-              label="Aim"
-              value={field.value}
-              options={AIMS}
-              onChange={(v) => {
-                field.onChange(v);
-                keep();
-              }}
-            />
+            <Choice label="Aim" value={field.value} options={AIMS} onChange={put(field)} />
           )}
         />
       </View>
       <Controller
         control={control}
         name="note"
-        render={({ field }) => (
-          <NoteField
-            label="Note"
-            value={field.value}
-            onChange={(v) => {
-              field.onChange(v);
-              keep();
-            }}
-            lines={2}
-          />
-        )}
+        render={({ field }) => <NoteField label="Note" value={field.value} onChange={put(field)} lines={2} />}
       />
       {(problem ?? error) ? <Problem>{problem ?? String(error)}</Problem> : null}
       <Button

@@ -9,8 +9,7 @@ import { NoteField } from '../components/Field';
 import { Loading, Page, TopLine } from '../components/Page';
 import { Stepper } from '../components/Stepper';
 import { PartTitle, Text } from '../components/Text';
-import { patchFarm, useFarm } from '../data/hooks';
-import { offerUndo } from '../data/undo';
+import { useSaveFarm } from '../data/useSaveFarm';
 
 function Part({ title, children, why }: { title: string; why?: string; children: React.ReactNode }) {
   return (
@@ -44,17 +43,7 @@ function Named({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
 }
 
 export function SettingsScreen() {
-  const { data } = useFarm();
-  const [problem, setProblem] = useState<string | null>(null);
-  const farm = data?.farm;
-  const save = (patch: FarmPatch, label: string) => {
-    if (!farm) return;
-    setProblem(null);
-    const before = Object.fromEntries(Object.keys(patch).map((k) => [k, farm[k as keyof Farm]])) as FarmPatch;
-    patchFarm(patch)
-      .then(() => offerUndo(`${label}: changed`, async () => void (await patchFarm(before))))
-      .catch((e: Error) => setProblem(e.message));
-  };
+  const { farm, save, problem } = useSaveFarm();
   return (
     <Page testID="settings">
       <TopLine back="Kit" />

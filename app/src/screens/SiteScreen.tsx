@@ -11,8 +11,8 @@ import { Loading, Page, Row, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { PartTitle, Text } from '../components/Text';
 import { request } from '../data/api';
-import { patchFarm, useFarm, useTowns } from '../data/hooks';
-import { offerUndo } from '../data/undo';
+import { useTowns } from '../data/hooks';
+import { useSaveFarm } from '../data/useSaveFarm';
 
 const sides = (farm: Pick<Farm, 'latitude' | 'longitude'>) =>
   `${Math.abs(farm.latitude).toFixed(2)}° ${farm.latitude >= 0 ? 'north' : 'south'}, ${Math.abs(farm.longitude).toFixed(2)}° ${farm.longitude >= 0 ? 'east' : 'west'}`;
@@ -164,17 +164,7 @@ function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
 }
 
 export function SiteScreen() {
-  const { data } = useFarm();
-  const [problem, setProblem] = useState<string | null>(null);
-  const farm = data?.farm;
-  const save = (patch: FarmPatch, label: string) => {
-    if (!farm) return;
-    setProblem(null);
-    const before = Object.fromEntries(Object.keys(patch).map((k) => [k, farm[k as keyof Farm]])) as FarmPatch;
-    patchFarm(patch)
-      .then(() => offerUndo(`${label}: changed`, async () => void (await patchFarm(before))))
-      .catch((e: Error) => setProblem(e.message));
-  };
+  const { farm, save, problem, setProblem } = useSaveFarm();
   /** Coordinates bring their time zone with them. */
   const place = async (latitude: number, longitude: number, more: FarmPatch = {}) => {
     try {

@@ -1,0 +1,20 @@
+/** The farm's settings and how one is changed: kept at once, with its way back, and a sentence where it is refused. */
+import type { Farm, FarmPatch } from '@fogata/contract';
+import { useState } from 'react';
+import { patchFarm, useFarm } from './hooks';
+import { offerUndo } from './undo';
+
+export function useSaveFarm() {
+  const { data } = useFarm();
+  const [problem, setProblem] = useState<string | null>(null);
+  const farm = data?.farm;
+  const save = (patch: FarmPatch, label: string) => {
+    if (!farm) return;
+    setProblem(null);
+    const before = Object.fromEntries(Object.keys(patch).map((k) => [k, farm[k as keyof Farm]])) as FarmPatch;
+    patchFarm(patch)
+      .then(() => offerUndo(`${label}: changed`, async () => void (await patchFarm(before))))
+      .catch((e: Error) => setProblem(e.message));
+  };
+  return { farm, save, problem, setProblem };
+}
