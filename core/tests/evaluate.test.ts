@@ -2,12 +2,16 @@
 import {
   bedSpec,
   ensemble,
+  BOOK_BELIEF,
   evaluateBed,
   expectedLoss,
   harmChance,
+  joinOutcomes,
   latestCoverMs,
+  splitTask,
   trueHours,
   type BedTask,
+  type Belief,
   type Cover,
   type PlantingAtRisk,
 } from '../src';
@@ -112,4 +116,50 @@ test('loss and chance of harm fall as covers are added', () => {
   expect(loss[1]!).toBeGreaterThan(loss[2]!);
   expect(harm[0]!).toBeGreaterThan(0.5);
   expect(harm[2]!).toBeLessThan(0.2);
+});
+
+test('cut over threads and joined again, the answer is that of the whole', () => {
+  const whole = {
+    ...task(4),
+    options: ['a', 'b', 'c', 'd', 'e', 'f', 'g'].map((key) => ({ ...task(4).options[0]!, key })),
+  };
+  const parts = splitTask(whole, 2);
+  expect(parts.map((p) => p.options.map((o) => o.key).join(''))).toEqual(['aceg', 'bdf']);
+  expect(
+    joinOutcomes(
+      whole,
+      parts.map((p) => evaluateBed(p)),
+    ),
+  ).toEqual(evaluateBed(whole));
+  // too little to cut stays whole
+  expect(splitTask({ ...whole, options: whole.options.slice(0, 3) }, 4)).toHaveLength(1);
+});
+
+test('the doubt about a place widens its band, and a bed by the door is as much colder as its zone says', () => {
+  const sure = { ...BOOK_BELIEF, covariance: BOOK_BELIEF.covariance.map(() => 0) };
+  const width = (belief: Belief) => {
+    const { leafC } = evaluateBed({ ...task(12), belief }).options[0]!;
+    return leafC.high.reduce((s, h, i) => s + h - leafC.low[i]!, 0) / leafC.high.length;
+  };
+  expect(width(BOOK_BELIEF)).toBeGreaterThan(width(sure) + 0.3);
+  const centre = evaluateBed({ ...task(6), belief: sure }).options[0]!;
+  const door = evaluateBed({ ...task(6), belief: sure, zoneOffsetC: -0.8 }).options[0]!;
+  door.minLeafC.forEach((c, m) => expect(c).toBeCloseTo(centre.minLeafC[m]! - 0.8, 6));
+  // the thermometer hangs in the centre
+  expect(door.structureMinC).toEqual(centre.structureMinC);
+});
+
+test('every layer has a band of its own at every hour, and none while it is off', () => {
+  const late = NOW + 4 * HOUR;
+  const [option] = evaluateBed({
+    ...task(6),
+    options: [{ key: 'x', spec: spec([fleece], late), structureLayer: 0 }],
+  }).options;
+  const [house, inner] = option!.layersC;
+  house!.mid.forEach((c, i) => {
+    expect(house!.low[i]!).toBeLessThanOrEqual(c);
+    expect(house!.high[i]!).toBeGreaterThanOrEqual(c);
+  });
+  expect(Number.isNaN(inner!.mid[0]!)).toBe(true);
+  expect(Number.isFinite(inner!.mid.at(-1)!)).toBe(true);
 });

@@ -236,7 +236,7 @@ function flowsOf(books: Books, floorM2: number): HeatFlows {
 
 /**
  * Runs one bed. The weather must have been prepared (it is shared between stacks); the spec must have passed
- * `checkCase`. Deterministic; about a millisecond for two days under three layers.
+ * `checkCase`. Deterministic; for speed see `npm run bench`.
  */
 export function runBed(spec: BedSpec, weather: PreparedWeather, options: RunOptions = {}): BedRun {
   const cal = options.calibration ?? BOOK_CALIBRATION;

@@ -1,0 +1,194 @@
+/** The farm's own file and the shapes within it: what is taken, and how what is not is named. */
+import {
+  bedSchema,
+  coverSchema,
+  farmSchema,
+  readFarmFile,
+  recordSchema,
+  structureSchema,
+  type FarmFile,
+} from '../src';
+
+const farm = {
+  name: 'Rescoldo',
+  latitude: 42.7,
+  longitude: -5.4,
+  elevationM: 860,
+  timeZone: 'Europe/Madrid',
+  units: { temperature: 'C', length: 'm', clock: 24 },
+  currency: '€',
+  hourlyRate: 16,
+  theme: 'clock',
+  schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
+};
+const structure = {
+  id: 'h',
+  name: 'House',
+  kind: 'house',
+  shape: 'arch',
+  sides: 'cover',
+  lengthM: 20,
+  widthM: 6,
+  heightM: 2.6,
+  material: 'pe-film',
+  plies: 1,
+  tightness: 'average',
+  ventAreaM2: 8,
+  order: 0,
+};
+const bed = {
+  id: 'b',
+  structureId: 'h',
+  name: 'Bed 1',
+  lengthM: 18,
+  widthM: 1,
+  rows: 4,
+  on: 'ground',
+  texture: 'loam',
+  wetness: 'moist',
+  mulchM: 0,
+  hoopHeightM: 0.5,
+  order: 0,
+};
+const cover = {
+  id: 'c',
+  name: 'Fleece',
+  material: 'fleece-30',
+  plies: 1,
+  lengthM: 20,
+  widthM: 2.1,
+  count: 2,
+  use: 'hoops',
+  minutes: 6,
+  order: 0,
+};
+const file = (more: object = {}): unknown => ({
+  format: 'fogata-farm/1',
+  farm,
+  structures: [structure],
+  beds: [bed],
+  plantings: [],
+  covers: [cover],
+  records: [],
+  ...more,
+});
+const taken = (json: unknown): FarmFile => {
+  const read = readFarmFile(json);
+  if ('problem' in read) throw new Error(read.problem);
+  return read.file;
+};
+const refused = (json: unknown): string => {
+  const read = readFarmFile(json);
+  return 'problem' in read ? read.problem : 'taken';
+};
+
+test('a file from before a setting was known takes its default', () => {
+  const { farm: read } = taken(file());
+  expect(read.wind).toBe('open');
+  expect(read.frost).toEqual({ lastSpring: null, firstAutumn: null, eitherWayDays: 14, from: 'typed' });
+  expect(read.gear.sandbags).toBe(0);
+  expect(read.rolls).toEqual([]);
+});
+
+test('what was taken once is taken again as it is', () => {
+  const once = taken(file());
+  expect(taken(JSON.parse(JSON.stringify(once)))).toEqual(once);
+});
+
+test.each([
+  ['no format', file({ format: undefined }), /^format: expected the string fogata-farm\/1/],
+  ['an unknown field of a bed', file({ beds: [{ ...bed, colour: 'red' }] }), /colour/],
+  [
+    'a bed that hangs in the air',
+    file({ structures: [] }),
+    /^beds\[0\]\.structureId: expected a structure of this file$/,
+  ],
+  [
+    'a planting without its bed',
+    file({
+      plantings: [
+        {
+          id: 'p',
+          bedId: 'x',
+          crop: 'spinach',
+          cultivar: '',
+          fromRow: 1,
+          toRow: 2,
+          lengthM: 5,
+          plantedOn: '2026-10-01',
+          clearedOn: null,
+          aim: 'survive',
+          note: '',
+        },
+      ],
+    }),
+    /^plantings\[0\]\.bedId: expected a bed of this file$/,
+  ],
+  [
+    'two beds of one id',
+    file({ beds: [bed, bed] }),
+    /^beds\[1\]\.id: expected one that no other has, not b$/,
+  ],
+  ['a latitude off the globe', file({ farm: { ...farm, latitude: 95 } }), /^farm\.latitude: /],
+  [
+    'a month that is none',
+    file({
+      farm: { ...farm, frost: { lastSpring: '13-01', firstAutumn: null, eitherWayDays: 3, from: 'typed' } },
+    }),
+    /^farm\.frost\.lastSpring: .*04-18/,
+  ],
+  ['half a row', file({ beds: [{ ...bed, rows: 2.5 }] }), /^beds\[0\]\.rows: .*whole number/],
+  ['nothing', null, /./],
+])('%s is refused in one line that names it', (_, json, why) => {
+  const line = refused(json);
+  expect(line).toMatch(why);
+  expect(line.split('\n')).toHaveLength(1);
+});
+
+test('optional things of structure, bed and cover are taken in their ranges only', () => {
+  const good = structureSchema.parse({
+    ...structure,
+    form: 'hoop-house',
+    at: { xM: -3, yM: 4, turnDeg: 0 },
+    snug: { ends: 0, edges: 1, skin: 2 },
+    openings: [{ name: 'Doors', kind: 'door', areaM2: 4, wax: null }],
+    shade: 'shade-30',
+    heat: { kind: 'manure', wm2: 60 },
+    waterLitres: 100,
+    snowRatingKgM2: null,
+  });
+  expect(good.openings).toHaveLength(1);
+  for (const bad of [
+    { form: 'castle' },
+    { at: { xM: 0, yM: 0, turnDeg: -1 } },
+    { snug: { ends: 3, edges: 0, skin: 0 } },
+    { openings: [{ name: '', kind: 'door', areaM2: 4 }] },
+    { openings: [{ name: 'D', kind: 'door', areaM2: 0 }] },
+    { heat: { kind: 'air', wm2: 900 } },
+    { coveredYear: 24 },
+  ])
+    expect(structureSchema.safeParse({ ...structure, ...bad }).success).toBe(false);
+  expect(bedSchema.safeParse({ ...bed, zone: 'attic' }).success).toBe(false);
+  expect(
+    bedSchema.parse({ ...bed, crates: { count: 3, lengthM: 0.6, widthM: 0.4, plantsEach: 8 } }).crates!.count,
+  ).toBe(3);
+  expect(coverSchema.safeParse({ ...cover, condition: 'lost' }).success).toBe(false);
+  expect(
+    farmSchema.safeParse({
+      ...farm,
+      rolls: [{ id: 'r', material: 'wool', widthM: 3, lengthM: 50, count: 1 }],
+    }).success,
+  ).toBe(false);
+});
+
+test('being made ready for wind or snow is a record; for anything else it is none', () => {
+  const record = {
+    id: '3b0d6a52-58a4-4a8e-9a6e-000000000001',
+    kind: 'secured',
+    atMs: 1,
+    structureId: 'h',
+    what: 'snow',
+  };
+  expect(recordSchema.safeParse(record).success).toBe(true);
+  expect(recordSchema.safeParse({ ...record, what: 'locusts' }).success).toBe(false);
+});
