@@ -26,6 +26,7 @@ import {
 } from '@fogata/core';
 
 import { largeFarm } from './largeFarm';
+import { whatIf } from './whatIf';
 
 const root = join(__dirname, '..', '..');
 const say = (line: string) => process.stdout.write(`${line}\n`);
@@ -202,4 +203,6 @@ say(
   `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} cores, Node ${process.versions.node}\n`,
 );
 single();
-void evening().then(() => largeFarm(say));
+void evening()
+  .then(() => whatIf(say))
+  .then(() => largeFarm(say));
