@@ -4,7 +4,7 @@
  */
 import type { GlyphLayer, PlaceView } from '@fogata/contract';
 import { withTried } from '@fogata/core';
-import { useDeferredValue, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { act, decide } from '../data/actions';
 import { useFormat } from '../data/format';
@@ -20,7 +20,7 @@ import { Ribbon } from './Ribbon';
 import { Section } from './Section';
 import { Stepper } from './Stepper';
 import { PartTitle, Text } from './Text';
-import { DayAndNight, IN_STRUCTURE, Tomorrow } from './TryDay';
+import { DayAndNight, IN_STRUCTURE, Tomorrow, type Tried } from './TryDay';
 import {
   asPlanned,
   isOn,
@@ -86,6 +86,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
   const touched = isTouched(w, trial);
   // the big chart is drawn after what answers the finger
   const later = useDeferredValue(result);
+  const laterTrial = useDeferredValue(trial);
   if (failed)
     return (
       <Problem>
@@ -247,27 +248,40 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         />
       ) : null}
       <HeatFlows lines={result.flows[i]!} at={format.time(result.timesMs[i]!)} />
-      {ribbon && view.ribbon ? (
-        <>
-          <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>
-            The night, hour by hour
-          </PartTitle>
-          <Ribbon
-            view={view.ribbon}
-            width={width}
-            height={460}
-            way="down"
-            format={format}
-            nowMs={view.clock.nowMs}
-            tried={touched ? triedRibbon(view, result, names) : null}
-          />
-        </>
+      {ribbon && later ? (
+        <NightRibbon view={view} trial={laterTrial} result={later} format={format} width={width} />
       ) : null}
       <Tomorrow {...shared} onChange={setTrial} />
-      {later ? <DayAndNight {...shared} result={later} /> : null}
+      {later ? (
+        <DayAndNight view={view} trial={laterTrial} result={later} format={format} width={width} />
+      ) : null}
     </View>
   );
 }
+
+/** The night as planned, and as switched where that differs; drawn only when it has changed. */
+const NightRibbon = memo(function NightRibbon({ view, trial, result, format, width }: Tried) {
+  const w = view.whatIf!;
+  if (!view.ribbon) return null;
+  const touched = isTouched(w, trial);
+  const names = namesFor(w, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
+  return (
+    <>
+      <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>
+        The night, hour by hour
+      </PartTitle>
+      <Ribbon
+        view={view.ribbon}
+        width={width}
+        height={460}
+        way="down"
+        format={format}
+        nowMs={view.clock.nowMs}
+        tried={touched ? triedRibbon(view, result, names) : null}
+      />
+    </>
+  );
+});
 
 /** The tried curves over the ribbon's own hours; the trial goes on through the day. */
 function triedRibbon(view: PlaceView, result: TryResult, names: { name: string }[]) {

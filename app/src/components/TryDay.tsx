@@ -1,5 +1,6 @@
 /** The day after a tried night: whether covers come off, how far it stands open, how hot that gets, and every layer's curve. */
 import type { PlaceView } from '@fogata/contract';
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { Format } from '../data/format';
 import { useTheme } from '../theme/theme';
@@ -17,7 +18,8 @@ export const IN_STRUCTURE = {
   open: '',
 } as const;
 
-export function DayAndNight({ view, trial, result, format, width }: Tried) {
+/** Drawn only when what it shows has changed: the chart is the dearest thing on the screen. */
+export const DayAndNight = memo(function DayAndNight({ view, trial, result, format, width }: Tried) {
   const theme = useTheme();
   const names = namesFor(view.whatIf!, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
   const value = (c: number) => (Number.isFinite(c) ? c : null);
@@ -51,7 +53,7 @@ export function DayAndNight({ view, trial, result, format, width }: Tried) {
       />
     </View>
   );
-}
+});
 
 export interface Tried {
   view: PlaceView;
