@@ -2,7 +2,7 @@
 import type { Opening, Snug } from '@fogata/core';
 import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native';
 import { useState } from 'react';
-import { Amount, Fold, Metres } from '../src/components/Fields';
+import { Amount, Degrees, Fold, Metres } from '../src/components/Fields';
 import { OpeningsFields, SnugFields } from '../src/components/StructureFields';
 import { Text } from '../src/components/Text';
 import { request } from '../src/data/api';
@@ -17,7 +17,9 @@ jest.mock('../src/data/api', () => ({
   NoServer: class extends Error {},
   Refused: class extends Error {},
 }));
-jest.mock('../src/data/format', () => ({ useFormat: () => ({ length: mockFeet ? 'ft' : 'm' }) }));
+jest.mock('../src/data/format', () => ({
+  useFormat: () => ({ length: mockFeet ? 'ft' : 'm', unit: mockFeet ? 'F' : 'C' }),
+}));
 jest.useFakeTimers();
 
 const sent = jest.mocked(request);
@@ -104,6 +106,23 @@ describe('lengths', () => {
     expect(screen.getByLabelText(/Width: 20.00 ft/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Width up 1'));
     expect(Number(screen.getByTestId('m').props.children)).toBeCloseTo(21 * 0.3048, 3);
+  });
+
+  test('temperatures are set in the farm’s own degrees, a difference without the 32', () => {
+    mockFeet = true;
+    const set = jest.fn();
+    render(
+      <>
+        <Degrees label="Opens at" value={16} onChange={set} min={0} max={50} />
+        <Degrees label="Against the centre" value={-0.5} onChange={set} min={-10} max={10} difference />
+      </>,
+    );
+    expect(screen.getByLabelText(/Opens at: 60.8 °F/)).toBeTruthy();
+    expect(screen.getByLabelText(/Against the centre: −0.9 °F/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Opens at up 1'));
+    expect(set).toHaveBeenLastCalledWith(16.556);
+    fireEvent.press(screen.getByLabelText('Against the centre up 1'));
+    expect(set).toHaveBeenLastCalledWith(0.056);
   });
 
   test('a note stands under its amount', () => {

@@ -1,4 +1,5 @@
 /** Fields of a form that are counted or chosen: a label, and the steppers or choices under it. Lengths in the farm's own unit. */
+import { temperatureIn } from '@fogata/core';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../data/format';
@@ -69,6 +70,37 @@ export function Metres({
       bigStep={bigStep}
       digits={2}
       unit={format.length}
+      min={own(min)}
+      max={own(max)}
+    />
+  );
+}
+
+/** A temperature, or with `difference` a step between two: °C inside, the farm's unit on screen. */
+export function Degrees({
+  value,
+  onChange,
+  min,
+  max,
+  difference = false,
+  ...p
+}: Omit<AmountProps, 'unit' | 'digits' | 'value' | 'min' | 'max'> & {
+  value: number;
+  min: number;
+  max: number;
+  difference?: boolean;
+}) {
+  const { unit } = useFormat();
+  const zero = difference ? 0 : temperatureIn(0, unit);
+  const per = temperatureIn(1, unit) - temperatureIn(0, unit);
+  const own = (c: number) => Number((zero + c * per).toFixed(1));
+  return (
+    <Amount
+      {...p}
+      value={own(value)}
+      onChange={(v) => onChange(Number(((v - zero) / per).toFixed(3)))}
+      digits={1}
+      unit={`°${unit}`}
       min={own(min)}
       max={own(max)}
     />

@@ -2,7 +2,7 @@
 import type { Opening, Snug, Structure } from '@fogata/core';
 import { View } from 'react-native';
 import { Button } from './Button';
-import { Amount, Choose } from './Fields';
+import { Amount, Choose, Degrees } from './Fields';
 import { PartTitle, Text } from './Text';
 
 const ANSWERS = [
@@ -90,19 +90,17 @@ export function OpeningsFields({ value, onChange }: { value: Opening[]; onChange
           />
           {o.wax ? (
             <>
-              <Amount
+              <Degrees
                 label="It starts to open at"
                 value={o.wax.startC}
                 onChange={(startC) => put(i, { wax: { startC, fullC: Math.max(o.wax!.fullC, startC + 1) } })}
-                unit="°C"
                 min={0}
                 max={50}
               />
-              <Amount
+              <Degrees
                 label="It is fully open at"
                 value={o.wax.fullC}
                 onChange={(fullC) => put(i, { wax: { startC: Math.min(o.wax!.startC, fullC - 1), fullC } })}
-                unit="°C"
                 min={5}
                 max={60}
               />

@@ -16,7 +16,7 @@ import { View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
 import { NoteField } from '../components/Field';
-import { Amount, Choose, Fold, Metres } from '../components/Fields';
+import { Amount, Choose, Degrees, Fold, Metres } from '../components/Fields';
 import { Loading, Page, Row, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { PartTitle, Text } from '../components/Text';
@@ -178,14 +178,13 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
           onChange={(z) => set({ zone: z, zoneOffsetC: null })}
         />
         {zone !== 'centre' || b.zoneOffsetC ? (
-          <Amount
+          <Degrees
+            difference
             label="Against the centre, on a cold night"
             value={b.zoneOffsetC ?? ZONE_START_K[zone]}
             onChange={(zoneOffsetC) => set({ zoneOffsetC })}
-            unit="°C"
             step={0.1}
             bigStep={0.5}
-            digits={1}
             min={-10}
             max={10}
             signed
