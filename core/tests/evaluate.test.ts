@@ -107,7 +107,7 @@ test('loss and chance of harm fall as covers are added', () => {
       aim: 'survive',
       note: '',
     },
-    thresholds: { damageC: -3.5, deathC: -7, flowerC: null, harmC: -3.5 },
+    thresholds: { damageC: -4, deathC: -7, flowerC: null, harmC: -4 },
     value: 500,
   };
   const loss = options.map((o) => expectedLoss(risk, o.minLeafC));

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { MATERIAL_IDS, simulate, type Layer } from '../src';
 import { exchangeFactors, spread, type Pile } from '../src/heat/optics';
 import { heatContent, heatSlope } from '../src/heat/soil';
-import { solveSymmetric } from '../src/heat/step';
+import { solveSymmetric } from '../src/heat/solve';
 import { archLengthM, layerGeometry } from '../src/heat/geometry';
 import { bed, BLANKET, FLEECE, FRAME, HOUSE, SITE, TUNNEL, weather } from './fixtures';
 import { prepareWeather, runBed } from '../src';

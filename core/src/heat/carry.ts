@@ -3,6 +3,7 @@
  * `carryWater` and `carryHeat` put it into the work of another run, where its covers are the same.
  */
 import type { Layer } from './types';
+import type { Network, Part } from './network';
 import type { Work } from './work';
 
 /** A cover at one moment, with the air inside it. */
@@ -10,8 +11,10 @@ export interface LayerState {
   sheetsC: number[];
   airC: number;
   vapourPa: number;
-  /** Water on its inner face, kg/m². */
+  /** Water on its inner face and on its outer, and what of both is ice, kg/m². */
   filmKgM2: number;
+  dewKgM2?: number;
+  frostKgM2?: number;
 }
 
 /**
@@ -21,6 +24,8 @@ export interface LayerState {
 export interface SoilState {
   outside: Float64Array;
   columns: Float64Array[];
+  /** Water by volume in the skin of each column. */
+  skinWater?: number[];
   /** By `layerKey`. */
   layers?: Record<string, LayerState>;
   crop?: { canopyC: number; leafC: number };
@@ -43,59 +48,92 @@ function layerKey(l: Layer): string {
   return [l.material, l.shape, l.lengthM, l.widthM, l.heightM].join('/');
 }
 
-/** Water on the covers and snow: they decide what the first hour looks like. */
-export function carryWater(w: Work, from: SoilState): void {
-  w.net.layers.forEach((layer, i) => (w.film[i] = from.layers?.[layerKey(layer.spec)]?.filmKgM2 ?? 0));
-  const top = w.outermost;
-  const on = top < 0 ? OPEN_BED : layerKey(w.net.layers[top]!.spec);
-  if (w.snowNode >= 0 && from.snow?.on === on) {
-    w.snowM = from.snow.depthM;
-    w.snowLayer = top;
-    w.t[w.snowNode] = from.snow.snowC;
-    w.opticsStale = true;
-  }
+/** The layers that stand over a bed, outermost first. */
+function layersOver(net: Network, part: Part): number[] {
+  const own = Array.from({ length: part.ownLayers }, (_, i) => part.firstLayer + i);
+  return [...Array.from({ length: net.shared }, (_, i) => i), ...own];
+}
+
+/** Water on the covers and snow: they decide what the first hour looks like. `from` by bed. */
+export function carryWater(w: Work, from: readonly SoilState[]): void {
+  const { net } = w;
+  net.parts.forEach((part, p) => {
+    for (const i of layersOver(net, part)) {
+      const was = from[p]?.layers?.[layerKey(net.layers[i]!.spec)];
+      w.film[i] = was?.filmKgM2 ?? 0;
+      w.dew[i] = was?.dewKgM2 ?? 0;
+      w.frost[i] = was?.frostKgM2 ?? 0;
+    }
+  });
+  const snow = from[0]?.snow;
+  if (w.snowNode < 0 || !snow) return;
+  // what lies on the crop lies there still when a sheet has come over it; what lay on a cover, while that is there
+  const at =
+    snow.on === OPEN_BED
+      ? -1
+      : net.layers.findIndex((l, i) => w.active[i] === 1 && layerKey(l.spec) === snow.on);
+  if (at < 0 && snow.on !== OPEN_BED) return;
+  w.snowM = snow.depthM;
+  w.snowLayer = at;
+  w.t[w.snowNode] = snow.snowC;
+  w.opticsStale = true;
 }
 
 /** What is known of where it was takes the place of the steady start. */
-export function carryHeat(w: Work, from: SoilState): void {
+export function carryHeat(w: Work, from: readonly SoilState[]): void {
   const { net } = w;
-  net.layers.forEach((layer, i) => {
-    const was = from.layers?.[layerKey(layer.spec)];
-    if (!was || w.active[i] !== 1) return;
-    was.sheetsC.forEach((c, j) => (w.t[layer.firstSheet + j] = c));
-    w.t[net.air0 + i] = was.airC;
-    w.vapour[i] = was.vapourPa;
+  net.parts.forEach((part, p) => {
+    const state = from[p];
+    if (!state) return;
+    for (const i of layersOver(net, part)) {
+      const layer = net.layers[i]!;
+      const was = state.layers?.[layerKey(layer.spec)];
+      if (!was || w.active[i] !== 1) continue;
+      was.sheetsC.forEach((c, j) => (w.t[layer.firstSheet + j] = c));
+      w.t[net.air0 + i] = was.airC;
+      w.vapour[i] = was.vapourPa;
+    }
+    if (state.crop) {
+      w.t[part.canopy] = state.crop.canopyC;
+      w.t[part.leaf] = state.crop.leafC;
+    }
   });
-  if (from.crop) {
-    w.t[net.canopy] = from.crop.canopyC;
-    w.t[net.leaf] = from.crop.leafC;
-  }
-  if (net.mass >= 0 && from.massC !== undefined) w.t[net.mass] = from.massC;
-  if (w.snowM > 0 && from.snow) w.t[w.snowNode] = from.snow.snowC;
+  const first = from[0];
+  if (net.mass >= 0 && first?.massC !== undefined) w.t[net.mass] = first.massC;
+  if (w.snowM > 0 && first?.snow) w.t[w.snowNode] = first.snow.snowC;
 }
 
-export function endedState(w: Work): Pick<SoilState, 'layers' | 'crop' | 'snow' | 'massC'> {
+/** Columns of ground of a bed, from the outermost in. */
+export function columnsOf(net: Network, part: Part): number[] {
+  const out: number[] = [];
+  for (let c = part.column; c >= 0; c = net.columns[c]!.outer) out.unshift(c);
+  return out;
+}
+
+export function endedState(
+  w: Work,
+  part: Part,
+): Pick<SoilState, 'layers' | 'crop' | 'snow' | 'massC' | 'skinWater'> {
   const { net, t } = w;
-  const on = w.outermost < 0 ? OPEN_BED : layerKey(net.layers[w.outermost]!.spec);
+  const on = w.snowLayer < 0 ? OPEN_BED : layerKey(net.layers[w.snowLayer]!.spec);
   return {
+    skinWater: columnsOf(net, part).map((c) => w.skinWater[c]!),
     layers: Object.fromEntries(
-      net.layers.flatMap((l, i) =>
-        w.active[i] === 1
-          ? [
-              [
-                layerKey(l.spec),
-                {
-                  sheetsC: [...t.subarray(l.firstSheet, l.lastSheet + 1)],
-                  airC: t[net.air0 + i]!,
-                  vapourPa: w.vapour[i]!,
-                  filmKgM2: w.film[i]!,
-                },
-              ],
-            ]
-          : [],
-      ),
+      layersOver(net, part).flatMap((i) => {
+        const l = net.layers[i]!;
+        if (w.active[i] !== 1) return [];
+        const state: LayerState = {
+          sheetsC: [...t.subarray(l.firstSheet, l.lastSheet + 1)],
+          airC: t[net.air0 + i]!,
+          vapourPa: w.vapour[i]!,
+          filmKgM2: w.film[i]!,
+          dewKgM2: w.dew[i]!,
+          frostKgM2: w.frost[i]!,
+        };
+        return [[layerKey(l.spec), state]];
+      }),
     ),
-    crop: { canopyC: t[net.canopy]!, leafC: t[net.leaf]! },
+    crop: { canopyC: t[part.canopy]!, leafC: t[part.leaf]! },
     ...(w.snowM > 0 ? { snow: { on, depthM: w.snowM, snowC: t[w.snowNode]! } } : {}),
     ...(net.mass >= 0 ? { massC: t[net.mass]! } : {}),
   };

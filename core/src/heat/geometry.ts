@@ -43,7 +43,9 @@ export function layerGeometry(layer: Layer, cropHeightM = 0.1): LayerGeometry {
   }
   if (layer.shape === 'box') {
     const side = perimeterM * h * 0.85;
-    const boards = layer.sides === 'board';
+    // earth against the sides or around them leaves the lid alone to the air, whatever the sides are of
+    const earthed = layer.footing === 'banked' || layer.footing === 'sunk';
+    const boards = layer.sides === 'board' || earthed;
     return {
       floorM2,
       coverM2: boards ? floorM2 : floorM2 + side,

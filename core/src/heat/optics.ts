@@ -19,7 +19,8 @@ const source = new Float64Array(MAX + 1);
 
 /**
  * Absorbed by each element, net of what it emits itself, when the sky sends `skyFlux` and element `emitter` emits
- * `up` and `down` (pass −1 for none). `absorbed[j]` is written for each element; the return is what goes back to the sky.
+ * `up` and `down` (pass −1 for none). `absorbed[j]` is written for each element, and `arriving[j]`, what comes
+ * to it from above; the return is what goes back to the sky.
  */
 export function spread(
   pile: Pile,
@@ -28,6 +29,7 @@ export function spread(
   up: number,
   down: number,
   absorbed: Float64Array,
+  arriving?: Float64Array,
 ): number {
   const m = pile.count;
   const { passed, reflectedTop: rt, reflectedBottom: rb } = pile;
@@ -47,6 +49,7 @@ export function spread(
     const eu = g === emitter ? up : 0;
     const ed = g === emitter ? down : 0;
     const k = 1 / (1 - rb[g]! * below[g + 1]!);
+    if (arriving) arriving[g] = d;
     const dNext = (passed[g]! * d + rb[g]! * source[g + 1]! + ed) * k;
     const uNext = below[g + 1]! * dNext + source[g + 1]!;
     absorbed[g] = (1 - passed[g]! - rt[g]!) * d + (1 - passed[g]! - rb[g]!) * uNext - eu - ed;

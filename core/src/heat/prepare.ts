@@ -2,7 +2,7 @@
  * Weather made ready for the engine: one value a step for everything that drives the bed, and the bare ground
  * outside, which every stack under the same weather shares.
  */
-import { saturationPa } from '../sky/air';
+import { airHeatJM3K, latentPerSensible, pressurePa, saturationPa } from '../sky/air';
 import { KELVIN, skyEmissivity, STEFAN_BOLTZMANN } from '../sky/longwave';
 import { clearSkyWm2, cloudyWm2, diffuseShare, sunPosition } from '../sky/sun';
 import type { Site, WeatherEntry } from './types';
@@ -25,15 +25,17 @@ export interface PreparedWeather {
   beamWm2: Float64Array;
   diffuseWm2: Float64Array;
   cosZenith: Float64Array;
+  /** Sun clockwise from north and the wind's origin, degrees; the wind's is NaN where it is not known. */
+  sunAzimuthDeg: Float64Array;
+  windFromDeg: Float64Array;
   /** Rain, kg/(m² s); new snow, m/s. */
   rainKgM2s: Float64Array;
   snowMs: Float64Array;
   hasSnow: boolean;
-}
-
-/** Wind at height `heightM` over short grass (roughness 3 cm) from wind at 10 m: the logarithmic profile. */
-export function windAtMs(wind10Ms: number, heightM: number): number {
-  return (wind10Ms * Math.log(Math.max(heightM, 0.15) / 0.03)) / Math.log(10 / 0.03);
+  /** Heat of a cubic metre of air, J/(m³ K); its density over that at sea level; latent W/Pa for each sensible W/K. */
+  airJM3K: number;
+  density: number;
+  latentPerSensible: number;
 }
 
 /**
@@ -51,6 +53,7 @@ export function prepareWeather(
   const stepS = intervalS / stepsPerEntry;
   const steps = (entries.length - 1) * stepsPerEntry;
   const make = () => new Float64Array(steps + 1);
+  const pressure = pressurePa(site.elevationM ?? 0);
   const w: PreparedWeather = {
     entryMs,
     entries,
@@ -65,9 +68,14 @@ export function prepareWeather(
     beamWm2: make(),
     diffuseWm2: make(),
     cosZenith: make(),
+    sunAzimuthDeg: make(),
+    windFromDeg: make(),
     rainKgM2s: make(),
     snowMs: make(),
     hasSnow: entries.some((e) => (e.snowMm ?? 0) > 0),
+    airJM3K: airHeatJM3K(pressure),
+    density: pressure / 101_325,
+    latentPerSensible: latentPerSensible(pressure),
   };
   for (let k = 0; k <= steps; k++) {
     const i = Math.min(Math.floor(k / stepsPerEntry), entries.length - 2);
@@ -80,18 +88,21 @@ export function prepareWeather(
     w.airC[k] = airC;
     w.vapourPa[k] = saturationPa(dewC);
     w.windMs[k] = a.windMs + f * (b.windMs - a.windMs);
-    w.skyWm2[k] = skyEmissivity(dewC, cloud) * STEFAN_BOLTZMANN * Math.pow(airC + KELVIN, 4);
+    w.skyWm2[k] = skyEmissivity(dewC, cloud, pressure) * STEFAN_BOLTZMANN * Math.pow(airC + KELVIN, 4);
     w.skyC[k] = skyTemperatureC(w.skyWm2[k]!);
     const sun = sunPosition(entryMs[0]! + k * stepS * 1000, site.latitude, site.longitude);
     const given =
       a.globalWm2 !== undefined && b.globalWm2 !== undefined
         ? a.globalWm2 + f * (b.globalWm2 - a.globalWm2)
         : undefined;
-    const global = given ?? cloudyWm2(clearSkyWm2(sun.cosZenith, site.elevationM ?? 0), cloud);
+    const global =
+      given ?? cloudyWm2(clearSkyWm2(sun.cosZenith, site.elevationM ?? 0, w.vapourPa[k]!), cloud);
     const share = diffuseShare(global, sun.cosZenith, sun.distanceFactor);
     w.diffuseWm2[k] = global * share;
     w.beamWm2[k] = global * (1 - share);
     w.cosZenith[k] = sun.cosZenith;
+    w.sunAzimuthDeg[k] = sun.azimuthDeg;
+    w.windFromDeg[k] = (f < 0.5 ? a : b).windFromDeg ?? NaN;
     // an interval's rain and snow fall evenly in the interval that ends at its entry
     const ending = entries[Math.min(i + (f > 0 ? 1 : 0), entries.length - 1)]!;
     w.rainKgM2s[k] = (ending.rainMm ?? 0) / intervalS;
@@ -103,18 +114,4 @@ export function prepareWeather(
 /** Temperature of a black sky that sends `skyWm2`, °C. */
 export function skyTemperatureC(skyWm2: number): number {
   return Math.pow(skyWm2 / STEFAN_BOLTZMANN, 0.25) - KELVIN;
-}
-
-/**
- * Conductance between air at 2 m and the ground or canopy, W/(m² K): neutral logarithmic profile of roughness
- * `roughnessM`, corrected for stability by the bulk Richardson number (Louis-type forms as in Monteith and
- * Unsworth, ch. 17). Never under 3: even a still night drains and stirs a little.
- */
-export function openGroundWm2K(windMs: number, airC: number, surfaceC: number, roughnessM: number): number {
-  const u = Math.max(0.3, windAtMs(windMs, 2));
-  const log = Math.log(2 / roughnessM);
-  const neutral = (1230 * 0.168 * u) / (log * log);
-  const ri = (9.81 * 2 * (airC - surfaceC)) / ((airC + KELVIN) * u * u);
-  const factor = ri > 0 ? 1 / (1 + 5 * ri) : Math.min(4, Math.sqrt(1 - 16 * ri));
-  return Math.max(3, neutral * factor);
 }

@@ -19,10 +19,10 @@ export function soilColumns(w: Work, k: number, dt: number): void {
   const { net, soil, soilOld, alpha, beta, outside } = w;
   for (let c = 0; c < net.columns.length; c++) {
     const col = net.columns[c]!;
-    const crop = c === net.columns.length - 1;
+    const part = net.parts[col.part];
     const { first } = col;
     const n = col.grid.count;
-    const outer = c > 0 ? net.columns[c - 1]! : null;
+    const outer = col.outer >= 0 ? net.columns[col.outer]! : null;
     const shift = col.grid.mulchCells;
     let bottomC = net.deepC;
     // unfrozen, the elimination is the same in every step: only the right side moves
@@ -33,8 +33,8 @@ export function soilColumns(w: Work, k: number, dt: number): void {
     w.factored[c] = frosty ? 0 : 1;
     if (col.bench)
       bottomC =
-        net.benchAir >= 0 && w.active[net.benchAir] === 1
-          ? w.tOld[net.air0 + net.benchAir]!
+        col.benchAir >= 0 && w.active[col.benchAir] === 1
+          ? w.tOld[net.air0 + col.benchAir]!
           : w.weather.airC[k]!;
     for (let j = done ? -1 : n - 1; j >= 0; j--) {
       const x = first + j;
@@ -54,14 +54,15 @@ export function soilColumns(w: Work, k: number, dt: number): void {
       // sideways, from last step's temperatures on both sides so that what leaves one enters the other
       if (j >= shift && !col.bench) {
         if (outer) rhs += col.sideWK[j]! * (soilOld[outer.first + j - shift]! - old);
-        else if (outside) rhs += col.sideWK[j]! * outside.cellsC[k * outside.cellsPerStep + j - shift]!;
+        else if (outside)
+          rhs += col.sideWK[j]! * outside.cellsC[k * outside.cellsPerStep + col.sideCell[j]!]!;
       }
-      const next = net.columns[c + 1];
-      if (next && !next.bench && j + next.grid.mulchCells < next.grid.count) {
-        const s = next.sideWK[j + next.grid.mulchCells]!;
-        rhs += s * (soilOld[next.first + j + next.grid.mulchCells]! - old);
+      for (const next of net.columns) {
+        if (next.outer !== c || next.bench || j + next.grid.mulchCells >= next.grid.count) continue;
+        const x2 = j + next.grid.mulchCells;
+        rhs += next.sideWK[x2]! * (soilOld[next.first + x2]! - old);
       }
-      if (crop && j === net.bottomCell) rhs += net.bottomW;
+      if (part && part.bottomW > 0) rhs += part.bottomW * part.bottomShare[j]!;
       if (!ready) {
         const below = j < n - 1 ? col.linkWK[j + 1]! * (1 - alpha[x + 1]!) : col.bottomWK;
         const side = !outer && outside && j >= shift && !col.bench ? col.sideWK[j]! : 0;

@@ -2,31 +2,46 @@
 import { heatContent, heatSlope } from './soil';
 import type { Work } from './work';
 
-export const AIR_JM3K = 1230;
 export const SNOW_DENSITY = 100;
-/** Snow has melted wholly here, °C, and begins to a degree below: smooth, for Newton's sake. */
-export const SNOW_MELTED_C = 0.3;
+/** Heat of evaporation and of fusion of water, J/kg. */
+export const LATENT_JKG = 2.5e6;
+export const FUSION_JKG = 334_000;
+/** Vapour carried by 1 m³/s of air for each Pa, W: L ρ_v, the same at any pressure. */
+export const VAPOUR_WPA = 2.5e6 * 7.75e-6;
+/** Furnishings, plants and frame hold about half as much again as the air itself. */
+const AIR_AND_FRAME = 1.5;
 
-/** Heat capacity of a node, J/K; of water mass and snow the slope of their heat content at the guess. */
+/** Heat of what condenses as frost over that of dew: sublimation below 0 °C. */
+export function sublimes(c: number): number {
+  return c < 0 ? 1 + FUSION_JKG / LATENT_JKG : 1;
+}
+
+/** Heat capacity of a node, J/K; of the water mass the slope of its heat content at the guess. */
 export function nodeCapacity(w: Work, node: number): number {
-  const { net } = w;
+  const { net, weather } = w;
   if (node < net.air0) return net.sheets[node]!.capacityJK;
-  if (node < net.ground0) return AIR_JM3K * 1.5 * net.layers[node - net.air0]!.geometry.volumeM3;
-  if (node < net.canopy) return 800 * net.columns[node - net.ground0]!.areaM2;
-  if (node === net.canopy) return AIR_JM3K * net.bedM2 * Math.max(0.05, net.cropHeightM);
-  if (node === net.leaf) return net.leafAreaM2 * 0.3 * 3800;
-  if (node === net.mass) return heatSlope(w.guess[node]!, net.massLitres * 4186, net.massLitres * 334_000);
-  return heatSlope(w.guess[node]! - SNOW_MELTED_C, snowKg(w) * 2100, snowKg(w) * 334_000);
+  if (node < net.ground0) {
+    return weather.airJM3K * AIR_AND_FRAME * net.layers[node - net.air0]!.geometry.volumeM3;
+  }
+  const column = node - net.ground0;
+  if (column < net.columns.length) return 800 * net.columns[column]!.areaM2;
+  if (node === net.mass) return heatSlope(w.guess[node]!, net.massLitres * 4186, net.massLitres * FUSION_JKG);
+  if (node === w.snowNode) return snowKg(w) * 2100;
+  const after = column - net.columns.length;
+  const part = net.parts[after >> 1]!;
+  return after % 2 === 0
+    ? weather.airJM3K * part.areaM2 * Math.max(0.05, part.cropHeightM)
+    : part.leafAreaM2 * 0.3 * 3800;
 }
 
-function snowKg(w: Work): number {
-  return (
-    w.snowM * SNOW_DENSITY * (w.snowLayer >= 0 ? w.net.layers[w.snowLayer]!.geometry.floorM2 : w.net.bedM2)
-  );
+/** Snow that lies, kg. */
+export function snowKg(w: Work): number {
+  const { net } = w;
+  const area = w.snowLayer >= 0 ? net.layers[w.snowLayer]!.geometry.floorM2 : net.parts[0]!.areaM2;
+  return w.snowM * SNOW_DENSITY * area;
 }
 
-/** Heat content of the water mass (freezing as soil water does) or of the snow (melting over the degree below 0.3 °C), J. */
-export function storedHeat(w: Work, node: number, c: number): number {
-  if (node === w.net.mass) return heatContent(c, w.net.massLitres * 4186, w.net.massLitres * 334_000);
-  return heatContent(c - SNOW_MELTED_C, snowKg(w) * 2100, snowKg(w) * 334_000);
+/** Heat content of the water mass at a temperature, J: it freezes as soil water does. */
+export function storedHeat(w: Work, c: number): number {
+  return heatContent(c, w.net.massLitres * 4186, w.net.massLitres * FUSION_JKG);
 }

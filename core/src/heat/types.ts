@@ -22,6 +22,9 @@ export const MATERIAL_IDS = [
 ] as const;
 export type MaterialId = (typeof MATERIAL_IDS)[number];
 export type Shape = 'arch' | 'box' | 'flat';
+/** How a frame stands: on the ground, with earth against its sides, or let into the ground. */
+export const FOOTINGS = ['standing', 'banked', 'sunk'] as const;
+export type Footing = (typeof FOOTINGS)[number];
 export type Tightness = 'tight' | 'average' | 'drafty';
 export type Texture = 'sand' | 'loam' | 'clay' | 'compost';
 export type Wetness = 'dry' | 'moist' | 'wet';
@@ -64,15 +67,36 @@ export interface Layer {
   plies?: 1 | 2 | undefined;
   tightness?: Tightness | undefined;
   touchesCrop?: boolean | undefined;
+  /** Of a box; `standing` where it is left out. */
+  footing?: Footing | undefined;
+  /** Direction of its length, degrees clockwise from north; all directions alike where it is left out. */
+  turnDeg?: number | undefined;
   on?: { from: string; to: string }[] | undefined;
   ventAreaM2?: number | undefined;
   open?: { from: string; fraction: number }[] | undefined;
 }
 
-/** The bed itself, without its weather: what a planner varies. */
+/** Where in its structure a bed lies: the middle, along a side, by the door, or on a shelf so many metres up. */
+export interface Place {
+  zone: 'centre' | 'side' | 'door' | 'shelf';
+  heightM?: number | undefined;
+}
+
+/**
+ * The bed itself, without its weather: what a planner varies. Where `shared` is given, so many of the outermost layers
+ * stand over other beds too: their air is one air, and the bed is only its own `floor` of theirs.
+ */
 export interface BedSpec {
   ground: Ground;
   stack: Layer[];
+  shared?: number | undefined;
+  /** The bed's own floor where layers are shared and none of its own lies over it. */
+  floor?: { lengthM: number; widthM: number } | undefined;
+  /** How many such beds there are; one where it is left out. */
+  count?: number | undefined;
+  place?: Place | undefined;
+  /** Height of what stands around, degrees above the horizon, from north clockwise in equal steps. */
+  horizonDeg?: readonly number[] | undefined;
   mass?: { waterLitres: number } | undefined;
   heat?: { bottomWm2?: number | undefined; airWm2?: number | undefined } | undefined;
   crop?: { heightM?: number | undefined; groundCover?: number | undefined } | undefined;

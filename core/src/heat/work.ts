@@ -11,6 +11,21 @@ export interface OutsideTrace {
   skinC: Float64Array;
   cellsC: Float64Array;
   cellsPerStep: number;
+  /** Depth of each cell's centre, m. */
+  centreM: Float64Array;
+}
+
+/**
+ * Shared layers through a run, step by step: temperatures of their sheets, then air, vapour, water inside and outside, air
+ * speed by layer, then depth and temperature of snow.
+ */
+export interface SharedTrace {
+  layers: number;
+  sheets: number;
+  stride: number;
+  /** Layer on which snow lies, by step. */
+  snowLayer: Int16Array;
+  rows: Float64Array;
 }
 
 /** One column's pile of elements at the moment: which node each is, and the factors between them. */
@@ -41,22 +56,37 @@ export interface Work {
   beta: Float64Array;
   vapour: Float64Array;
   vapourOld: Float64Array;
-  /** Water on the inner face of each layer, kg/m². */
+  /** Water on the inner face of each layer, on its outer face, and what of both is ice, kg/m². */
   film: Float64Array;
+  dew: Float64Array;
+  frost: Float64Array;
+  /** Water by volume in the skin of each column. */
+  skinWater: Float64Array;
   active: Uint8Array;
   opening: Float64Array;
   /** Innermost active layer at or outside each column's layer, −1 for none. */
   columnAir: Int32Array;
-  /** Next active layer outwards of each layer, −1 for outside. */
+  /** The same for each layer itself; next active layer outwards of each layer, −1 for outside. */
+  enclosing: Int32Array;
   outer: Int32Array;
   outermost: number;
-  innermost: number;
   piles: ColumnPile[];
   opticsStale: boolean;
   wetUsed: Float64Array;
+  dewUsed: Float64Array;
   rainUsed: number;
+  /** Thermal radiation that the outermost sheet of each layer passes as it is now. */
+  passedTop: Float64Array;
   snowM: number;
+  /** Layer on which snow lies, −1 for the ground or crop. */
   snowLayer: number;
+  /** True while the snow melts: it stays at 0 °C and what comes to it melts it, W. */
+  melting: boolean;
+  meltW: number;
+  /** The snow's own line of the balance before it was held, for what melts it; the right side last. */
+  snowRow: Float64Array;
+  /** Shared layers as a whole house has them, where they are given and not to be found. */
+  given: SharedTrace | null;
   a: Float64Array;
   b: Float64Array;
   /** Matrix, right side and edges before what depends on the guess. */
@@ -73,6 +103,10 @@ export interface Work {
   /** Absorbed sun by node, W. */
   sun: Float64Array;
   sunTotalW: number;
+  /** Sun that comes to each bed's leaves from above, W/m². */
+  cropSunWm2: Float64Array;
+  /** How much warmer a metre is than the one below it in each layer's air, K/m. */
+  gradientKM: Float64Array;
   /** Links to the surroundings in this assembly: node, conductance W/K, temperature; for the balance. */
   edgeNode: Int32Array;
   edgeWK: Float64Array;
@@ -80,7 +114,7 @@ export interface Work {
   /** What each edge is, for "why": see FLOW. */
   edgeKind: Uint8Array;
   edges: number;
-  /** Latent exchange surfaces: node, W/Pa, air layer (−1 outside), β. */
+  /** Latent exchange surfaces: node, W/Pa, air layer (−1 outside), share of a wet surface's, and whose water it is (see `wet`). */
   wetNode: Int32Array;
   wetWPa: Float64Array;
   wetAir: Int32Array;
@@ -102,6 +136,8 @@ export interface Work {
   reuse: boolean;
   /** Air exchange of each layer with the next outwards, m³/s. */
   flowM3s: Float64Array;
+  /** The same for vapour, which besides goes straight through cloth. */
+  vapourM3s: Float64Array;
   airSpeed: Float64Array;
 }
 
@@ -115,7 +151,20 @@ export const FLOW = {
   deep: 5,
   rain: 6,
   radiationSide: 7,
+  melt: 8,
 } as const;
+export const FLOWS = 9;
+
+export function makePile(): ColumnPile {
+  return {
+    count: 0,
+    node: new Int32Array(16),
+    passed: new Float64Array(16),
+    reflectedTop: new Float64Array(16),
+    reflectedBottom: new Float64Array(16),
+    factors: new Float64Array(16 * 17),
+  };
+}
 
 export function makeWork(
   net: Network,
@@ -128,14 +177,10 @@ export function makeWork(
   const n = net.nodes + (snow ? 1 : 0);
   const layers = net.layers.length;
   const start = weather.airC[0]!;
-  const pile = (): ColumnPile => ({
-    count: 0,
-    node: new Int32Array(16),
-    passed: new Float64Array(16),
-    reflectedTop: new Float64Array(16),
-    reflectedBottom: new Float64Array(16),
-    factors: new Float64Array(16 * 17),
-  });
+  const columns = net.columns.length;
+  const wets = 2 * layers + columns + net.parts.length;
+  const edges = 8 * (layers + 1) + 3 * columns;
+  const sides = 4 * layers;
   return {
     net,
     weather,
@@ -149,55 +194,67 @@ export function makeWork(
     soilOld: new Float64Array(net.cells),
     alpha: new Float64Array(net.cells),
     inverse: new Float64Array(net.cells),
-    factored: new Uint8Array(net.columns.length),
+    factored: new Uint8Array(columns),
     beta: new Float64Array(net.cells),
     vapour: new Float64Array(layers).fill(weather.vapourPa[0] ?? saturationPa(0)),
     vapourOld: new Float64Array(layers),
     film: new Float64Array(layers),
+    dew: new Float64Array(layers),
+    frost: new Float64Array(layers),
+    skinWater: Float64Array.from(net.columns, (c) => c.soil.water),
     active: new Uint8Array(layers).fill(2),
     opening: new Float64Array(layers),
-    columnAir: new Int32Array(net.columns.length).fill(-1),
+    columnAir: new Int32Array(columns).fill(-1),
+    enclosing: new Int32Array(layers),
     outer: new Int32Array(layers),
     outermost: -1,
-    innermost: -1,
-    piles: net.columns.map(pile),
+    piles: net.columns.map(makePile),
     opticsStale: true,
     wetUsed: new Float64Array(layers),
+    dewUsed: new Float64Array(layers),
     rainUsed: 0,
+    passedTop: new Float64Array(layers),
     snowM: 0,
     snowLayer: -2,
+    melting: false,
+    meltW: 0,
+    snowRow: new Float64Array(n + 1),
+    given: null,
     a: new Float64Array(n * n),
     b: new Float64Array(n),
     base: new Float64Array(n * n),
     baseB: new Float64Array(n),
     baseEdges: 0,
-    sideNode: new Int32Array(16),
-    sideTo: new Int32Array(16),
-    sideM2: new Float64Array(16),
+    sideNode: new Int32Array(sides),
+    sideTo: new Int32Array(sides),
+    sideM2: new Float64Array(sides),
     sides: 0,
     skyC: weather.skyC,
     sun: new Float64Array(n),
     sunTotalW: 0,
-    edgeNode: new Int32Array(96),
-    edgeWK: new Float64Array(96),
-    edgeC: new Float64Array(96),
-    edgeKind: new Uint8Array(96),
+    cropSunWm2: new Float64Array(net.parts.length),
+    gradientKM: new Float64Array(layers),
+    edgeNode: new Int32Array(edges),
+    edgeWK: new Float64Array(edges),
+    edgeC: new Float64Array(edges),
+    edgeKind: new Uint8Array(edges),
     edges: 0,
-    wetNode: new Int32Array(32),
-    wetWPa: new Float64Array(32),
-    wetAir: new Int32Array(32),
-    wetShare: new Float64Array(32),
-    wetLayer: new Int32Array(32),
-    wetPa: new Float64Array(32),
-    wetSlope: new Float64Array(32),
-    wetUsedShare: new Float64Array(32),
+    wetNode: new Int32Array(wets),
+    wetWPa: new Float64Array(wets),
+    wetAir: new Int32Array(wets),
+    wetShare: new Float64Array(wets),
+    wetLayer: new Int32Array(wets),
+    wetPa: new Float64Array(wets),
+    wetSlope: new Float64Array(wets),
+    wetUsedShare: new Float64Array(wets),
     wets: 0,
-    keptWm2K: new Float64Array(64),
+    keptWm2K: new Float64Array(6 * layers + 6 * columns),
     kept: 0,
     trust: 0,
     contraction: 1,
     reuse: false,
     flowM3s: new Float64Array(layers),
+    vapourM3s: new Float64Array(layers),
     airSpeed: new Float64Array(layers + 1),
   };
 }

@@ -4,7 +4,8 @@
  */
 import { prepareWeather, type PreparedWeather } from '../heat/prepare';
 import type { LyingSnow, SoilState } from '../heat/carry';
-import { runBed, runOutside, type BedRun } from '../heat/run';
+import { runOutside } from '../heat/outside';
+import { runBed, type BedRun } from '../heat/run';
 import type { OutsideTrace } from '../heat/work';
 import type { BedSpec, Calibration, Site, WeatherEntry } from '../heat/types';
 import { BOOK_BELIEF, drawFactors, REST_ERROR_K, type Belief } from '../calibration/belief';

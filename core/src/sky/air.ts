@@ -27,3 +27,21 @@ export function dewPointC(airC: number, relativeHumidity: number): number {
 export function relativeHumidity(airC: number, dewC: number): number {
   return Math.min(1, saturationPa(dewC) / saturationPa(airC));
 }
+
+/** Pressure of the air at an elevation, Pa: FAO-56 eq. 7. Example: `pressurePa(1500)` is about 84,800. */
+export function pressurePa(elevationM: number): number {
+  return 101_325 * Math.pow((293 - 0.0065 * elevationM) / 293, 5.26);
+}
+
+/** Heat capacity of a cubic metre of air at a pressure, J/(m³ K), at 5 °C. Example: 1275 at sea level. */
+export function airHeatJM3K(pressure: number): number {
+  return (1005 * pressure) / (287.05 * 278.15);
+}
+
+/**
+ * Latent over sensible transfer, W/Pa for each W/K (Lewis number 1 but for a twentieth): the reciprocal of the
+ * psychrometric constant. Example: 0.016 at sea level, more where the air is thin.
+ */
+export function latentPerSensible(pressure: number): number {
+  return (1.05 * 0.622 * 2.5e6) / (1005 * pressure);
+}

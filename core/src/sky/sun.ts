@@ -5,6 +5,8 @@
  * horizontal. Good from pole to pole; refraction is dropped (half a degree at the horizon, nothing above 10°).
  */
 
+import { pressurePa } from './air';
+
 const RAD = Math.PI / 180;
 const DAY_MS = 86_400_000;
 /** Extraterrestrial irradiance at the mean distance, W/m² (WMO 1981). */
@@ -100,13 +102,17 @@ export function sunTimes(
 }
 
 /**
- * Clear-sky global irradiance, W/m²: Haurwitz (1945), raised by 1 % for each 100 m of elevation up to 12 %,
- * since there is less air above. About 5 % off a real clear day.
+ * Clear-sky global irradiance, W/m²: FAO-56 in the hourly form of ASCE-EWRI (2005), app. D: a beam through air of the
+ * place's pressure and the water it holds, and what that scatters. `vapourPa` at screen height, 100 to 3000.
+ * Example: sun at 60° (cos 0.866) at sea level, 1000 Pa: about 880.
  */
-export function clearSkyWm2(cosZenith: number, elevationM = 0): number {
+export function clearSkyWm2(cosZenith: number, elevationM = 0, vapourPa = 800): number {
   if (cosZenith <= 0.01) return 0;
-  const height = 1 + Math.min(0.12, Math.max(0, elevationM) * 1e-4);
-  return 1098 * cosZenith * Math.exp(-0.057 / cosZenith) * height;
+  const kPa = pressurePa(elevationM) / 1000;
+  const water = 0.14 * (vapourPa / 1000) * kPa + 2.1;
+  const kb = 0.98 * Math.exp((-0.00146 * kPa) / cosZenith - 0.075 * Math.pow(water / cosZenith, 0.4));
+  const kd = kb >= 0.15 ? 0.35 - 0.36 * kb : 0.18 + 0.82 * kb;
+  return SOLAR_CONSTANT_WM2 * cosZenith * (kb + kd);
 }
 
 /** What cloud leaves of it: Kasten and Czeplak (1980), cloud 0 to 1. Overcast passes a quarter. */
