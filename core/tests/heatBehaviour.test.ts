@@ -57,8 +57,9 @@ describe('a clear calm night', () => {
   });
 
   test('under a cover of its own a bed in the ground beats a bench', () => {
-    const on = (where: 'bench' | 'ground') => leaf([HOUSE, FLEECE], {}, { ground: { deepC: 9, on: where } });
-    expect(on('ground') - on('bench')).toBeGreaterThan(0.5);
+    const on = (where: 'bench' | 'ground') => leaf([HOUSE, FLEECE], {}, { ground: { deepC: 6, on: where } });
+    // by how much is held to what is reported (n30)
+    expect(on('ground') - on('bench')).toBeGreaterThan(0.2);
   });
 
   test('mulch keeps the soil warm and makes the leaf above it colder', () => {
