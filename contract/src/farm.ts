@@ -1,5 +1,5 @@
 /** The farm as it crosses the API: settings, structures, beds, plantings, covers. SI units, ISO dates. */
-import { AIMS, FORMS, MATERIAL_IDS, ZONES } from '@fogata/core';
+import { AIMS, FOOTINGS, FORMS, MATERIAL_IDS, ZONES } from '@fogata/core';
 import { z } from 'zod';
 
 export const id = z.string().min(1).max(64);
@@ -119,6 +119,7 @@ export const structureMoreSchema = z.object({
     )
     .max(20, 'at most 20 openings')
     .optional(),
+  footing: z.enum(FOOTINGS).optional(),
   shade: z.enum(['shade-30', 'shade-50']).nullable().optional(),
   heat: z
     .object({

@@ -2,6 +2,7 @@
 import {
   BOOK_CALIBRATION,
   checkCase,
+  FOOTINGS,
   MATERIAL_IDS,
   type Calibration,
   type SimulationCase,
@@ -39,6 +40,8 @@ const layerSchema = z.strictObject({
   plies: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).optional(),
   tightness: z.enum(['tight', 'average', 'drafty']).optional(),
   touchesCrop: z.boolean().optional(),
+  footing: z.enum(FOOTINGS).optional(),
+  turnDeg: between(0, 360, 'degrees').optional(),
   on: z.array(z.strictObject({ from: instant, to: instant })).optional(),
   ventAreaM2: between(0, 5000, 'm²').optional(),
   open: z.array(z.strictObject({ from: instant, fraction: between(0, 1, '') })).optional(),

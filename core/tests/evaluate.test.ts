@@ -1,9 +1,10 @@
-/** One bed, one night: the unit of work that the threads take. */
+/** One roof and one bed, one night: the units of work that the threads take. */
 import {
   bedSpec,
   ensemble,
   BOOK_BELIEF,
   evaluateBed,
+  evaluateHouse,
   expectedLoss,
   harmChance,
   joinOutcomes,
@@ -11,6 +12,7 @@ import {
   splitTask,
   trueHours,
   type BedTask,
+  type HouseTask,
   type Belief,
   type Cover,
   type PlantingAtRisk,
@@ -36,24 +38,41 @@ const spec = (covers: Cover[], fromMs?: number) =>
     deepC: 5,
     ...(fromMs === undefined
       ? {}
-      : { timing: { a: { on: [{ from: new Date(fromMs).toISOString(), to: '2030-01-01T00:00:00Z' }] } } }),
+      : {
+          timing: covers.map(() => ({
+            on: [{ from: new Date(fromMs).toISOString(), to: '2030-01-01T00:00:00Z' }],
+          })),
+        }),
   });
 const members = (count: number) => ensemble(5, NOW - 3 * HOUR, trueHours(world, NOW, NOW + 22 * HOUR), count);
-const task = (count = 12): BedTask => ({
+const roof = (count = 12, more: Partial<HouseTask> = {}): HouseTask => ({
   site: SITE,
   history: trueHours(world, NOW - 72 * HOUR, NOW),
-  historySpec: spec([]),
   members: members(count),
-  options: [
-    { key: 'bare', spec: spec([]), structureLayer: 0 },
-    { key: 'a', spec: spec([fleece]), structureLayer: 0 },
-    { key: 'a+a', spec: spec([fleece, fleece]), structureLayer: 0 },
-  ],
+  key: 'bare',
+  beds: [{ id: 'b', historySpec: spec([]), spec: spec([]), structureLayer: 0, placeK: 0 }],
   countFromMs: NOW,
+  ...more,
 });
+const task = (count = 12, more: Partial<HouseTask> = {}): BedTask => {
+  const house = evaluateHouse(roof(count, more));
+  return {
+    site: SITE,
+    members: members(count),
+    initial: house.beds[0]!.initial,
+    given: house.shared,
+    options: [
+      { key: 'bare', spec: spec([]), structureLayer: 0 },
+      { key: 'a', spec: spec([fleece]), structureLayer: 0 },
+      { key: 'a+a', spec: spec([fleece, fleece]), structureLayer: 0 },
+    ],
+    countFromMs: NOW,
+    ...(more.belief ? { belief: more.belief } : {}),
+  };
+};
 
 test('each further sheet leaves every member’s leaf warmer', () => {
-  const { options } = evaluateBed(task());
+  const options = evaluateBed(task());
   const [bare, one, two] = options.map((o) => o.minLeafC);
   bare!.forEach((c, m) => {
     expect(one![m]!).toBeGreaterThan(c);
@@ -69,30 +88,66 @@ test('the same work gives the same answer, and tells how far it is', () => {
 });
 
 test('bands hold their middle, and the past ends where the night begins', () => {
-  const out = evaluateBed(task());
-  expect(out.past.timesMs.at(-1)).toBe(out.timesMs[0]);
-  for (const { leafC } of out.options) {
+  const out = evaluateHouse(roof());
+  const [bed] = out.beds;
+  expect(bed!.past.timesMs.at(-1)).toBe(out.timesMs[0]);
+  for (const leafC of [bed!.outcome.leafC, ...evaluateBed(task()).map((o) => o.leafC)]) {
     leafC.mid.forEach((mid, i) => {
       expect(leafC.low[i]!).toBeLessThanOrEqual(mid);
       expect(leafC.high[i]!).toBeGreaterThanOrEqual(mid);
     });
   }
   expect(out.outsideC.mid).toHaveLength(out.timesMs.length);
-  expect(out.options[1]!.layersC).toHaveLength(2);
+  expect(evaluateBed(task())[1]!.layersC).toHaveLength(2);
+});
+
+test('two beds alike are run as one and told as two; the bed alone comes out as in its house', () => {
+  const bedOf = (id: string, covers: Cover[]) => ({
+    id,
+    historySpec: spec([]),
+    spec: spec(covers),
+    structureLayer: 0,
+    placeK: id === 'd' ? -0.8 : 0,
+  });
+  const out = evaluateHouse(roof(4, { beds: [bedOf('b', []), bedOf('c', [fleece]), bedOf('d', [])] }));
+  expect(out.beds.map((b) => b.id)).toEqual(['b', 'c', 'd']);
+  out.beds[0]!.outcome.minLeafC.forEach((c, m) =>
+    expect(out.beds[2]!.outcome.minLeafC[m]!).toBeCloseTo(c - 0.8, 9),
+  );
+  const [alone] = evaluateBed({
+    site: SITE,
+    members: members(4),
+    initial: out.beds[1]!.initial,
+    given: out.shared,
+    options: [{ key: 'a', spec: spec([fleece]), structureLayer: 0 }],
+    countFromMs: NOW,
+  });
+  alone!.minLeafC.forEach((c, m) => expect(c).toBeCloseTo(out.beds[1]!.outcome.minLeafC[m]!, 1));
+});
+
+test('weather that differs in its middle only is other weather', () => {
+  const colder = members(3).map((m) =>
+    m.map((e, i) => (i > 6 && i < 12 ? { ...e, airC: e.airC - 5, dewPointC: e.dewPointC - 5 } : e)),
+  );
+  const plain = evaluateHouse(roof(3)).beds[0]!.outcome.minLeafC;
+  const cold = evaluateHouse(roof(3, { members: colder })).beds[0]!.outcome.minLeafC;
+  cold.forEach((c, m) => expect(c).toBeLessThan(plain[m]! - 0.5));
+  const history = roof(3).history.map((e, i) => (i > 20 && i < 60 ? { ...e, airC: e.airC + 8 } : e));
+  const after = evaluateHouse(roof(3, { history })).beds[0]!.outcome.minLeafC;
+  after.forEach((c, m) => expect(c).toBeGreaterThan(plain[m]! + 0.05));
 });
 
 test('a cover may wait until it would cost more than 0.3 K, and never gains by waiting', () => {
   const work = task(2);
-  const { initial } = evaluateBed(work);
   const at = (h: number) => ({ fromMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) });
-  const early = latestCoverMs(work, initial, [at(0), at(1), at(2), at(9)]);
+  const early = latestCoverMs(work, [at(0), at(1), at(2), at(9)]);
   expect(early.dueMs).toBeLessThan(NOW + 9 * HOUR);
   expect(early.lostK).toBeGreaterThan(0);
-  expect(latestCoverMs(work, initial, [at(0)])).toEqual({ dueMs: NOW, lostK: 0 });
+  expect(latestCoverMs(work, [at(0)])).toEqual({ dueMs: NOW, lostK: 0 });
 });
 
 test('loss and chance of harm fall as covers are added', () => {
-  const { options } = evaluateBed(task());
+  const options = evaluateBed(task());
   const risk: PlantingAtRisk = {
     planting: {
       id: 'p',
@@ -138,15 +193,24 @@ test('cut over threads and joined again, the answer is that of the whole', () =>
 test('the doubt about a place widens its band, and a bed by the door is as much colder as its zone says', () => {
   const sure = { ...BOOK_BELIEF, covariance: BOOK_BELIEF.covariance.map(() => 0) };
   const width = (belief: Belief) => {
-    const { leafC } = evaluateBed({ ...task(12), belief }).options[0]!;
+    const { leafC } = evaluateBed(task(12, { belief }))[0]!;
     return leafC.high.reduce((s, h, i) => s + h - leafC.low[i]!, 0) / leafC.high.length;
   };
-  expect(width(BOOK_BELIEF)).toBeGreaterThan(width(sure) + 0.3);
-  const centre = evaluateBed({ ...task(6), belief: sure }).options[0]!;
-  const door = evaluateBed({ ...task(6), belief: sure, zoneOffsetC: -0.8 }).options[0]!;
+  expect(width(BOOK_BELIEF)).toBeGreaterThan(width(sure) + 0.15);
+  const centre = evaluateBed(task(6, { belief: sure }))[0]!;
+  const door = evaluateBed({ ...task(6, { belief: sure }), placeK: -0.8 })[0]!;
   door.minLeafC.forEach((c, m) => expect(c).toBeCloseTo(centre.minLeafC[m]! - 0.8, 6));
   // the thermometer hangs in the centre
   expect(door.structureMinC).toEqual(centre.structureMinC);
+});
+
+test('where a thermometer hangs changes what it shows and no leaf', () => {
+  const sure = { ...BOOK_BELIEF, covariance: BOOK_BELIEF.covariance.map(() => 0) };
+  const colder = { ...sure, mean: { ...sure.mean, zoneOffsetC: sure.mean.zoneOffsetC - 1.5 } };
+  const plain = evaluateBed(task(4, { belief: sure }))[1]!;
+  const hung = evaluateBed(task(4, { belief: colder }))[1]!;
+  expect(hung.minLeafC).toEqual(plain.minLeafC);
+  hung.structureMinC.forEach((c, m) => expect(c).toBeCloseTo(plain.structureMinC[m]! - 1.5, 6));
 });
 
 test('every layer has a band of its own at every hour, and none while it is off', () => {
@@ -154,7 +218,7 @@ test('every layer has a band of its own at every hour, and none while it is off'
   const [option] = evaluateBed({
     ...task(6),
     options: [{ key: 'x', spec: spec([fleece], late), structureLayer: 0 }],
-  }).options;
+  });
   const [house, inner] = option!.layersC;
   house!.mid.forEach((c, i) => {
     expect(house!.low[i]!).toBeLessThanOrEqual(c);

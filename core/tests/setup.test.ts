@@ -70,9 +70,12 @@ test('shade cloth on a house moves the house one layer in, and steps back for a 
   expect(structureIndex(s, one)).toBe(1);
   expect(bedSpec(s, aBed(), [], one, { deepC: 6 }).stack[1]!.material).toBe('pe-film');
   const three = [one[0]!, one[0]!, aCover({ id: 'x', use: 'flat' })];
-  expect(shadeShown(s, three)).toBe(false);
-  expect(structureIndex(s, three)).toBe(0);
-  expect(bedSpec(s, aBed(), [], three, { deepC: 6 }).stack).toHaveLength(4);
+  // over a house it stays whatever lies on one of its beds: they share it
+  expect(shadeShown(s, three)).toBe(true);
+  const tunnel = aStructure({ kind: 'tunnel', shade: 'shade-30' });
+  expect(shadeShown(tunnel, three)).toBe(false);
+  expect(structureIndex(tunnel, three)).toBe(0);
+  expect(bedSpec(tunnel, aBed(), [], three, { deepC: 6 }).stack).toHaveLength(4);
 });
 
 describe('what opens by wax', () => {

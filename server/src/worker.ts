@@ -1,14 +1,27 @@
-/** A thread of the pool: beds in, outcomes out. */
-import { evaluateBed, latestCoverMs, type BedOutcome, type BedTask, type Belief } from '@fogata/core';
+/** A thread of the pool: houses and beds in, outcomes out. */
+import {
+  evaluateBed,
+  evaluateHouse,
+  latestCoverMs,
+  type BedTask,
+  type Belief,
+  type HouseOutcome,
+  type HouseTask,
+  type OptionOutcome,
+} from '@fogata/core';
 import { learnFrom, type LearnTask } from './night/learning';
 import type { DueTask } from './night/pool';
 
-export function evaluate(task: BedTask): BedOutcome {
+export function house(task: HouseTask): HouseOutcome {
+  return evaluateHouse(task);
+}
+
+export function evaluate(task: BedTask): OptionOutcome[] {
   return evaluateBed(task);
 }
 
 export function due(work: DueTask): { dueMs: number; lostK: number } {
-  return latestCoverMs(work.task, work.initial, work.specs);
+  return latestCoverMs(work.task, work.specs);
 }
 
 export function learn(task: LearnTask): Belief {

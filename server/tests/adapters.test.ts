@@ -80,7 +80,7 @@ describe('thermometers', () => {
   };
   const spot = (id: string): ThermometerSpot => ({
     id,
-    spec,
+    specs: [spec],
     structureLayer: 0,
     site,
     weather: source.history(from - 48 * HOUR_MS, from + 18 * HOUR_MS),

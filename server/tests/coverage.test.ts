@@ -1,139 +1,230 @@
 /**
- * Is the band honest? Over 160 nights of sixteen houses whose joints, film, soil and spot are hidden from the model, under
- * forecasts that err: the 80 % band has to hold what came to pass in 75 to 85 of 100, before and after it has learnt.
+ * Is the band honest? Houses of three groups of material, each with joints, film, soil and thermometer of its own and,
+ * besides, things that no factor of the model can mend: another deep ground, another soil, a door ajar, a denser crop, a
+ * size that was paced out. Under forecasts that err, the 80 % band has to hold 80 ± 3 of 100 of what came to pass, and to
+ * leave as much out on one side as on the other, before the place was ever read and after.
+ *
+ * The houses are drawn here from what is published of houses, neither from the prior nor from the stand-in's.
  */
 import {
   bandOf,
   BOOK_BELIEF,
-  evaluateBed,
+  evaluateHouse,
   HOUR_MS,
+  PLAN_STEP_S,
   prepareWeather,
   REST_ERROR_K,
-  runBed,
+  runHouse,
   type BedSpec,
   type Belief,
+  type Calibration,
+  type Layer,
 } from '@fogata/core';
-import { hiddenProperties, minMaxBetween, spotAirC } from '../src/adapters/thermometers';
+import { minMaxBetween, spotAirC } from '../src/adapters/thermometers';
 import { simulatedWeather } from '../src/adapters/weather';
 import { learnFrom } from '../src/night/learning';
 
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
 const START = Date.parse('2026-11-05T15:00:00Z');
 const DAY = 24 * HOUR_MS;
-const PLACES = 16;
-const NIGHTS = 10;
+const PLACES = Number(process.env.FOGATA_PLACES ?? 36);
+const NIGHTS = 6;
 const READ = 12;
 
-const house = {
-  lengthM: 20,
-  widthM: 6,
-  heightM: 2.6,
-  shape: 'arch',
-  material: 'pe-film',
-  ventAreaM2: 8,
-} as const;
-const fleece = { lengthM: 18, widthM: 1.1, heightM: 0.5, shape: 'arch', material: 'fleece-30' } as const;
-const specOf = (place: number): BedSpec => ({
-  ground: { deepC: 6 },
-  stack: place % 2 ? [house, fleece] : [house],
-});
+/** Even over [0, 1) by place and name: the same draw in every run. */
+function even(place: string, name: string): number {
+  let h = 2166136261;
+  for (const c of `${place}/${name}/coverage`) h = Math.imul(h ^ c.charCodeAt(0), 16777619);
+  h ^= h >>> 13;
+  h = Math.imul(h, 0x5bd1e995);
+  return ((h ^ (h >>> 15)) >>> 0) / 4294967296;
+}
+/** About normal, mean 0, deviation 1: three even draws. */
+const normal = (place: string, name: string) =>
+  2 * ([1, 2, 3].reduce((s, i) => s + even(place, `${name}${i}`), 0) - 1.5);
 
-interface Tally {
-  nights: number;
-  leaf: number;
-  air: number;
-  hours: number;
-  hoursHeld: number;
-  widthK: number;
+const GROUPS = {
+  'plain film': { material: 'pe-film', plies: 1 },
+  'thermal and double film': { material: 'pe-film-ir', plies: 2 },
+  'rigid sheets': { material: 'polycarbonate-twin', plies: 1 },
+} as const satisfies Record<string, Pick<Layer, 'material' | 'plies'>>;
+type Group = keyof typeof GROUPS;
+
+const fleece = { lengthM: 18, widthM: 1.1, heightM: 0.5, shape: 'arch', material: 'fleece-30' } as const;
+
+function house(group: Group, place: string): Layer {
+  const ir = even(place, 'ir') < 0.5;
+  return {
+    lengthM: 20,
+    widthM: 6,
+    heightM: 2.6,
+    shape: 'arch',
+    ventAreaM2: 8,
+    ...GROUPS[group],
+    ...(group === 'thermal and double film' && !ir ? { material: 'pe-film' as const } : {}),
+    ...(group === 'thermal and double film' && ir ? { plies: 1 as const } : {}),
+  };
 }
 
-function tally(place: number, belief: Belief, into: Tally): void {
-  const hidden = hiddenProperties(`place-${place}`);
-  const weather = simulatedWeather({ seed: 42 + place, site });
-  const spec = specOf(place);
-  for (let n = 0; n < NIGHTS; n++) {
-    const now = START + (READ + n * 4) * DAY;
-    const option = evaluateBed({
-      site,
-      history: weather.history(now - DAY, now),
-      historySpec: spec,
-      members: weather.forecast(now, now, now + 18 * HOUR_MS).members,
-      options: [{ key: 'x', spec, structureLayer: 0 }],
-      countFromMs: now,
-      belief,
-    }).options[0]!;
-    const record = prepareWeather(site, weather.history(now - DAY, now + 18 * HOUR_MS), 1200);
-    const truth = runBed(spec, record, { calibration: hidden, audit: false });
-    const leaf = [...truth.leafC.subarray(24)];
-    const air = [...truth.layerAirC[0]!.subarray(24)].map((c) => c + hidden.zoneOffsetC);
-    const holds = (b: { low: number; high: number }, c: number) => c >= b.low && c <= b.high;
-    const band = bandOf(option.minLeafC, REST_ERROR_K);
-    into.nights += 1;
-    into.widthK += band.high - band.low;
-    if (holds(band, Math.min(...leaf))) into.leaf += 1;
-    if (holds(bandOf(option.structureMinC, REST_ERROR_K), Math.min(...air))) into.air += 1;
-    leaf.forEach((c, i) => {
-      into.hours += 1;
-      if (holds({ low: option.leafC.low[i]!, high: option.leafC.high[i]! }, c)) into.hoursHeld += 1;
-    });
+/** As the grower has told it: a bed under fleece beside an open one, or two open ones. */
+const told = (group: Group, place: string): BedSpec[] => {
+  const roof = house(group, place);
+  const bed = (own: Layer[]): BedSpec => ({
+    ground: { deepC: 6 },
+    stack: [roof, ...own],
+    shared: 1,
+    floor: { lengthM: 18, widthM: 1 },
+    crop: { heightM: 0.15, groundCover: 0.6 },
+  });
+  return even(place, 'fleece') < 0.5 ? [bed([fleece]), { ...bed([]), count: 2 }] : [{ ...bed([]), count: 3 }];
+};
+
+/** As it is: what the factors can mend, */
+const factors = (place: string): Calibration => ({
+  leakage: 1.3 * Math.exp(0.45 * normal(place, 'leak')),
+  filmTransparency: 1 + 0.09 * normal(place, 'film'),
+  soilExchange: Math.exp(0.22 * normal(place, 'soil')),
+  zoneOffsetC: -0.5 + 0.45 * normal(place, 'hang'),
+});
+
+/** and what they cannot. */
+function asItIs(group: Group, place: string): BedSpec[] {
+  const paced = 1 + 0.05 * normal(place, 'paced');
+  return told(group, place).map((spec) => ({
+    ...spec,
+    ground: {
+      ...spec.ground,
+      deepC: 6 + 0.8 * normal(place, 'deep'),
+      texture: even(place, 'texture') < 0.25 ? 'clay' : 'loam',
+    },
+    crop: { heightM: 0.15, groundCover: Math.min(0.9, Math.max(0.2, 0.6 + 0.15 * normal(place, 'crop'))) },
+    stack: spec.stack.map((l, i) =>
+      i > 0
+        ? l
+        : {
+            ...l,
+            lengthM: l.lengthM * paced,
+            heightM: l.heightM * (2 - paced),
+            open: even(place, 'ajar') < 0.2 ? [{ from: '2026-01-01T00:00:00Z', fraction: 0.01 }] : [],
+          },
+    ),
+  }));
+}
+
+/** How many came to pass inside, below and above. */
+class Tally {
+  inside = 0;
+  below = 0;
+  above = 0;
+  widthK = 0;
+  add(band: { low: number; high: number }, c: number): void {
+    if (c < band.low) this.below += 1;
+    else if (c > band.high) this.above += 1;
+    else this.inside += 1;
+    this.widthK += band.high - band.low;
+  }
+  get all(): number {
+    return this.inside + this.below + this.above;
+  }
+  share(kind: 'inside' | 'below' | 'above'): number {
+    return (100 * this[kind]) / this.all;
   }
 }
 
-/** Twelve mornings of a thermometer that hangs in the hidden house and is read to a tenth. */
-function learnt(place: number): Belief {
-  const hidden = hiddenProperties(`place-${place}`);
-  const weather = simulatedWeather({ seed: 42 + place, site });
-  const nights = Array.from({ length: READ }, (_, n) => {
-    const fromMs = START + n * DAY;
-    const toMs = fromMs + 18 * HOUR_MS;
-    const spot = {
-      id: `place-${place}`,
-      spec: specOf(place),
-      structureLayer: 0,
+interface Tallies {
+  leaf: Tally;
+  air: Tally;
+}
+const tallies = (): Tallies => ({ leaf: new Tally(), air: new Tally() });
+
+function nights(group: Group, n: number, belief: Belief, into: Tallies): void {
+  const place = `${group} ${n}`;
+  const weather = simulatedWeather({ seed: 1042 + n, site });
+  const hidden = factors(place);
+  const specs = told(group, place);
+  for (let i = 0; i < NIGHTS; i++) {
+    const now = START + (READ + i * 5) * DAY;
+    const out = evaluateHouse({
       site,
-      weather: weather.history(fromMs - 3 * DAY, toMs),
-    };
-    const { minC } = minMaxBetween(spotAirC(spot, hidden), fromMs, toMs)!;
-    return { spot, fromMs, toMs, measuredC: Math.round(minC * 10) / 10 };
-  });
-  return learnFrom({ nights });
+      history: weather.history(now - 2 * DAY, now),
+      members: weather.forecast(now, now, now + 18 * HOUR_MS).members,
+      key: 'x',
+      beds: specs.map((spec, b) => ({
+        id: String(b),
+        historySpec: spec,
+        spec,
+        structureLayer: 0,
+        placeK: 0,
+      })),
+      countFromMs: now,
+      belief,
+    }).beds[0]!.outcome;
+    const record = prepareWeather(site, weather.history(now - 2 * DAY, now + 18 * HOUR_MS), PLAN_STEP_S);
+    const truth = runHouse(asItIs(group, place), record, {
+      calibration: { ...hidden, zoneOffsetC: 0 },
+      audit: false,
+    }).beds[0]!;
+    const lowest = (a: Float64Array) => Math.min(...a.subarray(48));
+    into.leaf.add(bandOf(out.minLeafC, REST_ERROR_K), lowest(truth.leafC));
+    into.air.add(bandOf(out.structureMinC, REST_ERROR_K), lowest(truth.layerAirC[0]!) + hidden.zoneOffsetC);
+  }
 }
 
-describe('the 80 % band on the stand-in’s truth', () => {
-  const empty = (): Tally => ({ nights: 0, leaf: 0, air: 0, hours: 0, hoursHeld: 0, widthK: 0 });
-  const book = empty();
-  const after = empty();
-  const beliefs: Belief[] = [];
+/** Twelve mornings of a thermometer that hangs there, read to a tenth and wrong by up to 0.3 K in its own way. */
+function learnt(group: Group, n: number): Belief {
+  const place = `${group} ${n}`;
+  const weather = simulatedWeather({ seed: 1042 + n, site });
+  const own = 0.6 * even(place, 'instrument') - 0.3;
+  return learnFrom({
+    nights: Array.from({ length: READ }, (_, i) => {
+      const fromMs = START + i * DAY;
+      const toMs = fromMs + 18 * HOUR_MS;
+      const spot = { id: place, structureLayer: 0, site, weather: weather.history(fromMs - 2 * DAY, toMs) };
+      const { minC } = minMaxBetween(
+        spotAirC({ ...spot, specs: asItIs(group, place) }, factors(place)),
+        fromMs,
+        toMs,
+      )!;
+      return {
+        spot: { ...spot, specs: told(group, place) },
+        fromMs,
+        toMs,
+        measuredC: Math.round((minC + own) * 10) / 10,
+      };
+    }),
+  });
+}
+
+describe.each(Object.keys(GROUPS) as Group[])('the 80 %% band of %s', (group) => {
+  const unread = tallies();
+  const read = tallies();
 
   beforeAll(() => {
-    for (let place = 0; place < PLACES; place++) {
-      tally(place, BOOK_BELIEF, book);
-      beliefs.push(learnt(place));
-      tally(place, beliefs[place]!, after);
+    for (let n = 0; n < PLACES; n++) {
+      nights(group, n, BOOK_BELIEF, unread);
+      nights(group, n, learnt(group, n), read);
     }
-  }, 180_000);
+    if (process.env.FOGATA_PLACES)
+      for (const [name, t] of Object.entries({ unread, read }))
+        process.stdout.write(
+          `${group}, ${name}: ${(['leaf', 'air'] as const).map((k) => `${k} ${t[k].share('below').toFixed(0)}/${t[k].share('inside').toFixed(0)}/${t[k].share('above').toFixed(0)} of ${t[k].all}, ${(t[k].widthK / t[k].all).toFixed(1)} K`).join('; ')}\n`,
+        );
+  }, 300_000);
 
   test.each([
-    ['by the book', book],
-    ['after twelve readings', after],
-  ])('holds the leaf’s lowest, the thermometer’s lowest and the leaf of every hour, %s', (_, t) => {
-    expect(t.nights).toBeGreaterThanOrEqual(100);
-    for (const share of [t.leaf / t.nights, t.air / t.nights, t.hoursHeld / t.hours]) {
-      expect(share).toBeGreaterThan(0.75);
-      expect(share).toBeLessThan(0.85);
+    ['never read', unread],
+    ['after twelve readings', read],
+  ])('holds 80 ± 3 of 100 and leaves 6 to 14 out on each side, %s', (_, t) => {
+    const both = (kind: 'inside' | 'below' | 'above') => (t.leaf.share(kind) + t.air.share(kind)) / 2;
+    expect(both('inside')).toBeGreaterThan(77);
+    expect(both('inside')).toBeLessThan(83);
+    for (const side of ['below', 'above'] as const) {
+      expect(both(side)).toBeGreaterThan(6);
+      expect(both(side)).toBeLessThan(14);
     }
   });
 
   test('is narrower once the place is known', () => {
-    expect(after.widthK / after.nights).toBeLessThan(0.9 * (book.widthK / book.nights));
-  });
-
-  test('finds what is hidden at the thermometer to some tenths', () => {
-    beliefs.forEach((b, place) => {
-      const hidden = hiddenProperties(`place-${place}`);
-      // leaks and film move the minimum too: what counts is where the sum ends
-      expect(Math.abs(b.mean.zoneOffsetC - hidden.zoneOffsetC)).toBeLessThan(0.45);
-      expect(b.nights).toBe(READ);
-    });
+    expect(read.air.widthK).toBeLessThan(0.95 * unread.air.widthK);
   });
 });

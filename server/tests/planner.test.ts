@@ -1,5 +1,5 @@
-/** The planner by itself: bed by bed, once for one state, abandoned for the next, and honest when it fails. */
-import { evaluateBed, latestCoverMs } from '@fogata/core';
+/** The planner by itself: roof by roof, once for one state, abandoned for the next, and honest when it fails. */
+import { bedSpec, evaluateBed, evaluateHouse, horizonOf, latestCoverMs } from '@fogata/core';
 import { simulatedWeather } from '../src/adapters/weather';
 import {
   DEMO_BEDS,
@@ -14,7 +14,7 @@ import {
 import type { FarmData } from '../src/farm/store';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
-import { Planner } from '../src/night/planner';
+import { chosenOutcome, Planner } from '../src/night/planner';
 import type { NightPool } from '../src/night/pool';
 import { remembering } from '../src/night/pool';
 
@@ -30,24 +30,27 @@ const data: FarmData = {
 };
 const weather = simulatedWeather({ seed: DEMO_SEED, site: DEMO_FARM, episodes: DEMO_EPISODES, members: 3 });
 
-/** The real work in this thread, each bed held back until it is let go. */
+/** The real work in this thread, each roof held back until it is let go. */
 function gatedPool() {
   const waiting: (() => void)[] = [];
   const asked: AbortSignal[] = [];
   let broken = false;
+  let open = false;
   const pool: NightPool = {
-    evaluate: async (task, signal) => {
+    house: async (task, signal) => {
       asked.push(signal);
-      await new Promise<void>((resolve) => waiting.push(resolve));
+      if (!open) await new Promise<void>((resolve) => waiting.push(resolve));
       if (broken) throw new Error('a thread died');
       signal.throwIfAborted();
-      return evaluateBed(task);
+      return evaluateHouse(task);
     },
-    due: (w) => Promise.resolve(latestCoverMs(w.task, w.initial, w.specs)),
+    evaluate: (task) => Promise.resolve(evaluateBed(task)),
+    due: (w) => Promise.resolve(latestCoverMs(w.task, w.specs)),
     learn: (task) => Promise.resolve(learnFrom(task)),
     close: () => Promise.resolve(),
   };
   const letGo = async (n = Infinity) => {
+    open = n === Infinity;
     for (let i = 0; i < n && waiting.length > 0; i++) waiting.shift()!();
     for (let i = 0; i < 20; i++) await new Promise((r) => setTimeout(r, 2));
   };
@@ -71,13 +74,13 @@ test('beds show as they come, as they stand, and the choice comes when all are t
   const { pool, letGo, started } = gatedPool();
   const planner = new Planner({ pool });
   planner.ask(data, weather, DEMO_START_MS);
-  await started(3);
+  await started(2);
   await letGo(1);
   const asked = planner.ask(data, weather, DEMO_START_MS);
-  expect(asked.progress).toMatchObject({ state: 'computing', done: 1, of: 3 });
+  expect(asked.progress).toMatchObject({ state: 'computing', done: 2, of: 3 });
   expect(asked.plan).toBeNull();
   const view = nowView(clock, asked.progress, null, [], style, asked.partial);
-  expect(view.places).toHaveLength(1);
+  expect(view.places).toHaveLength(2);
   expect(view.places[0]!.pending).toBe(false);
   await letGo();
   const plan = (await planner.wait(data, weather, DEMO_START_MS))!;
@@ -90,12 +93,12 @@ test('asked twice for one state it works once; a new state abandons the old work
   const planner = new Planner({ pool: remembering(pool) });
   planner.ask(data, weather, DEMO_START_MS);
   planner.ask(data, weather, DEMO_START_MS);
-  await started(3);
-  expect(asked).toHaveLength(3);
+  await started(2);
+  expect(asked).toHaveLength(2);
   const fewer = { ...data, covers: [] };
   planner.ask(fewer, weather, DEMO_START_MS);
   expect(asked.every((s) => s.aborted)).toBe(true);
-  await started(6);
+  await started(4);
   await letGo();
   expect((await planner.wait(fewer, weather, DEMO_START_MS))!.beds.every((b) => b.chosen === 'bare')).toBe(
     true,
@@ -107,7 +110,7 @@ test('a thread that dies is told in a sentence, and the next asking starts anew'
   const first = gatedPool();
   const planner = new Planner({ pool: first.pool });
   planner.ask(data, weather, DEMO_START_MS);
-  await first.started(3);
+  await first.started(2);
   first.breakIt();
   await first.letGo();
   expect(said).toHaveBeenCalled();
@@ -132,11 +135,51 @@ test('readings of nights gone by change what the plan believes of their house, a
   };
   const read = { ...data, records: [{ record: reading, seq: 1, recordedMs: reading.atMs }] };
   planner.ask(read, weather, DEMO_START_MS);
-  await started(3);
+  await started(2);
   await letGo();
   const plan = (await planner.wait(read, weather, DEMO_START_MS))!;
   expect([...plan.beliefs.keys()]).toEqual(['north']);
   expect(plan.beliefs.get('north')!.mean.zoneOffsetC).toBeLessThan(-0.1);
-  expect(plan.beds.find((b) => b.bed.id === 'n1')!.task.belief).toBeDefined();
-  expect(plan.beds.find((b) => b.bed.id === 's1')!.task.belief).toBeUndefined();
+  expect(plan.beds.find((b) => b.bed.id === 'n1')!.belief).toBeDefined();
+  expect(plan.beds.find((b) => b.bed.id === 's1')!.belief).toBeUndefined();
+}, 60_000);
+
+test('what is shown for a house is the house as planned: each bed as it comes out beside the others', async () => {
+  const { pool, letGo, started } = gatedPool();
+  const planner = new Planner({ pool });
+  planner.ask(data, weather, DEMO_START_MS);
+  await started(2);
+  await letGo();
+  const plan = (await planner.wait(data, weather, DEMO_START_MS))!;
+  const house = plan.beds.filter((b) => b.structure.kind === 'house' && b.structure.id === 'north');
+  expect(house).toHaveLength(2);
+  const together = evaluateHouse({
+    site: data.farm,
+    history: plan.history,
+    members: plan.members,
+    key: 'x',
+    countFromMs: plan.nowMs,
+    beds: house.map((b) => {
+      const covers = b.options.find((o) => o.key === b.chosen)!.covers;
+      const timing = covers.map(() => ({
+        on: [{ from: new Date(plan.closeMs).toISOString(), to: '2100-01-01T00:00:00Z' }],
+      }));
+      return {
+        id: b.bed.id,
+        historySpec: b.historySpec,
+        spec: bedSpec(b.structure, b.bed, b.plantings, covers, {
+          deepC: b.deepC,
+          timing,
+          horizon: horizonOf(b.structure, data.structures),
+        }),
+        structureLayer: 0,
+        placeK: b.placeK,
+      };
+    }),
+  });
+  house.forEach((b, i) => {
+    together.beds[i]!.outcome.minLeafC.forEach((c, m) =>
+      expect(chosenOutcome(b).minLeafC[m]!).toBeCloseTo(c, 6),
+    );
+  });
 }, 60_000);

@@ -3,7 +3,7 @@
  * dimensions for every form; `tightnessOf` turns three plain answers into one of the engine's words; `zoneOffsetC` gives
  * a zone's starting value until it is measured. All figures are starting values from general practice.
  */
-import type { Tightness } from '../heat/types';
+import type { Place, Tightness } from '../heat/types';
 import type { Bed, Form, Opening, Snug, Structure, StructureKind, Zone } from './types';
 
 export type StructureDraft = Omit<Structure, 'id' | 'order'>;
@@ -185,9 +185,10 @@ export function tightnessOf(snug: Snug): Tightness {
 export const ZONE_START_K: Record<Zone, number> = {
   centre: 0,
   door: -0.8,
-  'side-left': -0.5,
-  'side-right': -0.5,
-  shelf: 0.4,
+  // sides and shelves are worked out, see `placeOf`
+  'side-left': 0,
+  'side-right': 0,
+  shelf: 0,
 };
 
 export const ZONE_WORD: Record<Zone, string> = {
@@ -198,7 +199,20 @@ export const ZONE_WORD: Record<Zone, string> = {
   shelf: 'upper shelf',
 };
 
-/** What is added to the leaf of this bed, K. */
+const SHELF_M = 1.6;
+const BENCH_M = 0.8;
+
+/** What the heat engine knows of a bed's place; a measured offset stands for all of it. */
+export function placeOf(bed: Pick<Bed, 'zone' | 'zoneOffsetC' | 'on'>): Place {
+  const zone = bed.zoneOffsetC == null ? (bed.zone ?? 'centre') : 'centre';
+  const side = zone === 'side-left' || zone === 'side-right';
+  return {
+    zone: side ? 'side' : zone,
+    ...(bed.on === 'bench' ? { heightM: bed.zone === 'shelf' ? SHELF_M : BENCH_M } : {}),
+  };
+}
+
+/** What is added to the leaf of this bed, K: what was measured, or a starting value where the physics is not known. */
 export function zoneOffsetC(bed: Pick<Bed, 'zone' | 'zoneOffsetC'>): number {
   return bed.zoneOffsetC ?? ZONE_START_K[bed.zone ?? 'centre'];
 }

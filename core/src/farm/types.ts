@@ -3,7 +3,7 @@
  * `YYYY-MM-DD` in the farm's time zone.
  */
 import type { Aim } from '../crops/crops';
-import type { MaterialId, Shape, Site, Texture, Tightness, Wetness } from '../heat/types';
+import type { Footing, MaterialId, Shape, Site, Texture, Tightness, Wetness } from '../heat/types';
 
 /** House: one air over all its beds. Frame and tunnel: one for each bed. Open: nothing. */
 export type StructureKind = 'house' | 'frame' | 'tunnel' | 'open';
@@ -47,6 +47,8 @@ export interface StructureMore {
   coveredYear?: number | null | undefined;
   snug?: Snug | undefined;
   openings?: Opening[] | undefined;
+  /** Of a frame: how it stands. */
+  footing?: Footing | undefined;
   shade?: 'shade-30' | 'shade-50' | null | undefined;
   heat?: { kind: 'manure' | 'cable' | 'air'; wm2: number } | null | undefined;
   /** Water in jugs and barrels, litres in all. */

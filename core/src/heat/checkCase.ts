@@ -60,6 +60,9 @@ function layerProblem(stack: Layer[], i: number): Problem | null {
   if (layer.sides === 'board' && layer.shape !== 'box') {
     return { field: `${at}.sides`, expected: 'board only where shape is box' };
   }
+  if (layer.footing && layer.shape !== 'box') {
+    return { field: `${at}.footing`, expected: 'given only where shape is box' };
+  }
   if (layer.touchesCrop && i !== stack.length - 1) {
     return { field: `${at}.touchesCrop`, expected: 'true only for the innermost layer' };
   }

@@ -8,7 +8,7 @@
  */
 import { compileColumn, type Column } from './columns';
 import { compileLayer, type CompiledLayer, type Sheet } from './layers';
-import type { BedSpec, Calibration, Place } from './types';
+import type { BedSpec, Calibration, Horizon, Place } from './types';
 
 /** A bed: its column with a crop, and the nodes of its canopy's air and its leaves. */
 export interface Part {
@@ -53,7 +53,7 @@ export interface Network {
   /** Heat into the air of the layer that water would stand in, W. */
   airW: number;
   floorM2: number;
-  horizonDeg: readonly number[] | null;
+  horizon: Horizon | null;
 }
 
 const BENCH_M = 0.8;
@@ -186,7 +186,7 @@ export function compileBeds(beds: readonly BedSpec[], cal: Calibration, refine =
     deepC: lead.ground.deepC,
     airW: (lead.heat?.airWm2 ?? 0) * floorM2,
     floorM2: layers[0]?.geometry.floorM2 ?? made[0]!.areaM2,
-    horizonDeg: lead.horizonDeg ?? null,
+    horizon: lead.horizon ?? null,
   };
 }
 

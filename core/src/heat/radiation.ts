@@ -2,6 +2,7 @@
  * Radiation of the step: piles of elements for each column, their exchange factors, and the sun they absorb.
  */
 import { exchangeFactors, spread } from './optics';
+import type { Horizon } from './types';
 import { makePile, type ColumnPile, type Work } from './work';
 
 /** Water that covers as much of a face as drops do, kg/m². */
@@ -97,22 +98,22 @@ function cosOnCover(flat: boolean, turnDeg: number | undefined, cosZ: number, az
   return Math.max(0.25, 0.87 * Math.sqrt(1 - along));
 }
 
-/** What hills, trees and neighbours leave of the beam (0 or 1) and of the diffuse light. */
+/** What neighbours leave of the beam and of the diffuse light, 0 to 1. An even sky: what is hidden up to h counts by sin²h. */
 export function openSky(
-  horizonDeg: readonly number[] | null,
+  horizon: Horizon | null,
   cosZ: number,
   azimuthDeg: number,
 ): { beam: number; diffuse: number } {
-  if (!horizonDeg || horizonDeg.length === 0) return { beam: 1, diffuse: 1 };
-  const n = horizonDeg.length;
+  if (!horizon || horizon.deg.length === 0) return { beam: 1, diffuse: 1 };
+  const { deg, passes } = horizon;
+  const n = deg.length;
   const x = (((azimuthDeg % 360) + 360) % 360) / (360 / n);
-  const a = horizonDeg[Math.floor(x) % n]!;
-  const b = horizonDeg[(Math.floor(x) + 1) % n]!;
+  const a = deg[Math.floor(x) % n]!;
+  const b = deg[(Math.floor(x) + 1) % n]!;
   const there = a + (b - a) * (x - Math.floor(x));
   const sunDeg = 90 - (Math.acos(Math.min(1, Math.max(-1, cosZ))) * 180) / Math.PI;
-  // an even sky: what is hidden up to h counts by sin²h
-  const hidden = horizonDeg.reduce((s, h) => s + Math.sin((Math.max(0, h) * Math.PI) / 180) ** 2, 0) / n;
-  return { beam: sunDeg > there ? 1 : 0, diffuse: 1 - hidden };
+  const hidden = deg.reduce((s, h) => s + Math.sin((Math.max(0, h) * Math.PI) / 180) ** 2, 0) / n;
+  return { beam: sunDeg > there ? 1 : passes, diffuse: 1 - (1 - passes) * hidden };
 }
 
 /** Sun absorbed by every node in this step, W, into `w.sun`; direct and diffuse through every layer that is on. */
@@ -123,7 +124,7 @@ export function absorbSun(w: Work, k: number): void {
   w.cropSunWm2.fill(0);
   const cosZ = Math.max(0.02, weather.cosZenith[k]!);
   const azimuth = weather.sunAzimuthDeg[k]!;
-  const sky = openSky(net.horizonDeg, cosZ, azimuth);
+  const sky = openSky(net.horizon, cosZ, azimuth);
   const beam = weather.beamWm2[k]! * sky.beam;
   const diffuse = weather.diffuseWm2[k]! * sky.diffuse;
   if (beam + diffuse < 0.1) return;

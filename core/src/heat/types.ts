@@ -76,6 +76,12 @@ export interface Layer {
   open?: { from: string; fraction: number }[] | undefined;
 }
 
+/** Height of what stands around, degrees above the horizon, from north clockwise in equal steps; what passes through it, 0 to 1. */
+export interface Horizon {
+  deg: readonly number[];
+  passes: number;
+}
+
 /** Where in its structure a bed lies: the middle, along a side, by the door, or on a shelf so many metres up. */
 export interface Place {
   zone: 'centre' | 'side' | 'door' | 'shelf';
@@ -95,8 +101,7 @@ export interface BedSpec {
   /** How many such beds there are; one where it is left out. */
   count?: number | undefined;
   place?: Place | undefined;
-  /** Height of what stands around, degrees above the horizon, from north clockwise in equal steps. */
-  horizonDeg?: readonly number[] | undefined;
+  horizon?: Horizon | undefined;
   mass?: { waterLitres: number } | undefined;
   heat?: { bottomWm2?: number | undefined; airWm2?: number | undefined } | undefined;
   crop?: { heightM?: number | undefined; groundCover?: number | undefined } | undefined;

@@ -7,7 +7,7 @@ import { cropById } from '../crops/crops';
 import type { Cover, Planting } from '../farm/types';
 import { lossShare, type Thresholds } from '../hardiness/hardiness';
 import { REST_ERROR_K } from '../calibration/belief';
-import type { OptionOutcome } from './evaluate';
+import type { OptionOutcome } from './outcome';
 import type { CoverOption } from './stack';
 
 export interface PlantingAtRisk {

@@ -5,7 +5,8 @@ import { cropById } from '../crops/crops';
 import type { Bed, Condition, Cover, Planting, Structure } from '../farm/types';
 import { archLengthM } from '../heat/geometry';
 import { MATERIALS } from '../heat/materials';
-import type { BedSpec, Layer, Tightness } from '../heat/types';
+import { placeOf } from '../farm/setup';
+import type { BedSpec, Horizon, Layer, Tightness } from '../heat/types';
 
 /** Sheet that must lie on the ground on each side to be weighted down, m. */
 export const SKIRT_M = 0.1;
@@ -16,8 +17,10 @@ export interface LayerTiming {
 
 export interface StackOptions {
   deepC: number;
-  /** When each cover is on, by cover id; left out means always. */
-  timing?: Record<string, LayerTiming>;
+  /** When each of the covers is on, in their order; left out means always. */
+  timing?: readonly (LayerTiming | undefined)[];
+  /** What stands around the structure. */
+  horizon?: Horizon | null;
   /** Openings of the structure. */
   open?: { from: string; fraction: number }[];
 }
@@ -29,9 +32,11 @@ function orderOf(cover: Cover): number {
   return MATERIALS[cover.material].thermalPassed < 0.1 ? 1 : 2;
 }
 
+const byPlace = (a: Cover, b: Cover) => orderOf(a) - orderOf(b) || a.material.localeCompare(b.material);
+
 /** Outermost first. */
 export function sortCovers(covers: readonly Cover[]): Cover[] {
-  return [...covers].sort((a, b) => orderOf(a) - orderOf(b) || a.material.localeCompare(b.material));
+  return [...covers].sort(byPlace);
 }
 
 function structureLayer(structure: Structure, options: StackOptions): Layer | null {
@@ -46,6 +51,8 @@ function structureLayer(structure: Structure, options: StackOptions): Layer | nu
     plies: structure.plies,
     tightness: structure.tightness,
     ventAreaM2: structure.ventAreaM2,
+    ...(structure.at ? { turnDeg: structure.at.turnDeg } : {}),
+    ...(structure.footing && structure.shape === 'box' ? { footing: structure.footing } : {}),
     ...(options.open && options.open.length > 0 ? { open: options.open } : {}),
   };
 }
@@ -60,9 +67,13 @@ export function canopyOf(plantings: readonly Planting[]): { heightM: number; gro
   };
 }
 
-/** Whether the structure's own shade cloth is a layer of the stack: the outermost, where no more than four come together. */
+/**
+ * Whether the structure's own shade cloth is a layer of the stack: the outermost. A house keeps it whatever lies on one of
+ * its beds; elsewhere it is left out where more than four layers would come together.
+ */
 export function shadeShown(structure: Structure, covers: readonly Cover[]): boolean {
-  return structure.kind !== 'open' && Boolean(structure.shade) && covers.length < 3;
+  if (structure.kind === 'open' || !structure.shade) return false;
+  return structure.kind === 'house' || covers.length < 3;
 }
 
 /** Place of the structure's own layer in a stack built from these covers; −1 in the open. */
@@ -79,7 +90,24 @@ function heatOf(s: Structure): Pick<BedSpec, 'heat'> {
   return { heat: s.heat.kind === 'air' ? { airWm2: s.heat.wm2 } : { bottomWm2: s.heat.wm2 } };
 }
 
-/** The bed under `covers` (each may appear twice for a double one). */
+/** A sheet over a frame or tunnel hangs down its sides, or lies on a lid whose sides are in the earth. */
+function overLayer(structure: Structure, cover: Cover): Layer {
+  return {
+    lengthM: structure.lengthM + 0.1,
+    widthM: structure.widthM + 0.1,
+    heightM: structure.heightM + 0.05,
+    shape: structure.shape,
+    material: cover.material,
+    plies: cover.plies,
+    tightness: CONDITION[cover.condition ?? 'good'],
+    ...(structure.footing && structure.shape === 'box' ? { footing: structure.footing } : {}),
+  };
+}
+
+/**
+ * The bed under `covers` (each may appear twice for a double one). In a house its air is the beds' own together: what
+ * stands over all of them is `shared`.
+ */
 export function bedSpec(
   structure: Structure,
   bed: Bed,
@@ -88,22 +116,16 @@ export function bedSpec(
   options: StackOptions,
 ): BedSpec {
   const crop = canopyOf(plantings);
-  const outer: Layer[] = [];
   const base = structureLayer(structure, options);
-  const sorted = sortCovers(covers);
-  const inner = sorted.filter((c) => c.use !== 'over');
-  for (const cover of sorted.filter((c) => c.use === 'over')) {
-    outer.push({
-      lengthM: structure.lengthM + 0.1,
-      widthM: structure.widthM + 0.1,
-      heightM: structure.heightM + 0.05,
-      shape: structure.shape,
-      material: cover.material,
-      plies: cover.plies,
-      tightness: CONDITION[cover.condition ?? 'good'],
-      ...options.timing?.[cover.id],
-    });
-  }
+  const laid = covers
+    .map((cover, i) => ({ cover, timing: options.timing?.[i] }))
+    .sort((a, b) => byPlace(a.cover, b.cover));
+  const outer = base
+    ? laid
+        .filter((x) => x.cover.use === 'over')
+        .map((x): Layer => ({ ...overLayer(structure, x.cover), ...x.timing }))
+    : [];
+  const inner = laid.filter((x) => x.cover.use !== 'over');
   // shade cloth that stays on a house lies outermost, where there is room for one more
   if (base && structure.shade && shadeShown(structure, covers)) {
     outer.unshift({
@@ -117,7 +139,7 @@ export function bedSpec(
   }
   const stack: Layer[] = base ? [...outer, base] : [];
   const room = base ? { l: base.lengthM, w: base.widthM, h: base.heightM } : { l: 1e3, w: 1e3, h: 1e3 };
-  inner.forEach((cover, i) => {
+  inner.forEach(({ cover, timing }, i) => {
     const grow = (inner.length - 1 - i) * 0.06;
     const flat = cover.use === 'flat';
     const heightM = flat ? Math.max(0.05, crop.heightM) : bed.hoopHeightM + grow;
@@ -130,9 +152,10 @@ export function bedSpec(
       plies: cover.plies,
       tightness: CONDITION[cover.condition ?? 'good'],
       touchesCrop: flat && i === inner.length - 1,
-      ...options.timing?.[cover.id],
+      ...timing,
     });
   });
+  const house = structure.kind === 'house' && base !== null;
   return {
     ground: {
       texture: bed.texture,
@@ -142,6 +165,9 @@ export function bedSpec(
       ...(bed.mulchM > 0 ? { mulch: { material: 'straw', thicknessM: bed.mulchM } } : {}),
     },
     stack,
+    ...(house ? { shared: outer.length + 1, floor: { lengthM: bed.lengthM, widthM: bed.widthM } } : {}),
+    ...(base ? { place: placeOf(bed) } : {}),
+    ...(options.horizon ? { horizon: options.horizon } : {}),
     crop,
     ...(base && structure.waterLitres
       ? { mass: { waterLitres: structure.waterLitres / (structure.lengthM * structure.widthM) } }

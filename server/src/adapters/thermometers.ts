@@ -5,8 +5,8 @@
  */
 import {
   BOOK_CALIBRATION,
-  prepareWeather,
-  runBed,
+  preparedFor,
+  runHouse,
   type BedSpec,
   type Calibration,
   type Site,
@@ -25,8 +25,8 @@ export interface ThermometerSource {
 
 export interface ThermometerSpot {
   id: string;
-  /** The bed it hangs over, as it was covered; null for outside. */
-  spec: BedSpec | null;
+  /** The beds of the structure as they were covered, the one it hangs over first; null for outside. */
+  specs: BedSpec[] | null;
   /** Place of the structure in the stack. */
   structureLayer: number;
   site: Site;
@@ -55,10 +55,14 @@ export function spotAirC(
   spot: ThermometerSpot,
   calibration: Calibration,
 ): { timesMs: number[]; airC: number[] } {
-  if (spot.spec === null || spot.structureLayer < 0) {
+  if (spot.specs === null || spot.structureLayer < 0) {
     return { timesMs: spot.weather.map((e) => Date.parse(e.time)), airC: spot.weather.map((e) => e.airC) };
   }
-  const run = runBed(spot.spec, prepareWeather(spot.site, spot.weather, 1200), { calibration, audit: false });
+  const weather = preparedFor(spot.site, [spot.weather]).members[0]!;
+  const run = runHouse(spot.specs, weather, {
+    calibration: { ...calibration, zoneOffsetC: 0 },
+    audit: false,
+  }).beds[0]!;
   return {
     timesMs: run.entryMs,
     airC: [...run.layerAirC[spot.structureLayer]!].map((c) => c + calibration.zoneOffsetC),

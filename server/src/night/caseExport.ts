@@ -1,6 +1,6 @@
 /** A bed's night as a case in the open format: the hours since noon, the forecast's centre, the covers as planned. */
 import type { Cover, SimulationCase, WeatherEntry } from '@fogata/core';
-import { bedSpec, HOUR_MS, sortCovers, structureIndex } from '@fogata/core';
+import { bedSpec, HOUR_MS } from '@fogata/core';
 import type { NightPlan, PlannedBed } from './planner';
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -56,12 +56,12 @@ function merged(sheets: { cover: Cover; on: Spans }[]) {
 }
 
 /**
- * The engine's own file: the days that were, then the forecast's centre, with the covers as they were and as planned, so
- * that the command line gives what the screen shows.
+ * The engine's own file: the days that were, then the forecast's centre, with the covers as they were and as planned. A
+ * case is one bed: of a house's other beds it knows nothing, so that its figures may be some tenths off the screen's.
  */
 export function caseOf(plan: NightPlan, b: PlannedBed): SimulationCase {
   const startMs = Date.parse(plan.centre[0]!.time);
-  const history = b.task.history.filter((e) => Date.parse(e.time) < startMs);
+  const history = plan.history.filter((e) => Date.parse(e.time) < startMs);
   const weather = [...history, ...plan.centre].map(entry);
   const planned = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
   const endMs = Date.parse(weather.at(-1)!.time) + HOUR_MS;
@@ -70,21 +70,23 @@ export function caseOf(plan: NightPlan, b: PlannedBed): SimulationCase {
   const open = steps.map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
   if ((steps.at(-1)?.fraction ?? 0) > 0 && plan.phase !== 'morning')
     open.push({ from: iso(Math.max(plan.nowMs, plan.closeMs)), fraction: 0 });
-  const covers = sheets.map((x) => x.cover);
-  const spec = bedSpec(b.structure, b.bed, b.plantings, covers, { deepC: b.deepC, open });
-  // the stack is built outermost first: each layer takes the times of its sheet
-  const own = structureIndex(b.structure, covers);
-  const sorted = sortCovers(covers);
-  const order = [...sorted.filter((c) => c.use === 'over'), ...sorted.filter((c) => c.use !== 'over')];
-  const free = [...sheets];
-  const skip = own - order.filter((c) => c.use === 'over').length;
-  let next = 0;
-  const stack = spec.stack.map((layer, i) => {
-    if (i === own || (own >= 0 && i < skip)) return layer;
-    const cover = order[next++]!;
-    const at = free.findIndex((x) => x.cover === cover);
-    return { ...layer, on: free.splice(at, 1)[0]!.on };
-  });
+  const { ground, stack, mass, heat, crop } = bedSpec(
+    b.structure,
+    b.bed,
+    b.plantings,
+    sheets.map((x) => x.cover),
+    { deepC: b.deepC, open, timing: sheets.map((x) => ({ on: x.on })) },
+  );
   const { latitude, longitude, elevationM } = plan.data.farm;
-  return { format: 'fogata-case/1', site: { latitude, longitude, elevationM }, weather, ...spec, stack };
+  return {
+    format: 'fogata-case/1',
+    site: { latitude, longitude, elevationM },
+    weather,
+    ground,
+    // the format holds four: shade cloth, outermost, is the one that a night misses least
+    stack: stack.slice(Math.max(0, stack.length - 4)),
+    ...(mass ? { mass } : {}),
+    ...(heat ? { heat } : {}),
+    ...(crop ? { crop } : {}),
+  };
 }

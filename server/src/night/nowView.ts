@@ -26,7 +26,7 @@ export interface NightWeather {
 
 /** Lowest outside from now to noon, with the sky in the six hours before it. */
 export function nightWeather(plan: NightPlan): NightWeather {
-  const members = plan.beds[0]?.task.members ?? [plan.centre];
+  const { members } = plan;
   const inNight = (ms: number) => ms >= plan.nowMs - HOUR_MS && ms <= plan.window.toMs;
   const lows = members.map((m) =>
     Math.min(...m.filter((e) => inNight(Date.parse(e.time))).map((e) => e.airC)),

@@ -2,11 +2,12 @@
 import {
   joinOutcomes,
   splitTask,
-  type BedOutcome,
   type BedSpec,
   type BedTask,
   type Belief,
-  type SoilState,
+  type HouseOutcome,
+  type HouseTask,
+  type OptionOutcome,
 } from '@fogata/core';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
@@ -14,19 +15,20 @@ import { Piscina } from 'piscina';
 import type { LearnTask } from './learning';
 
 export interface DueTask {
-  task: BedTask;
-  initial: SoilState;
+  task: Omit<BedTask, 'options'>;
   specs: { fromMs: number; spec: BedSpec }[];
 }
 
 export interface NightPool {
-  evaluate(task: BedTask, signal: AbortSignal): Promise<BedOutcome>;
-  due(task: DueTask, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
+  house(task: HouseTask, signal: AbortSignal): Promise<HouseOutcome>;
+  /** `under` names the house's outcome that the bed's start and shared air are from. */
+  evaluate(task: BedTask, under: string, signal: AbortSignal): Promise<OptionOutcome[]>;
+  due(task: DueTask, under: string, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
   learn(task: LearnTask, signal: AbortSignal): Promise<Belief>;
   close(): Promise<void>;
 }
 
-const digest = (value: unknown) => createHash('sha1').update(JSON.stringify(value)).digest('hex');
+export const digest = (value: unknown) => createHash('sha1').update(JSON.stringify(value)).digest('hex');
 
 /**
  * A pool that remembers: the same work under the same weather is done once. What it holds is dropped when the weather
@@ -37,38 +39,40 @@ export function remembering(pool: NightPool): NightPool {
   // nights that were do not change: kept whatever the weather to come does
   const learnt = new Map<string, Promise<Belief>>();
   const held = new Map<string, Promise<unknown>>();
-  function once<T>(kind: string, task: BedTask, rest: unknown, run: () => Promise<T>): Promise<T> {
-    const { history, members, ...own } = task;
-    const under = digest([history, members]);
-    if (under !== weather) {
-      held.clear();
-      weather = under;
-    }
-    const key = `${kind}:${digest([own, rest])}`;
-    const found = held.get(key) as Promise<T> | undefined;
+  function once<T>(store: Map<string, Promise<unknown>>, key: string, run: () => Promise<T>): Promise<T> {
+    const found = store.get(key) as Promise<T> | undefined;
     const start = () => {
       const fresh = run();
-      held.set(key, fresh);
+      store.set(key, fresh);
       // what was abandoned or failed is not an answer
-      fresh.catch(() => held.get(key) === fresh && held.delete(key));
+      fresh.catch(() => store.get(key) === fresh && store.delete(key));
       return fresh;
     };
     // someone else may abandon the work that this one waits for: then it is done for this one
     return found ? found.catch(start) : start();
   }
   return {
-    evaluate: (task, signal) => once('evaluate', task, null, () => pool.evaluate(task, signal)),
-    due: (work, signal) => once('due', work.task, work.specs, () => pool.due(work, signal)),
+    house: (task, signal) => {
+      const under = digest([task.history, task.members]);
+      if (under !== weather) {
+        held.clear();
+        weather = under;
+      }
+      return once(held, `house:${digest(task)}`, () => pool.house(task, signal));
+    },
+    evaluate: (task, under, signal) => {
+      const { given: _given, initial: _initial, ...own } = task;
+      const key = `evaluate:${under}:${digest(own)}`;
+      return once(held, key, () => pool.evaluate(task, under, signal));
+    },
+    due: (work, under, signal) => {
+      const { given: _given, initial: _initial, ...own } = work.task;
+      const key = `due:${under}:${digest([own, work.specs])}`;
+      return once(held, key, () => pool.due(work, under, signal));
+    },
     learn: (task, signal) => {
-      const key = digest(task);
-      const start = () => {
-        if (learnt.size > 200) learnt.clear();
-        const fresh = pool.learn(task, signal);
-        learnt.set(key, fresh);
-        fresh.catch(() => learnt.get(key) === fresh && learnt.delete(key));
-        return fresh;
-      };
-      return learnt.get(key)?.catch(start) ?? start();
+      if (learnt.size > 200) learnt.clear();
+      return once(learnt, digest(task), () => pool.learn(task, signal));
     },
     close: () => pool.close(),
   };
@@ -81,13 +85,14 @@ export function startPool(filename: string): NightPool {
   // a task that fails tells its caller; this is for what a thread says outside of any task
   pool.on('error', (error: Error) => process.stderr.write(`worker: ${error.message}\n`));
   return {
-    evaluate: async (task, signal) => {
+    house: (task, signal) => pool.run(task, { name: 'house', signal }) as Promise<HouseOutcome>,
+    evaluate: async (task, _under, signal) => {
       const parts = splitTask(task, threads).map(
-        (part) => pool.run(part, { name: 'evaluate', signal }) as Promise<BedOutcome>,
+        (part) => pool.run(part, { name: 'evaluate', signal }) as Promise<OptionOutcome[]>,
       );
       return joinOutcomes(task, await Promise.all(parts));
     },
-    due: (task, signal) =>
+    due: (task, _under, signal) =>
       pool.run(task, { name: 'due', signal }) as Promise<{ dueMs: number; lostK: number }>,
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
     close: () => pool.destroy(),

@@ -1,18 +1,20 @@
-/** From the farm to the planner's units of work: for each bed the days that were and the covers that could be. */
+/** From the farm to the planner's units of work: each roof with its beds, the days that were, the covers that could be. */
 import {
   BARE,
   bedSpec,
   coverOptions,
+  horizonOf,
   HOUR_MS,
   optionKey,
   structureIndex,
   zoneOffsetC,
   type Bed,
   type BedSpec,
-  type BedTask,
   type Belief,
   type Cover,
   type CoverOption,
+  type HouseBed,
+  type HouseTask,
   type NightWindow,
   type Planting,
   type Structure,
@@ -31,8 +33,17 @@ export interface BedPlan {
   plantings: Planting[];
   on: Cover[];
   options: CoverOption[];
-  task: BedTask;
+  historySpec: BedSpec;
+  asIsSpec: BedSpec;
   deepC: number;
+  placeK: number;
+  belief: Belief | undefined;
+}
+
+/** Beds under one roof share its air; a frame, a tunnel or open ground is each bed's own. */
+export interface Roof {
+  structure: Structure;
+  beds: BedPlan[];
 }
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -45,6 +56,30 @@ export function standingIn(bedId: string, plantings: readonly Planting[], today:
   );
 }
 
+type Spans = { from: string; to: string }[];
+
+/** A sheet with the times it lay: one that lay there on several nights is one layer, two at once are two. */
+export interface LaidSheet {
+  cover: Cover;
+  on: Spans;
+}
+
+export function sheetsSince(data: FarmData, state: FarmState, bedId: string, fromMs: number): LaidSheet[] {
+  const spans = [...(state.spans.get(bedId) ?? [])]
+    .filter((s) => s.toMs > fromMs)
+    .sort((a, b) => a.fromMs - b.fromMs);
+  const out: LaidSheet[] = [];
+  for (const span of spans) {
+    const cover = data.covers.find((c) => c.id === span.coverId);
+    if (!cover) continue;
+    const on = { from: iso(span.fromMs), to: iso(Math.min(FAR_MS, span.toMs)) };
+    const free = out.find((x) => x.cover === cover && x.on.at(-1)!.to <= on.from);
+    if (free) free.on.push(on);
+    else out.push({ cover, on: [on] });
+  }
+  return out;
+}
+
 /** The bed with every cover that lay on it since `fromMs`, each with the times it was on, and its structure's openings. */
 export function asItWas(
   data: FarmData,
@@ -55,23 +90,23 @@ export function asItWas(
   fromMs: number,
   deepC: number,
 ): BedSpec {
-  const spans = (state.spans.get(bed.id) ?? []).filter((s) => s.toMs > fromMs);
-  const timing: Record<string, { on: { from: string; to: string }[] }> = {};
-  const used: Cover[] = [];
-  for (const span of spans) {
-    const cover = data.covers.find((c) => c.id === span.coverId);
-    if (!cover) continue;
-    if (!used.includes(cover)) used.push(cover);
-    (timing[cover.id] ??= { on: [] }).on.push({
-      from: iso(span.fromMs),
-      to: iso(Math.min(FAR_MS, span.toMs)),
-    });
-  }
+  const sheets = sheetsSince(data, state, bed.id, fromMs);
   const open = (state.ventSteps.get(structure.id) ?? []).map((s) => ({
     from: iso(s.atMs),
     fraction: s.fraction,
   }));
-  return bedSpec(structure, bed, plantings, used, { deepC, timing, open });
+  return bedSpec(
+    structure,
+    bed,
+    plantings,
+    sheets.map((x) => x.cover),
+    {
+      deepC,
+      open,
+      timing: sheets.map((x) => ({ on: x.on })),
+      horizon: horizonOf(structure, data.structures),
+    },
+  );
 }
 
 export interface TaskInputs {
@@ -93,7 +128,10 @@ export interface TaskInputs {
   beliefs: Map<string, Belief>;
 }
 
-/** Covers that are already on are on throughout; the others from `closeMs`. The structure is shut at `closeMs`. */
+/**
+ * Covers that are already on stay on throughout; the others go on at `closeMs`. The structure is shut then, whatever is
+ * planned for its beds: they share it.
+ */
 export function plannedSpec(
   i: TaskInputs,
   structure: Structure,
@@ -103,61 +141,96 @@ export function plannedSpec(
   option: readonly Cover[],
   closeMs: number,
 ): BedSpec {
-  const timing: Record<string, { on: { from: string; to: string }[] }> = {};
-  for (const cover of option) {
-    if (!on.includes(cover)) timing[cover.id] = { on: [{ from: iso(closeMs), to: iso(FAR_MS) }] };
-  }
+  const left = [...on];
+  const timing = option.map((cover) => {
+    const at = left.indexOf(cover);
+    if (at < 0) return { on: [{ from: iso(closeMs), to: iso(FAR_MS) }] };
+    left.splice(at, 1);
+    return undefined;
+  });
   const opening = i.state.openings.get(structure.id)?.fraction ?? 0;
+  const shut = Math.max(i.closeMs, i.nowMs);
   const open =
     opening > 0
       ? [
           { from: iso(i.nowMs - HOUR_MS), fraction: opening },
-          { from: iso(Math.max(closeMs, i.nowMs)), fraction: 0 },
+          { from: iso(shut), fraction: 0 },
         ]
       : [];
-  return bedSpec(structure, bed, plantings, option, { deepC: i.deepC, timing, open });
+  return bedSpec(structure, bed, plantings, option, {
+    deepC: i.deepC,
+    timing,
+    open,
+    horizon: horizonOf(structure, i.data.structures),
+  });
 }
 
-/** The plan's work for each bed in which something stands. */
-export function bedPlans(i: TaskInputs): BedPlan[] {
+function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null {
   const { data, state } = i;
-  return data.structures.flatMap((structure) =>
-    data.beds
+  const plantings = standingIn(bed.id, data.plantings, i.today);
+  if (plantings.length === 0) return null;
+  const on = coversOn(state, bed.id, data.covers);
+  const stock =
+    data.farm.schools.touch === 'hoops'
+      ? data.covers.filter((c) => c.use !== 'flat' || on.includes(c))
+      : data.covers;
+  let options = i.onlyAsIs ? [] : coverOptions(structure, bed, stock, on);
+  const wanted = i.fixed.get(bed.id);
+  if (wanted !== undefined && options.some((o) => o.key === wanted)) {
+    options = options.filter((o) => o.key === wanted || o.key === optionKey(on) || o.key === BARE);
+  }
+  const opening = state.openings.get(structure.id)?.fraction ?? 0;
+  const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }] : [];
+  const horizon = horizonOf(structure, data.structures);
+  return {
+    structure,
+    bed,
+    plantings,
+    on,
+    options,
+    historySpec: asItWas(data, state, structure, bed, plantings, i.nowMs - HISTORY_MS, i.deepC),
+    asIsSpec: bedSpec(structure, bed, plantings, on, { deepC: i.deepC, open, horizon }),
+    deepC: i.deepC,
+    placeK: zoneOffsetC(bed),
+    belief: i.beliefs.get(structure.id),
+  };
+}
+
+/** The plan's work: every roof with the beds in which something stands. */
+export function roofsOf(i: TaskInputs): Roof[] {
+  return i.data.structures.flatMap((structure) => {
+    const beds = i.data.beds
       .filter((b) => b.structureId === structure.id)
-      .flatMap((bed) => {
-        const plantings = standingIn(bed.id, data.plantings, i.today);
-        if (plantings.length === 0) return [];
-        const on = coversOn(state, bed.id, data.covers);
-        const stock =
-          data.farm.schools.touch === 'hoops'
-            ? data.covers.filter((c) => c.use !== 'flat' || on.includes(c))
-            : data.covers;
-        let options = i.onlyAsIs ? [] : coverOptions(structure, bed, stock, on);
-        const wanted = i.fixed.get(bed.id);
-        if (wanted !== undefined && options.some((o) => o.key === wanted)) {
-          options = options.filter((o) => o.key === wanted || o.key === optionKey(on) || o.key === BARE);
-        }
-        const opening = state.openings.get(structure.id)?.fraction ?? 0;
-        const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }] : [];
-        const asIs = bedSpec(structure, bed, plantings, on, { deepC: i.deepC, open });
-        const task: BedTask = {
-          site: data.farm,
-          history: i.history,
-          historySpec: asItWas(data, state, structure, bed, plantings, i.nowMs - HISTORY_MS, i.deepC),
-          members: i.members,
-          options: [
-            { key: AS_IS, spec: asIs, structureLayer: structureIndex(structure, on) },
-            ...options.map((o) => ({
-              key: o.key,
-              spec: plannedSpec(i, structure, bed, plantings, on, o.covers, i.closeMs),
-              structureLayer: structureIndex(structure, o.covers),
-            })),
-          ],
-          ...(i.beliefs.has(structure.id) ? { belief: i.beliefs.get(structure.id)! } : {}),
-          countFromMs: i.nowMs,
-          zoneOffsetC: zoneOffsetC(bed),
-        };
-        return [{ structure, bed, plantings, on, options, task, deepC: i.deepC }];
-      }),
-  );
+      .flatMap((bed) => bedPlan(i, structure, bed) ?? []);
+    if (beds.length === 0) return [];
+    return structure.kind === 'house' ? [{ structure, beds }] : beds.map((b) => ({ structure, beds: [b] }));
+  });
+}
+
+/** The roof's beds as the thread takes them; `specOf` says under which covers each is looked at. */
+export function houseTask(
+  i: TaskInputs,
+  roof: Roof,
+  key: string,
+  specOf: (b: BedPlan) => { spec: BedSpec; covers: readonly Cover[] },
+): HouseTask {
+  const { belief } = roof.beds[0]!;
+  return {
+    site: i.data.farm,
+    history: i.history,
+    members: i.members,
+    key,
+    ...(belief ? { belief } : {}),
+    countFromMs: i.nowMs,
+    beds: roof.beds.map((b): HouseBed => {
+      const { spec, covers } = specOf(b);
+      return {
+        id: b.bed.id,
+        historySpec: b.historySpec,
+        spec,
+        structureLayer: structureIndex(b.structure, covers),
+        placeK: b.placeK,
+      };
+    }),
+  };
 }

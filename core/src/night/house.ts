@@ -1,0 +1,149 @@
+/**
+ * One roof, one night: all beds that share an air (or one bed in the open) through the days that were and under every
+ * member of the forecast. Plain data in and out: a unit of work for the server's threads.
+ */
+import { BOOK_BELIEF, drawFactors, type Belief } from '../calibration/belief';
+import type { SoilState } from '../heat/carry';
+import { runHouse } from '../heat/run';
+import type { BedSpec, Site, WeatherEntry } from '../heat/types';
+import type { SharedTrace } from '../heat/work';
+import { bandSeries, medianOf, type Band } from './bands';
+import { outcomeFrom, type BedPast, type OptionOutcome } from './outcome';
+import { outsideFor, preparedFor } from './prepared';
+
+export interface HouseBed {
+  id: string;
+  /** The bed as it was covered through the days before. */
+  historySpec: BedSpec;
+  /** The bed as it is looked at now: as it stands, or as planned. */
+  spec: BedSpec;
+  /** Place of the structure in that stack, −1 in the open. */
+  structureLayer: number;
+  /** What the bed's corner adds to its leaf, K. */
+  placeK: number;
+}
+
+export interface HouseTask {
+  site: Site;
+  /** The last days as they were, up to the hour the members start. */
+  history: WeatherEntry[];
+  members: WeatherEntry[][];
+  beds: HouseBed[];
+  /** Name of this outcome of the beds. */
+  key: string;
+  belief?: Belief;
+  /** Only what happens from here on counts for the minimum, epoch ms. */
+  countFromMs: number;
+}
+
+export interface HouseOutcome {
+  timesMs: number[];
+  outsideC: Band;
+  skyC: number[];
+  beds: {
+    id: string;
+    initial: SoilState;
+    /** The last day as the model has it under the covers that were on, hour by hour up to the start. */
+    past: BedPast;
+    outcome: OptionOutcome;
+  }[];
+  /** What the beds share, by member: for one of them to be tried under other covers. */
+  shared: SharedTrace[];
+}
+
+interface Kind {
+  historySpec: BedSpec;
+  spec: BedSpec;
+}
+
+/** Beds that are alike are one, counted. */
+function kindsOf(beds: readonly HouseBed[]): { kinds: Kind[]; kindOf: number[] } {
+  const keys: string[] = [];
+  const kinds: Kind[] = [];
+  const kindOf = beds.map((b) => {
+    const key = JSON.stringify([b.historySpec, b.spec]);
+    const found = keys.indexOf(key);
+    if (found >= 0) {
+      const k = kinds[found]!;
+      k.spec = { ...k.spec, count: (k.spec.count ?? 1) + 1 };
+      k.historySpec = { ...k.historySpec, count: (k.historySpec.count ?? 1) + 1 };
+      return found;
+    }
+    keys.push(key);
+    kinds.push({ historySpec: b.historySpec, spec: b.spec });
+    return keys.length - 1;
+  });
+  return { kinds, kindOf };
+}
+
+export function evaluateHouse(task: HouseTask): HouseOutcome {
+  const belief = task.belief ?? BOOK_BELIEF;
+  const { kinds, kindOf } = kindsOf(task.beds);
+  const mean = { ...belief.mean, zoneOffsetC: 0 };
+  const ground = kinds[0]!.historySpec.ground;
+  const before = preparedFor(task.site, [task.history]);
+  const past = runHouse(
+    kinds.map((k) => k.historySpec),
+    before.members[0]!,
+    { calibration: mean, outside: outsideFor(before, ground, mean)[0]!, audit: false },
+  );
+  const starts = past.beds.map((b) => b.end);
+  const p = preparedFor(task.site, task.members);
+  const outside = outsideFor(p, ground, mean, starts[0]);
+  const factors = drawFactors(belief, p.members.length);
+  const houses = p.members.map((weather, m) =>
+    runHouse(
+      kinds.map((k) => k.spec),
+      weather,
+      {
+        calibration: { ...factors[m]!, zoneOffsetC: 0 },
+        initial: starts,
+        outside: outside[m]!,
+        audit: false,
+      },
+    ),
+  );
+  const times = p.members[0]!.entryMs;
+  const from = firstAt(times, task.countFromMs);
+  const was = past.beds[0]!.entryMs;
+  const tail = Math.max(0, was.length - 25);
+  return {
+    timesMs: times,
+    outsideC: bandSeries(
+      task.members.map((m) => m.map((e) => e.airC)),
+      0,
+    ),
+    skyC: times.map((_, i) => medianOf(houses.map((h) => h.beds[0]!.skyC[i]!))),
+    beds: task.beds.map((bed, b) => {
+      const k = kindOf[b]!;
+      const run = past.beds[k]!;
+      return {
+        id: bed.id,
+        initial: starts[k]!,
+        past: {
+          timesMs: was.slice(tail),
+          outsideC: [...run.outsideC.subarray(tail)],
+          leafC: [...run.leafC.subarray(tail)].map((c) => c + bed.placeK),
+          soilC: [...run.soilC[1].subarray(tail)],
+        },
+        outcome: outcomeFrom({
+          key: task.key,
+          runs: houses.map((h) => h.beds[k]!),
+          hangsK: factors.map((f) => f.zoneOffsetC),
+          placeK: bed.placeK,
+          from,
+          structureLayer: bed.structureLayer,
+        }),
+      };
+    }),
+    shared: houses.map((h) => h.shared),
+  };
+}
+
+/** First hour at or after an instant, 0 where all are before it. */
+export function firstAt(timesMs: readonly number[], ms: number): number {
+  return Math.max(
+    0,
+    timesMs.findIndex((t) => t >= ms),
+  );
+}

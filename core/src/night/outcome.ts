@@ -1,0 +1,110 @@
+/**
+ * What a bed's runs under every member come to: its lowest, when leaves thaw, bands by hour. Contract: `outcomeFrom`
+ * takes the runs in the order of the members and adds nothing that they do not hold.
+ */
+import { REST_ERROR_K } from '../calibration/belief';
+import type { SoilState } from '../heat/carry';
+import type { BedRun } from '../heat/run';
+import { bandSeries, medianOf, type Band } from './bands';
+
+export interface OptionOutcome {
+  key: string;
+  /** Lowest leaf temperature of each member, °C, and when. */
+  minLeafC: number[];
+  minAtMs: number;
+  /** Lowest air in the structure itself where its thermometer hangs, each member, °C; empty in the open. */
+  structureMinC: number[];
+  /** When the leaves have thawed, each member, epoch ms; null where they never froze. */
+  thawMs: (number | null)[];
+  hoursFrozen: number;
+  leafC: Band;
+  /** Air in each layer from the outermost; NaN while it is off. */
+  layersC: Band[];
+  /** Soil at 5 cm, median member. */
+  soilC: number[];
+  humidity: number[];
+}
+
+/** A bed with all that was worked out for it: the house's hours, where it starts from, its last day, its options. */
+export interface BedOutcome {
+  timesMs: number[];
+  outsideC: Band;
+  skyC: number[];
+  initial: SoilState;
+  past: BedPast;
+  options: OptionOutcome[];
+}
+
+/** The last day before a night as the model has it under the covers that were on, hour by hour. */
+export interface BedPast {
+  timesMs: number[];
+  outsideC: number[];
+  leafC: number[];
+  soilC: number[];
+}
+
+/** First hour after the coldest at which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze. */
+export function thawTimeMs(
+  timesMs: readonly number[],
+  leafC: ArrayLike<number>,
+  fromIndex = 0,
+): number | null {
+  let last = -1;
+  for (let i = fromIndex; i < timesMs.length; i++) if (leafC[i]! < -0.2) last = i;
+  if (last < 0) return null;
+  for (let i = last + 1; i < timesMs.length; i++) {
+    const a = leafC[i - 1]!;
+    const b = leafC[i]!;
+    if (b >= 0.5) {
+      const f = b === a ? 1 : Math.min(1, Math.max(0, (0.5 - a) / (b - a)));
+      return timesMs[i - 1]! + f * (timesMs[i]! - timesMs[i - 1]!);
+    }
+  }
+  return timesMs[timesMs.length - 1]!;
+}
+
+export interface OutcomeInputs {
+  key: string;
+  runs: readonly BedRun[];
+  /** What the thermometer shows over the air where it hangs, by member, K. */
+  hangsK: readonly number[];
+  /** What the bed's place adds to its leaf, K. */
+  placeK: number;
+  /** Only from this hour on does it count. */
+  from: number;
+  /** Place of the structure in the stack, −1 in the open. */
+  structureLayer: number;
+}
+
+export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
+  const { runs, from } = o;
+  const times = runs[0]!.entryMs;
+  const leaves = runs.map((r) => (o.placeK === 0 ? r.leafC : r.leafC.map((c) => c + o.placeK)));
+  const minLeafC: number[] = [];
+  const minAt: number[] = [];
+  let frozen = 0;
+  for (const leafC of leaves) {
+    let at = from;
+    for (let i = from; i < times.length; i++) {
+      if (leafC[i]! < leafC[at]!) at = i;
+      if (leafC[i]! < 0) frozen += 1 / runs.length;
+    }
+    minLeafC.push(leafC[at]!);
+    minAt.push(times[at]!);
+  }
+  const series = (pick: (r: BedRun) => Float64Array) => bandSeries(runs.map(pick), REST_ERROR_K);
+  const lowest = (a: Float64Array) => a.subarray(from).reduce((m, c) => Math.min(m, c), Infinity);
+  return {
+    key: o.key,
+    minLeafC,
+    minAtMs: medianOf(minAt),
+    structureMinC:
+      o.structureLayer < 0 ? [] : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]!),
+    thawMs: leaves.map((leafC) => thawTimeMs(times, leafC, from)),
+    hoursFrozen: frozen,
+    leafC: bandSeries(leaves, REST_ERROR_K),
+    layersC: runs[0]!.layerAirC.map((_, l) => series((r) => r.layerAirC[l]!)),
+    soilC: times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
+    humidity: times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
+  };
+}

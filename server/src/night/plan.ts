@@ -1,0 +1,281 @@
+/**
+ * A night worked out. Contract: `workOut` gives every bed with its outcomes, prices and what is chosen for it; `onBeds` is
+ * told of beds as they stand, as soon as they are known. A house is run whole; what could lie on one of its beds, in the
+ * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
+ */
+import {
+  changeMinutes,
+  coverProblem,
+  cropById,
+  expectedLoss,
+  floorMinutes,
+  HOUR_MS,
+  optionKey,
+  outcomeOf,
+  plantingValue,
+  structureIndex,
+  thresholds,
+  type BedChoice,
+  type BedOutcome,
+  type BedTask,
+  type Belief,
+  type Cover,
+  type HouseOutcome,
+  type NightWindow,
+  type OptionOutcome,
+  type Phase,
+  type PlantingAtRisk,
+  type WeatherEntry,
+} from '@fogata/core';
+import type { FarmState } from '../farm/state';
+import type { FarmData } from '../farm/store';
+import { hardeningOf, type Background } from './background';
+import { digest, type NightPool } from './pool';
+import { solveLp } from './solver';
+import { AS_IS, houseTask, plannedSpec, type BedPlan, type Roof, type TaskInputs } from './tasks';
+
+export interface PlannedBed extends BedPlan {
+  outcome: BedOutcome;
+  /** Option key; AS_IS where nothing is to be done or only the present counts. */
+  chosen: string;
+  fixed: string | null;
+  atRisk: PlantingAtRisk[];
+  loss: Record<string, number>;
+  minutes: Record<string, number>;
+  due: { dueMs: number; lostK: number } | null;
+}
+
+export interface NightPlan {
+  nowMs: number;
+  window: NightWindow;
+  phase: Phase;
+  closeMs: number;
+  issuedMs: number;
+  source: string;
+  centre: WeatherEntry[];
+  /** The centre on through the next day, for what is tried. */
+  ahead: WeatherEntry[];
+  history: WeatherEntry[];
+  members: WeatherEntry[][];
+  beds: PlannedBed[];
+  beliefs: Map<string, Belief>;
+  data: FarmData;
+  state: FarmState;
+}
+
+export interface Work {
+  inputs: TaskInputs;
+  roofs: readonly Roof[];
+  background: Background;
+  phase: Phase;
+  pool: NightPool;
+  signal: AbortSignal;
+}
+
+/** What it takes to go out again after dark, for each bed, minutes: starting value. */
+const NIGHT_WALK_MIN = 15;
+/** Members under which a house's beds are first looked at, before its air is known as it will be. */
+const FIRST_LOOK = 8;
+
+/** Chosen outcome of a bed. */
+export function chosenOutcome(b: PlannedBed) {
+  return outcomeOf(b.outcome.options, b.chosen);
+}
+
+export function asIsOutcome(b: PlannedBed) {
+  return outcomeOf(b.outcome.options, AS_IS);
+}
+
+/** A bed with its outcomes priced; nothing is chosen for it yet. */
+function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): PlannedBed {
+  const { inputs, background } = w;
+  const found = house.beds[n]!;
+  const atRisk = p.plantings.map((planting) => ({
+    planting,
+    thresholds: thresholds(
+      cropById(planting.crop),
+      hardeningOf(planting, p.structure.kind, background.means, inputs.today),
+      planting.aim,
+    ),
+    value: plantingValue(planting),
+  }));
+  const minutes: Record<string, number> = { [AS_IS]: 0 };
+  for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
+  const { timesMs, outsideC, skyC } = house;
+  const { initial, past, outcome } = found;
+  const bed: PlannedBed = {
+    ...p,
+    outcome: { timesMs, outsideC, skyC, initial, past, options: [] },
+    chosen: AS_IS,
+    fixed: inputs.fixed.get(p.bed.id) ?? null,
+    atRisk,
+    loss: {},
+    minutes,
+    due: null,
+  };
+  take(bed, [outcome]);
+  return bed;
+}
+
+/** Takes outcomes in, in the place of what was known of the same options, and prices them. */
+function take(bed: PlannedBed, outcomes: readonly OptionOutcome[]): void {
+  const options = new Map(bed.outcome.options.map((o) => [o.key, o] as const));
+  for (const o of outcomes) {
+    options.set(o.key, o);
+    bed.loss[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, o.minLeafC), 0);
+  }
+  bed.outcome.options = [...options.values()];
+}
+
+const coversOf = (b: PlannedBed): readonly Cover[] =>
+  b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+
+interface Found {
+  roof: Roof;
+  beds: PlannedBed[];
+  /** The house with its openings shut and what lies on its beds now, or as last chosen: whose air counts. */
+  house: HouseOutcome;
+  under: string;
+}
+
+/** The roof with each bed under what is planned for it. */
+async function asPlanned(w: Work, roof: Roof, beds: readonly PlannedBed[]) {
+  const task = houseTask(w.inputs, roof, 'planned', (b) => {
+    const covers = coversOf(beds.find((x) => x.bed.id === b.bed.id)!);
+    const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, w.inputs.closeMs);
+    return { spec, covers };
+  });
+  return { house: await w.pool.house(task, w.signal), under: digest(task.beds) };
+}
+
+function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit<BedTask, 'options'> {
+  const { inputs } = w;
+  const shares = (b.asIsSpec.shared ?? 0) > 0;
+  return {
+    site: inputs.data.farm,
+    members: inputs.members.slice(0, members),
+    initial: b.outcome.initial,
+    ...(shares ? { given: f.house.shared.slice(0, members) } : {}),
+    ...(b.belief ? { belief: b.belief } : {}),
+    placeK: b.placeK,
+    countFromMs: inputs.nowMs,
+  };
+}
+
+async function tryOptions(w: Work, f: Found, b: PlannedBed, members: number): Promise<void> {
+  if (b.options.length === 0) return;
+  const { inputs } = w;
+  const options = b.options.map((o) => ({
+    key: o.key,
+    spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeMs),
+    structureLayer: structureIndex(b.structure, o.covers),
+  }));
+  const task = { ...bedTask(w, f, b, members), options };
+  take(b, await w.pool.evaluate(task, f.under, w.signal));
+}
+
+export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Promise<PlannedBed[]> {
+  const { inputs, roofs, phase } = w;
+  const found = await Promise.all(
+    roofs.map(async (roof): Promise<Found> => {
+      const task = houseTask(inputs, roof, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
+      const house = await w.pool.house(task, w.signal);
+      const beds = roof.beds.map((p, n) => plannedBed(w, p, house, n));
+      onBeds(beds);
+      return { roof, beds, house, under: digest(task.beds) };
+    }),
+  );
+  const all = found.flatMap((f) => f.beds);
+  if (phase === 'morning') return all;
+  const walkMin = phase === 'night' ? NIGHT_WALK_MIN : 0;
+  const everyone = inputs.members.length;
+  const shared = found.filter((f) => f.beds.length > 1);
+  await Promise.all(
+    found.map(async (f) => {
+      if (inputs.state.openings.get(f.roof.structure.id)?.fraction)
+        Object.assign(f, await asPlanned(w, f.roof, f.beds));
+      const members = shared.includes(f) ? Math.min(FIRST_LOOK, everyone) : everyone;
+      await Promise.all(f.beds.map((b) => tryOptions(w, f, b, members)));
+    }),
+  );
+  await choose(all, inputs.data, walkMin);
+  if (shared.length > 0) {
+    // the house's air as the first choice leaves it, and every option once more in that
+    await Promise.all(
+      shared.map(async (f) => {
+        Object.assign(f, await asPlanned(w, f.roof, f.beds));
+        await Promise.all(f.beds.map((b) => tryOptions(w, f, b, everyone)));
+      }),
+    );
+    await choose(all, inputs.data, walkMin);
+  }
+  await Promise.all(
+    found.map(async (f) => {
+      if (f.beds.length < 2) return;
+      Object.assign(f, await asPlanned(w, f.roof, f.beds));
+      f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }]));
+    }),
+  );
+  await Promise.all(found.flatMap((f) => f.beds.map((b) => setDueTime(w, f, b))));
+  return all;
+}
+
+/** `walkMin` is added for every bed that changes: at night nobody goes out to swap sheets for a tenth of a degree. */
+async function choose(beds: readonly PlannedBed[], data: FarmData, walkMin: number): Promise<void> {
+  const choices: BedChoice[] = beds.map((b) => {
+    const options = b.options.some((o) => o.key === b.fixed)
+      ? b.options.filter((o) => o.key === b.fixed)
+      : b.options;
+    return {
+      bedId: b.bed.id,
+      options: options.map((o) => ({
+        key: o.key,
+        loss: b.loss[o.key]!,
+        minutes: b.minutes[o.key]! + (o.key === optionKey(b.on) ? 0 : walkMin),
+        pieces: o.pieces,
+      })),
+    };
+  });
+  if (choices.length === 0) return;
+  const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
+  let problem = coverProblem(choices, stock, data.farm.hourlyRate);
+  let values: Record<string, number>;
+  try {
+    values = await solveLp(problem.lp);
+  } catch {
+    // the grower asked for more than is in stock: their beds as close as the stock allows
+    const free = choices.map((c, i) => ({
+      ...c,
+      options: beds[i]!.options.map((o) => ({
+        key: o.key,
+        loss: beds[i]!.loss[o.key]! * (o.key === beds[i]!.fixed ? 0 : 1),
+        minutes: beds[i]!.minutes[o.key]!,
+        pieces: o.pieces,
+      })),
+    }));
+    problem = coverProblem(free, stock, data.farm.hourlyRate);
+    values = await solveLp(problem.lp);
+  }
+  const chosen = problem.read(values);
+  for (const b of beds) b.chosen = chosen[b.bed.id]!;
+}
+
+async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  const i = w.inputs;
+  const sunset = i.window.sunsetMs ?? i.closeMs + HOUR_MS;
+  const option = b.options.find((o) => o.key === b.chosen);
+  if (!option || option.covers.every((c) => b.on.includes(c))) return;
+  const first = Math.max(i.nowMs, sunset - 2 * HOUR_MS);
+  const times: number[] = [];
+  for (let ms = first; ms < Math.max(first + 1, sunset - 0.1 * HOUR_MS); ms += HOUR_MS / 2) times.push(ms);
+  // one more, after dark, for what being late costs
+  times.push(Math.max(first, sunset) + HOUR_MS / 2);
+  const specs = times.map((fromMs) => ({
+    fromMs,
+    spec: plannedSpec(i, b.structure, b.bed, b.plantings, b.on, option.covers, fromMs),
+  }));
+  const due = await w.pool.due({ task: bedTask(w, f, b, 1), specs }, f.under, w.signal);
+  // round down to ten minutes, but never into the past
+  const light = Math.min(due.dueMs, times[times.length - 2] ?? due.dueMs);
+  b.due = { dueMs: Math.max(i.nowMs, floorMinutes(light, 10)), lostK: due.lostK };
+}
