@@ -3,7 +3,7 @@
  * guess, so that a converged step conserves energy. Heat W, conductance W/K. The laws are in `convection.ts`, `flow.ts`
  * and `optics.ts`; who exchanges with whom, in `coverFlows.ts` and `cropFlows.ts`.
  */
-import { saturationSurfacePa } from '../sky/air';
+import { surfacePa } from '../sky/air';
 import { covers } from './coverFlows';
 import { groundAndCrop } from './cropFlows';
 import { edge, link, pin, radiative, TO_GROUND, TO_SKY } from './links';
@@ -24,25 +24,21 @@ function sideRadiation(w: Work, skyC: number, outsideSkinC: number): void {
 }
 
 function thermalRadiation(w: Work, skyC: number): void {
-  const { net, guess } = w;
-  for (let c = 0; c < w.piles.length; c++) {
-    const p = w.piles[c]!;
-    const area = net.columns[c]!.areaM2;
-    const m = p.count;
-    for (let j = 0; j < m; j++) {
-      const nj = p.node[j]!;
-      const tj = guess[nj]!;
-      for (let k = 0; k < j; k++) {
-        const f = p.factors[j * (m + 1) + k]!;
-        if (f > 1e-5) link(w, nj, p.node[k]!, area * f * radiative(tj, guess[p.node[k]!]!));
-      }
-      const f = p.factors[j * (m + 1) + m]!;
-      if (f > 1e-5) {
-        const g = area * f * radiative(tj, skyC);
-        w.a[nj * w.n + nj]! += g;
-        w.b[nj]! += g * skyC;
-      }
-    }
+  const { a, b, n, guess, pairI, pairJ, pairM2, skyM2 } = w;
+  for (let x = 0; x < w.pairs; x++) {
+    const i = pairI[x]!;
+    const j = pairJ[x]!;
+    const g = pairM2[x]! * radiative(guess[i]!, guess[j]!);
+    a[i * n + i]! += g;
+    a[j * n + j]! += g;
+    a[i * n + j]! -= g;
+  }
+  for (let i = 0; i < n; i++) {
+    const area = skyM2[i]!;
+    if (area === 0) continue;
+    const g = area * radiative(guess[i]!, skyC);
+    a[i * n + i]! += g;
+    b[i]! += g * skyC;
   }
 }
 
@@ -51,7 +47,7 @@ function latentHeat(w: Work, vapourOutPa: number): void {
   for (let i = 0; i < w.wets; i++) {
     const node = w.wetNode[i]!;
     const c = w.guess[node]!;
-    const es = saturationSurfacePa(c);
+    const es = surfacePa(c);
     const slope =
       (es * (c < 0 ? 6185 : 4283)) / ((c + (c < 0 ? 273.86 : 243.04)) * (c + (c < 0 ? 273.86 : 243.04)));
     w.wetPa[i] = es - slope * c;

@@ -1,4 +1,5 @@
 /** How a run starts. Contract: soil as given or as it was, a steady start for the rest, a spin-up where nothing is known. */
+import { fillBetween, partsOf } from './between';
 import { carryHeat, carryWater, columnsOf, type SoilState } from './carry';
 import type { Column } from './columns';
 import { shedSnow } from './snow';
@@ -51,8 +52,29 @@ export function begin(w: Work, from?: readonly SoilState[]): void {
     setLayers(w, startMs + 1);
     carryWater(w, from);
   }
-  for (let i = 0; i < 3; i++) step(w, 0, startMs + 1, true);
+  for (let i = 0; i < 3; i++) step(w, 0, startMs + 1, w.weather.stepS, true);
   if (from) carryHeat(w, from);
+}
+
+/**
+ * Goes on to the end of step k, in parts where something moves or snow lies. `onPart` is told of each part when it has
+ * been taken, before its snow is shed: where its drivers stand, and how long it was, s.
+ */
+export function advance(w: Work, k: number, onPart?: (at: number, dt: number) => void): void {
+  const { weather } = w;
+  const startMs = weather.entryMs[0]!;
+  const stepMs = weather.stepS * 1000;
+  const fromMs = startMs + (k - 1) * stepMs;
+  const ends = partsOf(w, k, w.moves, fromMs, fromMs + stepMs);
+  let last = fromMs;
+  for (const end of ends) {
+    const at = end === fromMs + stepMs ? k : fillBetween(w, k, (end - fromMs) / stepMs);
+    const dt = (end - last) / 1000;
+    step(w, at, (last + end) / 2, dt);
+    onPart?.(at, dt);
+    shedSnow(w, dt);
+    last = end;
+  }
 }
 
 /** Runs the first 24 hours (or all of a shorter case) three times, so that the start is the bed's own. */
@@ -60,10 +82,7 @@ export function spinUp(w: Work): void {
   const { weather } = w;
   const steps = Math.min(weather.steps, Math.round(86_400 / weather.stepS));
   for (let round = 0; round < 3; round++) {
-    for (let k = 1; k <= steps; k++) {
-      step(w, k, weather.entryMs[0]! + (k - 0.5) * weather.stepS * 1000);
-      shedSnow(w);
-    }
+    for (let k = 1; k <= steps; k++) advance(w, k);
     w.snowM = 0;
     w.melting = false;
     w.opticsStale = true;

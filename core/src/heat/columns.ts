@@ -18,6 +18,8 @@ export interface Column {
   /** The column around it, −1 for the bare ground outside; the bed that grows in it, −1 for none. */
   outer: number;
   part: number;
+  /** Columns that lie in this one. */
+  inners: number[];
   /** W/K between cells, `linkWK[j]` from j−1 to j; entry 0 is surface to first cell. */
   linkWK: Float64Array;
   capacityJK: Float64Array;
@@ -99,6 +101,7 @@ export function compileColumn(
     path,
     outer,
     part,
+    inners: [],
     linkWK,
     capacityJK,
     latentJ,

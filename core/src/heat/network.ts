@@ -94,6 +94,7 @@ export function compileBeds(beds: readonly BedSpec[], cal: Calibration, refine =
   const ground = (given: ReturnType<typeof columnOf>, layer: number, outer: number, part: number): number => {
     const column = compileColumn(given, first, cal, refine, layers, layer, outer, part);
     columns.push(column);
+    if (outer >= 0) columns[outer]!.inners.push(columns.length - 1);
     first += column.grid.count;
     return columns.length - 1;
   };

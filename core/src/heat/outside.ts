@@ -2,12 +2,10 @@
  * The bare ground outside under a weather, as the edge of every covered bed sees it. Contract: `runOutside` is run once
  * for each weather and ground, and shared.
  */
-import { begin, spinUp, startSoil } from './begin';
+import { advance, begin, spinUp, startSoil } from './begin';
 import { OPEN_BED, type LyingSnow } from './carry';
 import { compileBeds } from './network';
 import type { PreparedWeather } from './prepare';
-import { shedSnow } from './snow';
-import { step } from './step';
 import { BOOK_CALIBRATION, type BedSpec, type Calibration, type Ground } from './types';
 import { makeWork, type OutsideTrace } from './work';
 
@@ -36,8 +34,8 @@ export function runOutside(
   const net = compileBeds([bare], calibration, refine);
   const w = makeWork(net, weather, null, snow !== undefined);
   const cells = net.cells;
-  const skinC = new Float64Array(weather.steps + 1);
-  const cellsC = new Float64Array((weather.steps + 1) * cells);
+  const skinC = new Float64Array(weather.steps + 2);
+  const cellsC = new Float64Array((weather.steps + 2) * cells);
   const keep = (k: number) => {
     skinC[k] = w.t[net.ground0]!;
     cellsC.set(w.soil, k * cells);
@@ -48,8 +46,7 @@ export function runOutside(
   if (!initial && ground.surfaceC === undefined) spinUp(w);
   keep(0);
   for (let k = 1; k <= weather.steps; k++) {
-    step(w, k, weather.entryMs[0]! + (k - 0.5) * weather.stepS * 1000);
-    shedSnow(w);
+    advance(w, k);
     keep(k);
   }
   return {

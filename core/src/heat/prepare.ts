@@ -13,7 +13,7 @@ export interface PreparedWeather {
   entries: readonly WeatherEntry[];
   stepS: number;
   stepsPerEntry: number;
-  /** Steps in all; step k ends at entryMs[0] + (k + 1) · stepS. Arrays below hold the value at the end of the step; index 0 is the start. */
+  /** Steps in all; step k ends at entryMs[0] + k · stepS. Series hold the value at the end of the step, index 0 the start; one place more is spare, see `between.ts`. */
   steps: number;
   airC: Float64Array;
   vapourPa: Float64Array;
@@ -32,6 +32,9 @@ export interface PreparedWeather {
   rainKgM2s: Float64Array;
   snowMs: Float64Array;
   hasSnow: boolean;
+  /** The series that run straight from one step to the next, and those that hold through a step. */
+  linear: Float64Array[];
+  held: Float64Array[];
   /** Heat of a cubic metre of air, J/(m³ K); its density over that at sea level; latent W/Pa for each sensible W/K. */
   airJM3K: number;
   density: number;
@@ -52,7 +55,7 @@ export function prepareWeather(
   const stepsPerEntry = Math.ceil(intervalS / maxStepS);
   const stepS = intervalS / stepsPerEntry;
   const steps = (entries.length - 1) * stepsPerEntry;
-  const make = () => new Float64Array(steps + 1);
+  const make = () => new Float64Array(steps + 2);
   const pressure = pressurePa(site.elevationM ?? 0);
   const w: PreparedWeather = {
     entryMs,
@@ -76,7 +79,11 @@ export function prepareWeather(
     airJM3K: airHeatJM3K(pressure),
     density: pressure / 101_325,
     latentPerSensible: latentPerSensible(pressure),
+    linear: [],
+    held: [],
   };
+  w.linear.push(w.airC, w.vapourPa, w.windMs, w.skyWm2, w.skyC, w.beamWm2, w.diffuseWm2, w.cosZenith);
+  w.held.push(w.sunAzimuthDeg, w.windFromDeg, w.rainKgM2s, w.snowMs);
   for (let k = 0; k <= steps; k++) {
     const i = Math.min(Math.floor(k / stepsPerEntry), entries.length - 2);
     const f = k / stepsPerEntry - i;

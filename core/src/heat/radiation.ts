@@ -74,6 +74,41 @@ export function updateThermalPiles(w: Work, raining: boolean): void {
     push(p, net.ground0 + c, 0, 0.04, 0);
     exchangeFactors(p, p.factors);
   }
+  listPairs(w);
+}
+
+/** Every pair of nodes that radiate to each other, once, whichever columns they do it in. */
+function listPairs(w: Work): void {
+  const { net } = w;
+  w.pairs = 0;
+  w.skyM2.fill(0);
+  for (let c = 0; c < w.piles.length; c++) {
+    const p = w.piles[c]!;
+    const area = net.columns[c]!.areaM2;
+    const m = p.count;
+    for (let j = 0; j < m; j++) {
+      const nj = p.node[j]!;
+      for (let k = 0; k < j; k++) {
+        const f = p.factors[j * (m + 1) + k]!;
+        if (f > 1e-5) addPair(w, nj, p.node[k]!, area * f);
+      }
+      const f = p.factors[j * (m + 1) + m]!;
+      if (f > 1e-5) w.skyM2[nj]! += area * f;
+    }
+  }
+}
+
+function addPair(w: Work, i: number, j: number, areaM2: number): void {
+  const [a, b] = i > j ? [i, j] : [j, i];
+  for (let x = 0; x < w.pairs; x++) {
+    if (w.pairI[x] !== a || w.pairJ[x] !== b) continue;
+    w.pairM2[x]! += areaM2;
+    return;
+  }
+  w.pairI[w.pairs] = a;
+  w.pairJ[w.pairs] = b;
+  w.pairM2[w.pairs] = areaM2;
+  w.pairs += 1;
 }
 
 const solar: ColumnPile = makePile();

@@ -2,15 +2,13 @@
  * Runs a bed, or all beds of a house under its one air, through their weather: start, steps, what is recorded at every
  * entry, the summary.
  */
-import { begin, carrySoil, spinUp, startSoil } from './begin';
+import { advance, begin, carrySoil, spinUp, startSoil } from './begin';
 import { balance, makeBooks, type Books } from './books';
 import { columnsOf, endedState, type LyingSnow, type SoilState } from './carry';
 import type { Column } from './columns';
 import { compileBeds, type Network, type Part } from './network';
 import { runOutside } from './outside';
 import { skyTemperatureC, type PreparedWeather } from './prepare';
-import { shedSnow } from './snow';
-import { step } from './step';
 import { BOOK_CALIBRATION, type BedSpec, type Calibration } from './types';
 import { FLOW, makeWork, type OutsideTrace, type SharedTrace, type Work } from './work';
 
@@ -178,7 +176,7 @@ function makeTrace(w: Work): SharedTrace {
   const layers = w.net.shared;
   const sheets = layers > 0 ? w.net.layers[layers - 1]!.lastSheet + 1 : 0;
   const stride = sheets + 6 * layers + 2;
-  const n = w.weather.steps + 1;
+  const n = w.weather.steps + 2;
   return { layers, sheets, stride, snowLayer: new Int16Array(n), rows: new Float64Array(n * stride) };
 }
 
@@ -231,14 +229,15 @@ function run(
   keepShared(w, shared, 0);
   let error = 0;
   const audit = (options.audit !== false || options.books === true) && !given;
+  const onPart = audit
+    ? (at: number, dt: number) => {
+        balance(w, at, dt, books);
+        error += (Math.abs(books.imbalanceW) / net.floorM2) * (dt / weather.stepS);
+      }
+    : undefined;
   for (let k = 1; k <= weather.steps; k++) {
-    step(w, k, weather.entryMs[0]! + (k - 0.5) * weather.stepS * 1000);
-    if (audit) {
-      balance(w, k, weather.stepS, books);
-      error += Math.abs(books.imbalanceW) / net.floorM2;
-    }
+    advance(w, k, onPart);
     keepShared(w, shared, k);
-    shedSnow(w);
     if (k % weather.stepsPerEntry === 0) {
       recordAll(k / weather.stepsPerEntry, k);
       if (options.books && audit) for (const r of runs) r.flows.push(flowsOf(books, net.floorM2));

@@ -47,16 +47,15 @@ export function settleMelting(w: Work): boolean {
 const SLIDES_S = 1200;
 
 /** Melts and sheds snow after the books of the step are closed: meltwater runs off, a slope sheds a wet load. */
-export function shedSnow(w: Work): void {
+export function shedSnow(w: Work, dt: number): void {
   if (w.snowNode < 0 || w.snowM <= SNOW_MIN_M || w.given) return;
   if (w.melting) {
     const perM = snowKg(w) / w.snowM;
-    w.snowM = Math.max(0, w.snowM - (w.meltW * w.weather.stepS) / FUSION_JKG / perM);
+    w.snowM = Math.max(0, w.snowM - (w.meltW * dt) / FUSION_JKG / perM);
   }
   if (w.snowLayer >= 0) {
     const layer = w.net.layers[w.snowLayer]!;
-    if (layer.spec.shape === 'arch' && w.t[layer.firstSheet]! > 0.3)
-      w.snowM *= Math.pow(0.5, w.weather.stepS / SLIDES_S);
+    if (layer.spec.shape === 'arch' && w.t[layer.firstSheet]! > 0.3) w.snowM *= Math.pow(0.5, dt / SLIDES_S);
   }
   if (w.snowM <= SNOW_MIN_M) {
     w.snowM = 0;

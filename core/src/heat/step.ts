@@ -3,7 +3,7 @@
  * water. Books are kept in `books.ts`.
  */
 import { assemble } from './assemble';
-import { absorbSun, updateThermalPiles } from './radiation';
+import { absorbSun, SNOW_MIN_M, updateThermalPiles } from './radiation';
 import { fallingSnow, settleMelting } from './snow';
 import { FREEZE_SPAN_C } from './soil';
 import { solveSymmetric } from './solve';
@@ -11,7 +11,7 @@ import { movedWater, vapourBalance } from './vapour';
 import type { Work } from './work';
 
 /** The step ends when the next iteration would move no node and no cell further than this, as the last two promise. */
-const TOLERANCE_K = 0.01;
+const TOLERANCE_K = 0.02;
 const MAX_ITERATIONS = 14;
 /** A first look is never trusted more than this. */
 const FIRST_LOOK = 0.25;
@@ -68,13 +68,12 @@ function takeGiven(w: Work, k: number): void {
   for (let i = 0; i < layers; i++) w.dew[i] = rows[at++]!;
   for (let i = 0; i < layers; i++) w.airSpeed[i] = rows[at++]!;
   for (let i = 0; i < layers; i++) w.gradientKM[i] = rows[at++]!;
+  if (w.snowNode < 0) return;
   const lies = given.snowLayer[k]!;
-  if (w.snowNode >= 0 && lies >= 0) {
-    const before = w.snowM > 0;
-    w.snowM = rows[at]!;
-    w.snowLayer = lies;
-    if (before !== w.snowM > 0) w.opticsStale = true;
-  }
+  const before = w.snowM;
+  w.snowM = lies >= 0 ? rows[at]! : 0;
+  w.snowLayer = lies;
+  if (before > SNOW_MIN_M !== w.snowM > SNOW_MIN_M) w.opticsStale = true;
 }
 
 /** The first guess goes on as the last step went: the first look is then nearly the last. */
@@ -93,11 +92,16 @@ function firstGuess(w: Work, steady: boolean): void {
 }
 
 /**
- * Takes the step that ends at index k of the prepared weather. `steady` leaves the soil alone and drops other storage:
+ * Takes a step of `dt` s to what stands at index k of the prepared weather; `midMs` is its middle. `steady` leaves the soil alone and drops other storage:
  * the state at the very start.
  */
-export function step(w: Work, k: number, midMs: number, steady = false): void {
-  const dt = w.weather.stepS;
+export function step(w: Work, k: number, midMs: number, dt: number, steady = false): void {
+  if (dt !== w.lastDt) {
+    // the elimination of the soil and the guess of where things head are for one length of step
+    w.factored.fill(0);
+    w.trust *= Math.min(1, dt / Math.max(1, w.lastDt));
+    w.lastDt = dt;
+  }
   setLayers(w, midMs);
   if (w.snowNode >= 0 && !w.given) fallingSnow(w, k, dt);
   firstGuess(w, steady);

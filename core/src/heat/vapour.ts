@@ -2,7 +2,7 @@
  * Water as vapour in the air of each layer, as drops and frost on its faces, in the skin of the soil. Contract:
  * `vapourBalance` after each look at the step, `movedWater` once it has settled.
  */
-import { saturationSurfacePa } from '../sky/air';
+import { surfacePa } from '../sky/air';
 import { WATER } from './links';
 import { skinWaterAfter } from './soil';
 import { FUSION_JKG, LATENT_JKG, VAPOUR_WPA } from './storage';
@@ -48,7 +48,7 @@ export function vapourBalance(w: Work, dt: number, vapourOutPa: number): void {
 export function latentW(w: Work, s: number, vapourOutPa: number): number {
   const air = w.wetAir[s]!;
   const e = air < 0 ? vapourOutPa : w.vapour[air]!;
-  const es = saturationSurfacePa(w.t[w.wetNode[s]!]!);
+  const es = surfacePa(w.t[w.wetNode[s]!]!);
   return w.wetWPa[s]! * (es < e ? 1 : w.wetShare[s]!) * (es - e);
 }
 

@@ -2,6 +2,7 @@
  * Everything the solver touches in a step, laid out once: no allocation in the loop.
  * Temperatures °C; node order as in `Network`, with one more for snow where the weather brings any.
  */
+import { movesOf } from './between';
 import type { Network } from './network';
 import type { PreparedWeather } from './prepare';
 import { saturationPa } from '../sky/air';
@@ -54,6 +55,14 @@ export interface Work {
   /** 1 where a column's elimination stands from an earlier step. */
   factored: Uint8Array;
   beta: Float64Array;
+  /** What comes to each cell of soil from aside and below in this step, W. */
+  soilW: Float64Array;
+  /** Radiating pairs of nodes with their exchange areas, m², and each node's area towards the sky. */
+  pairI: Int32Array;
+  pairJ: Int32Array;
+  pairM2: Float64Array;
+  pairs: number;
+  skyM2: Float64Array;
   vapour: Float64Array;
   vapourOld: Float64Array;
   /** Water on the inner face of each layer, on its outer face, and what of both is ice, kg/m². */
@@ -128,6 +137,9 @@ export interface Work {
   /** Convection coefficients of this step in the order they are asked for. */
   keptWm2K: Float64Array;
   kept: number;
+  /** Length of the last step, s; when covers and openings move, epoch ms. */
+  lastDt: number;
+  moves: readonly number[];
   /** 1 where the first guess of a step may go on as the last step went, 0 after a change. */
   trust: number;
   /** Share of an iteration's move that the next one still finds, as the last steps had it. */
@@ -181,6 +193,7 @@ export function makeWork(
   const wets = 2 * layers + columns + net.parts.length;
   const edges = 8 * (layers + 1) + 3 * columns;
   const sides = 4 * layers;
+  const pairs = net.columns.reduce((sum, c) => sum + (2 * c.path.length + 3) ** 2, 0);
   return {
     net,
     weather,
@@ -196,6 +209,12 @@ export function makeWork(
     inverse: new Float64Array(net.cells),
     factored: new Uint8Array(columns),
     beta: new Float64Array(net.cells),
+    soilW: new Float64Array(net.cells),
+    pairI: new Int32Array(pairs),
+    pairJ: new Int32Array(pairs),
+    pairM2: new Float64Array(pairs),
+    pairs: 0,
+    skyM2: new Float64Array(n),
     vapour: new Float64Array(layers).fill(weather.vapourPa[0] ?? saturationPa(0)),
     vapourOld: new Float64Array(layers),
     film: new Float64Array(layers),
@@ -250,6 +269,8 @@ export function makeWork(
     wets: 0,
     keptWm2K: new Float64Array(6 * layers + 6 * columns),
     kept: 0,
+    lastDt: 0,
+    moves: movesOf(net),
     trust: 0,
     contraction: 1,
     reuse: false,

@@ -7,8 +7,8 @@ import { runOutside, type OutsideRun } from '../heat/outside';
 import { prepareWeather, type PreparedWeather } from '../heat/prepare';
 import type { Calibration, Ground, Site, WeatherEntry } from '../heat/types';
 
-/** Steps of everything that is planned, tried, measured against and shown, s: within 0.1 K of steps of a minute. */
-export const PLAN_STEP_S = 1800;
+/** Steps of everything that is planned, tried, measured against and shown, s: cut where a cover or an opening moves; within 0.1 K of steps of a minute. */
+export const PLAN_STEP_S = 3600;
 const HELD = 3;
 
 export interface Prepared {
