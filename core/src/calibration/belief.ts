@@ -19,7 +19,7 @@ export interface Belief {
 }
 
 /** Error of a minimum that no factor explains, K: leaf against leaf, the grid, the record's own error. Starting value. */
-export const REST_ERROR_K = 0.4;
+export const REST_ERROR_K = 0.35;
 
 /**
  * What is believed of a structure before it is read, from what is published of real ones, not from any house of ours.
