@@ -19,6 +19,7 @@ const layer = (id: string, on: boolean, spec: object): WhatIf['layers'][number] 
   name: id === 'structure' ? 'North house' : id,
   note: '',
   on,
+  lies: false,
   drawn: on,
   stock: '',
   ventable: id === 'structure',
@@ -35,6 +36,11 @@ const w: WhatIf = {
     cloudFraction: 0,
   })),
   initial: { outside: [], columns: [] },
+  others: [],
+  openNow: 0,
+  shutAtMs: START + 2 * HOUR,
+  coverFromMs: START + 2 * HOUR,
+  middleK: 0,
   base: { ground: { deepC: 6 }, stack: [], crop: { heightM: 0.1 } },
   opening: 0,
   openings: [],
@@ -64,12 +70,14 @@ test('covers come off by day and go on again; the house never does', () => {
   expect(fleece!.on).toHaveLength(2);
   expect(Date.parse(fleece!.on![0]!.to)).toBe(w.dayFromMs);
   expect(Date.parse(fleece!.on![1]!.from)).toBe(w.dayToMs);
-  expect(specFor(w, bed, { ...plan, dayOff: false }).stack[1]!.on).toBeUndefined();
+  // it goes on when the plan has it on, and not before
+  expect(Date.parse(fleece!.on![0]!.from)).toBe(w.coverFromMs);
+  expect(specFor(w, bed, { ...plan, dayOff: false }).stack[1]!.on).toHaveLength(1);
 });
 
 test('a house open by day is shut again before the evening', () => {
   const [house] = specFor(w, bed, { ...plan, dayOpening: 0.5 }).stack;
-  expect(house!.open!.map((o) => o.fraction)).toEqual([0, 0.5, 0]);
+  expect(house!.open!.map((o) => o.fraction)).toEqual([0, 0, 0.5, 0]);
 });
 
 test('switching there and back is no change', () => {

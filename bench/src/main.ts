@@ -11,16 +11,22 @@ import {
   coverOptions,
   ensemble,
   joinOutcomes,
+  PLAN_STEP_S,
   prepareWeather,
   runBed,
+  runHouse,
   runOutside,
   splitTask,
   trueHours,
   type Bed,
-  type BedOutcome,
+  type BedSpec,
   type BedTask,
   type Cover,
+  type HouseBed,
+  type HouseOutcome,
+  type HouseTask,
   type Layer,
+  type OptionOutcome,
   type Structure,
   type WeatherEntry,
 } from '@fogata/core';
@@ -54,9 +60,22 @@ const blanket: Layer = { lengthM: 22, widthM: 1.4, heightM: 0.65, shape: 'arch',
 const film: Layer = { lengthM: 22, widthM: 1.3, heightM: 0.6, shape: 'arch', material: 'pe-film' };
 const fleece: Layer = { lengthM: 22, widthM: 1.2, heightM: 0.5, shape: 'arch', material: 'fleece-30' };
 
+/** Milliseconds of one call: best and median of batches, after warming up. */
+function timed(run: () => unknown, batches = 20, each = 10): { best: number; ms: number } {
+  for (let i = 0; i < 30; i++) run();
+  const all: number[] = [];
+  for (let batch = 0; batch < batches; batch++) {
+    const started = performance.now();
+    for (let i = 0; i < each; i++) run();
+    all.push((performance.now() - started) / each);
+  }
+  all.sort((a, b) => a - b);
+  return { best: all[0]!, ms: all[batches >> 1]! };
+}
+
 function single(): void {
   say(
-    'One bed, 48 hours, one core, without spin-up, median of 20 batches; error against 1 min steps and 10 × the cells.\nThe case format and the what-if run at 10 min, the planner at 20 min.',
+    `One bed, 48 hours, one core, without spin-up, median of 20 batches; error against 1 min steps and 10 × the cells.\nThe case format runs at 10 min; what is planned, tried and measured against at ${PLAN_STEP_S / 60} min, cut where a cover moves.`,
   );
   const hours = trueHours(world, at('2027-01-14T12:00'), at('2027-01-16T12:00'));
   for (const [name, stack] of [
@@ -71,24 +90,33 @@ function single(): void {
       outside: runOutside(fine, spec.ground, undefined, undefined, 10),
       audit: false,
     });
-    for (const stepS of [600, 1200, 1800]) {
+    for (const stepS of [600, 1800, PLAN_STEP_S]) {
       const weather = prepareWeather(site, hours, stepS);
       const outside = runOutside(weather, spec.ground);
-      for (let i = 0; i < 30; i++) runBed(spec, weather, { outside, audit: false });
-      const all: number[] = [];
-      for (let batch = 0; batch < 20; batch++) {
-        const started = performance.now();
-        for (let i = 0; i < 10; i++) runBed(spec, weather, { outside, audit: false });
-        all.push((performance.now() - started) / 10);
-      }
-      all.sort((a, b) => a - b);
-      const [best, ms] = [all[0]!, all[10]!];
-      const error = runBed(spec, weather, { outside, audit: false }).minLeafC - exact.minLeafC;
+      const night = () => runBed(spec, weather, { outside, audit: false });
+      const { best, ms } = timed(night);
+      const error = night().minLeafC - exact.minLeafC;
       say(
         `  ${name.padEnd(13)} ${String(stepS / 60).padStart(2)} min: ${ms.toFixed(2).padStart(5)} ms (best of 20 batches ${best.toFixed(2)}), ${Math.round(1000 / ms)} nights a second, lowest leaf off by ${error.toFixed(3)} K`,
       );
     }
   }
+  const weather = prepareWeather(site, hours, PLAN_STEP_S);
+  const six = Array.from({ length: 6 }, (_, i): BedSpec => ({
+    ground: { deepC: 6, surfaceC: 4 },
+    stack: [
+      house,
+      ...(i % 2 ? [fleece] : []),
+      ...(i % 3 ? [] : [{ ...fleece, material: 'fleece-17' as const }]),
+    ],
+    shared: 1,
+    floor: { lengthM: 22, widthM: 1 },
+  }));
+  const outside = runOutside(weather, six[0]!.ground);
+  const { best, ms } = timed(() => runHouse(six, weather, { outside, audit: false }));
+  say(
+    `  a house of six beds under one to three layers, solved together: ${ms.toFixed(2)} ms (best ${best.toFixed(2)}), ${Math.round(1000 / ms)} house nights a second`,
+  );
 }
 
 const structure: Structure = {
@@ -119,50 +147,55 @@ const cover = (id: string, material: Cover['material'], use: Cover['use'] = 'hoo
   order: 0,
 });
 
-function task(n: number, history: WeatherEntry[], members: WeatherEntry[][]): BedTask {
-  const bed: Bed = {
-    id: `b${n}`,
-    structureId: 'h',
-    name: `B${n}`,
-    lengthM: 22,
-    widthM: 1,
-    rows: 4,
-    on: 'ground',
-    texture: n % 2 ? 'loam' : 'sand',
-    wetness: 'moist',
-    mulchM: 0,
-    hoopHeightM: 0.5,
-    order: n,
-  };
-  const options = coverOptions(structure, bed, [
-    cover('a', 'fleece-30'),
-    cover('b', 'frost-blanket'),
-    cover('c', 'fleece-50'),
-    cover('d', 'fleece-17', 'flat'),
-  ]);
+const STOCK = [
+  cover('a', 'fleece-30'),
+  cover('b', 'frost-blanket'),
+  cover('c', 'fleece-50'),
+  cover('d', 'fleece-17', 'flat'),
+];
+const bedOf = (n: number): Bed => ({
+  id: `b${n}`,
+  structureId: 'h',
+  name: `B${n}`,
+  lengthM: 22,
+  widthM: 0.9,
+  rows: 4,
+  on: 'ground',
+  texture: n % 2 ? 'loam' : 'sand',
+  wetness: 'moist',
+  mulchM: 0,
+  hoopHeightM: 0.5 + 0.01 * n,
+  order: n,
+});
+const HOUSES = 5;
+const BEDS = 6;
+
+/** One house's beds as they stand. */
+function roof(h: number, history: WeatherEntry[], members: WeatherEntry[][]): HouseTask {
   return {
     site,
     history,
-    historySpec: bedSpec(structure, bed, [], [], { deepC: 6 }),
     members,
-    options: options.map((o) => ({
-      key: o.key,
-      spec: bedSpec(structure, bed, [], o.covers, { deepC: 6 }),
-      structureLayer: 0,
-    })),
+    key: 'as-is',
     countFromMs: at('2027-01-14T15:00'),
+    beds: Array.from({ length: BEDS }, (_, n): HouseBed => {
+      const spec = bedSpec(structure, bedOf(h * BEDS + n), [], [], { deepC: 6 });
+      return { id: `b${h * BEDS + n}`, historySpec: spec, spec, structureLayer: 0, placeK: 0 };
+    }),
   };
 }
 
 async function evening(): Promise<void> {
   const worker = join(root, 'server', 'dist', 'bench-worker.cjs');
   buildSync({
-    stdin: { contents: "export { evaluateBed as default } from '@fogata/core';", resolveDir: __dirname },
+    stdin: {
+      contents: "export { evaluateBed as bed, evaluateHouse as house } from '@fogata/core';",
+      resolveDir: __dirname,
+    },
     outfile: worker,
     bundle: true,
     platform: 'node',
     format: 'cjs',
-    footer: { js: 'module.exports = module.exports.default;' },
   });
   const threads = Math.min(4, availableParallelism());
   const pool = new Piscina({ filename: worker, minThreads: threads, maxThreads: threads });
@@ -173,26 +206,50 @@ async function evening(): Promise<void> {
     trueHours(world, at('2027-01-14T15:00'), at('2027-01-15T14:00')),
     30,
   );
-  const tasks = Array.from({ length: 30 }, (_, n) => task(n, history, members));
+  const stacks = coverOptions(structure, bedOf(0), STOCK, [], Infinity).length;
   say(
-    `\nA whole evening: 30 beds × ${tasks[0]!.options.length} stacks × ${members.length} members, ${threads} threads`,
+    `\nA whole evening: ${HOUSES} houses of ${BEDS} beds × all ${stacks} stacks that fit × ${members.length} members, ${threads} threads.\nEach house whole, every stack on every bed in the air found, the house again as chosen.`,
   );
   const before = process.memoryUsage().rss;
   let peak = before;
+  const grow = () => (peak = Math.max(peak, process.memoryUsage().rss));
   for (const state of ['just started', 'warm']) {
     const started = performance.now();
     let first = 0;
     await Promise.all(
-      tasks.map(async (t) => {
-        const parts = splitTask(t, threads).map((p) => pool.run(p) as Promise<BedOutcome>);
-        joinOutcomes(t, await Promise.all(parts));
+      Array.from({ length: HOUSES }, async (_, h) => {
+        const task = roof(h, history, members);
+        const found = (await pool.run(task, { name: 'house' })) as HouseOutcome;
         first ||= performance.now() - started;
-        peak = Math.max(peak, process.memoryUsage().rss);
+        await Promise.all(
+          found.beds.map(async (b, n) => {
+            const bed = bedOf(h * BEDS + n);
+            const own: BedTask = {
+              site,
+              members,
+              initial: b.initial,
+              given: found.shared,
+              countFromMs: task.countFromMs,
+              options: coverOptions(structure, bed, STOCK, [], Infinity).map((o) => ({
+                key: o.key,
+                spec: bedSpec(structure, bed, [], o.covers, { deepC: 6 }),
+                structureLayer: 0,
+              })),
+            };
+            const parts = splitTask(own, threads).map(
+              (p) => pool.run(p, { name: 'bed' }) as Promise<OptionOutcome[]>,
+            );
+            joinOutcomes(own, await Promise.all(parts));
+            grow();
+          }),
+        );
+        await pool.run({ ...task, key: 'planned' }, { name: 'house' });
+        grow();
       }),
     );
     const last = performance.now() - started;
     say(
-      `  threads ${state}: first bed after ${(first / 1000).toFixed(2)} s, all after ${(last / 1000).toFixed(1)} s`,
+      `  threads ${state}: first house as it stands after ${(first / 1000).toFixed(2)} s, all planned after ${(last / 1000).toFixed(1)} s`,
     );
   }
   say(`  memory grew by ${Math.round((peak - before) / 1e6)} MB`);

@@ -196,10 +196,18 @@ export interface WhatIf {
   weather: WeatherEntry[];
   /** Soil temperatures to start from, as `SoilState`, in plain lists. */
   initial: Omit<SoilState, 'outside' | 'columns'> & { outside: number[]; columns: number[][] };
+  /** The other beds of its house as they are planned, and where they start from: they share its air. */
+  others: { spec: BedSpec; initial: WhatIf['initial'] }[];
   /** Bed under everything that fits; layers named for the switches. */
   base: BedSpec;
-  /** How far the structure stands open as planned, 0 to 1. */
+  /** How far the structure stands open as planned, 0 to 1; as it stands now, and when the plan has it shut. */
   opening: number;
+  openNow: number;
+  shutAtMs: number;
+  /** When covers that do not lie yet go on. */
+  coverFromMs: number;
+  /** What the plan's middle is over its centre, K: an untouched trial is the plan to the last digit. */
+  middleK: number;
   /** What opens by a wax cylinder. */
   openings: Opening[];
   layers: {
@@ -207,6 +215,8 @@ export interface WhatIf {
     name: string;
     note: string;
     on: boolean;
+    /** Whether it lies there now. */
+    lies: boolean;
     drawn: boolean;
     stock: string;
     ventable: boolean;

@@ -37,26 +37,37 @@ export function isTouched(w: WhatIf, s: Trial): boolean {
 
 const iso = (ms: number) => new Date(ms).toISOString();
 
-/** Covers on through the night and, unless they come off, through the day; the structure open as far as each has it. */
+/**
+ * Covers on through the night (those that do not lie yet, from when the plan has them on) and, unless they come off,
+ * through the day; the structure open as far as each has it, from now to when the plan moves it.
+ */
 export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
-  const start = w.weather[0]!.time;
+  const startMs = Date.parse(w.weather[0]!.time);
   const endMs = Date.parse(w.weather.at(-1)!.time) + HOUR_MS;
-  const night = [
-    { from: iso(Date.parse(start) - HOUR_MS), to: iso(w.dayFromMs) },
-    { from: iso(w.dayToMs), to: iso(endMs) },
-  ];
+  const spans = (fromMs: number) =>
+    s.dayOff
+      ? [
+          { from: iso(fromMs), to: iso(w.dayFromMs) },
+          { from: iso(w.dayToMs), to: iso(endMs) },
+        ]
+      : [{ from: iso(fromMs), to: iso(endMs) }];
+  const lain = spans(startMs - HOUR_MS);
+  const fresh = spans(w.coverFromMs);
   const openings = [
-    { from: start, fraction: s.opening },
+    { from: iso(startMs - HOUR_MS), fraction: w.openNow },
+    { from: iso(w.shutAtMs), fraction: s.opening },
     { from: iso(w.dayFromMs), fraction: s.dayOpening },
     { from: iso(w.dayToMs), fraction: 0 },
-  ];
-  const isStructure = new Set<object>();
+  ].filter((o, i, all) => i === 0 || o.from > all[i - 1]!.from);
+  const opens = w.openNow > 0 || s.opening > 0 || s.dayOpening > 0;
+  const structural = new Set<object>();
+  const lies = new Set<object>();
   let stack = w.layers
     .filter((l) => isOn(s, l))
     .map((l) => {
-      const layer =
-        l.ventable && (s.opening > 0 || s.dayOpening > 0) ? { ...l.spec, open: openings } : { ...l.spec };
-      if (l.id === 'structure' || l.id === 'shade') isStructure.add(layer);
+      const layer = l.ventable && opens ? { ...l.spec, open: openings } : { ...l.spec };
+      if (l.id === 'structure' || l.id === 'shade') structural.add(layer);
+      if (l.lies) lies.add(layer);
       return layer;
     });
   for (const e of s.extra) {
@@ -65,7 +76,8 @@ export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
   }
   return {
     ...w.base,
-    stack: stack.map((l) => (s.dayOff && !isStructure.has(l) ? { ...l, on: night } : l)),
+    ...(w.base.shared ? { shared: structural.size } : {}),
+    stack: stack.map((l) => (structural.has(l) ? l : { ...l, on: lies.has(l) ? lain : fresh })),
   };
 }
 
@@ -80,6 +92,8 @@ export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
     site: w.site,
     weather: w.weather,
     initial: w.initial,
+    others: w.others,
+    middleK: w.middleK,
     spec,
     countFromMs: w.countFromMs,
     // the night ends when the covers come off

@@ -5,8 +5,9 @@
 import {
   flowLines,
   HOUR_MS,
-  prepareWeather,
-  runBed,
+  outsideFor,
+  preparedFor,
+  runHouse,
   runWithWax,
   soilProps,
   sunPosition,
@@ -15,8 +16,8 @@ import {
   type Calibration,
   type FlowLine,
   type Opening,
-  type PreparedWeather,
   type Site,
+  type SoilState,
   type WeatherEntry,
 } from '@fogata/core';
 import type { WhatIf } from '@fogata/contract';
@@ -27,6 +28,10 @@ export interface TryRequest {
   weather: WeatherEntry[];
   initial: WhatIf['initial'];
   spec: BedSpec;
+  /** The other beds under its roof: they share its air. */
+  others: WhatIf['others'];
+  /** What the plan's middle is over its centre, K. */
+  middleK: number;
   countFromMs: number;
   /** The lowest is looked for up to here, the warmest from here on. */
   nightToMs: number;
@@ -65,18 +70,11 @@ export interface TryResult {
   ms: number;
 }
 
-let held: { key: string; weather: PreparedWeather } | null = null;
-
-function prepared(request: TryRequest): PreparedWeather {
-  const key = JSON.stringify([
-    request.site,
-    request.weather[0],
-    request.weather.at(-1),
-    request.weather.length,
-  ]);
-  if (held?.key !== key) held = { key, weather: prepareWeather(request.site, request.weather, 600) };
-  return held.weather;
-}
+const soils = (i: WhatIf['initial']): SoilState => ({
+  ...i,
+  outside: Float64Array.from(i.outside),
+  columns: i.columns.map((c) => Float64Array.from(c)),
+});
 
 function withOpen(spec: BedSpec, layer: number, open: { from: string; fraction: number }[]): BedSpec {
   if (open.length === 0) return spec;
@@ -89,23 +87,29 @@ function fractionAt(open: { from: string; fraction: number }[] | undefined, ms: 
 
 export function tryStack(request: TryRequest): TryResult {
   const started = performance.now();
-  const weather = prepared(request);
-  const initial = {
-    ...request.initial,
-    outside: Float64Array.from(request.initial.outside),
-    columns: request.initial.columns.map((c) => Float64Array.from(c)),
-  };
-  const options = { initial, calibration: request.calibration, books: true };
+  const ready = preparedFor(request.site, [request.weather]);
+  const weather = ready.members[0]!;
+  const initial = [soils(request.initial), ...request.others.map((o) => soils(o.initial))];
+  const { calibration } = request;
+  const outside = outsideFor(ready, request.spec.ground, calibration, initial[0])[0]!;
+  const under = (spec: BedSpec) =>
+    runHouse([spec, ...request.others.map((o) => o.spec)], weather, {
+      initial,
+      calibration,
+      outside,
+      books: true,
+    }).beds[0]!;
   const { wax } = request;
   const run = wax
     ? runWithWax(
-        (open) => runBed(withOpen(request.spec, wax.layer, open), weather, options),
+        (open) => under(withOpen(request.spec, wax.layer, open)),
         wax.layer,
         wax.openings,
         request.spec.stack[wax.layer]!.ventAreaM2 ?? 0,
         (ms) => fractionAt(request.spec.stack[wax.layer]!.open, ms),
       )
-    : runBed(request.spec, weather, options);
+    : under(request.spec);
+  const leafC = [...run.leafC].map((c) => c + request.middleK);
   const k = soilProps(request.spec.ground).conductivityWmK;
   const from = Math.max(
     0,
@@ -117,18 +121,18 @@ export function tryStack(request: TryRequest): TryResult {
   run.entryMs.forEach((ms, i) => {
     if (i < from) return;
     if (ms <= request.nightToMs) {
-      if (run.leafC[i]! < run.leafC[minIndex]!) minIndex = i;
-      if (run.leafC[i]! < 0) frozenH += 1;
+      if (leafC[i]! < leafC[minIndex]!) minIndex = i;
+      if (leafC[i]! < 0) frozenH += 1;
     }
     if (run.canopyAirC[i]! > run.canopyAirC[maxIndex]!) maxIndex = i;
   });
   const night = run.entryMs.filter((ms) => ms <= request.nightToMs + 3 * HOUR_MS);
-  const thawMs = thawTimeMs(night, run.leafC, from);
+  const thawMs = thawTimeMs(night, leafC, from);
   return {
     timesMs: run.entryMs,
     outsideC: [...run.outsideC],
     skyC: [...run.skyC],
-    leafC: [...run.leafC],
+    leafC,
     canopyC: [...run.canopyAirC],
     layersC: run.layerAirC.map((l) => [...l]),
     soil0C: [...run.soilC[0]],
@@ -138,7 +142,7 @@ export function tryStack(request: TryRequest): TryResult {
     soilGivesWm2: run.entryMs.map((_, i) => (k * (run.soilC[1][i]! - run.soilC[0][i]!)) / 0.05),
     humidity: [...run.humidity],
     flows: [[], ...run.flows.map(flowLines)],
-    minLeafC: run.leafC[minIndex]!,
+    minLeafC: leafC[minIndex]!,
     minIndex,
     maxIndex,
     frozenH,

@@ -82,7 +82,7 @@ export function compileBeds(beds: readonly BedSpec[], cal: Calibration, refine =
   const parts: Bed[] = beds.map((spec) => {
     const own: number[] = [];
     let parent = shared - 1;
-    for (let i = shared; i < spec.stack.length; i++) {
+    for (let i = Math.min(spec.shared ?? 0, spec.stack.length); i < spec.stack.length; i++) {
       parent = add(spec, i, parent, spec.count ?? 1);
       own.push(parent);
     }

@@ -233,15 +233,15 @@ export function optionKey(covers: readonly Cover[]): string {
 }
 
 /**
- * Every allowed combination of the covers in stock that fit this bed: none, one, or two of them (two of the same where
- * it goes on hoops), never more pieces than are in stock. At most `limit`, the lighter ones first; `always` is kept in.
+ * Every combination of the covers in stock that fit this bed: none, one, or two of them (two of the same where it goes on
+ * hoops), never more pieces than are in stock. None is left out by its place in the list; `limit` is for tests of that.
  */
 export function coverOptions(
   structure: Structure,
   bed: Bed,
   stock: readonly Cover[],
   always: readonly Cover[] = [],
-  limit = 12,
+  limit = Infinity,
 ): CoverOption[] {
   const fits = stock.flatMap((cover) => {
     const fit = fitCover(cover, structure, bed);

@@ -5,10 +5,12 @@ import {
   bedSpec,
   cropById,
   fitCover,
+  horizonOf,
   HOUR_MS,
   isFit,
   lengthText,
   localDate,
+  medianOf,
   optionKey,
   plantingValue,
   shadeShown,
@@ -19,6 +21,7 @@ import {
   type Bed,
   type Calibration,
   type Cover,
+  type SoilState,
   type Structure,
   type Style,
 } from '@fogata/core';
@@ -68,7 +71,10 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   // a sheet that the plan lays double has two switches
   const doubled = planned.filter((c, n) => planned.indexOf(c) !== n);
   const sorted = sortCovers([...fitting, ...doubled]);
-  const spec = bedSpec(structure, bed, b.plantings, sorted, { deepC: b.deepC });
+  const spec = bedSpec(structure, bed, b.plantings, sorted, {
+    deepC: b.deepC,
+    horizon: horizonOf(structure, i.plan.data.structures),
+  });
   const ids = [
     ...(shadeShown(structure, sorted) ? ['shade' as const] : []),
     ...sorted.filter((c) => c.use === 'over'),
@@ -77,9 +83,15 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   ];
   const opening = i.state.openings.get(structure.id)?.fraction ?? 0;
   const left = [...planned];
+  const lying = [...b.on];
   const shut = opening > 0 && i.plan.phase !== 'morning';
   return {
     opening: shut ? 0 : opening,
+    openNow: opening,
+    shutAtMs: Math.max(i.plan.closeMs, i.plan.nowMs),
+    coverFromMs: i.plan.closeMs,
+    middleK: medianOf(chosenOutcome(b).minLeafC) - chosenOutcome(b).minLeafC[0]!,
+    others: othersOf(i.plan, b),
     openings: (structure.openings ?? []).filter((o) => o.wax),
     site: {
       latitude: i.data.farm.latitude,
@@ -88,11 +100,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     },
     weather: i.plan.ahead,
     ...dayOf(i.plan, b),
-    initial: {
-      ...b.outcome.initial,
-      outside: [...b.outcome.initial.outside],
-      columns: b.outcome.initial.columns.map((c) => [...c]),
-    },
+    initial: plain(b.outcome.initial),
     base: { ...spec, stack: [] },
     layers: ids.map((cover, n) => {
       const layer = spec.stack[n]!;
@@ -102,6 +110,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
           name: 'Shade cloth',
           note: 'stays on the structure',
           on: true,
+          lies: true,
           drawn: true,
           stock: '',
           ventable: false,
@@ -115,6 +124,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
           name: structure.name,
           note: opening > 0 ? `${Math.round(opening * 100)} % open now${shut ? ', to be shut' : ''}` : 'shut',
           on: true,
+          lies: true,
           drawn: true,
           stock: '',
           ventable: structure.ventAreaM2 > 0,
@@ -127,7 +137,9 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       const at = left.indexOf(cover);
       if (at >= 0) left.splice(at, 1);
       const on = at >= 0;
-      const lies = b.on.includes(cover);
+      const under = lying.indexOf(cover);
+      if (under >= 0) lying.splice(under, 1);
+      const lies = under >= 0;
       const twice = ids.indexOf(cover) !== n;
       const how = cover.use === 'hoops' ? 'on hoops' : cover.use === 'flat' ? 'laid on' : 'over it';
       return {
@@ -139,6 +151,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
             ? `planned, ${how}`
             : `${how} · ${lengthText(cover.lengthM, i.style.units.length)}`,
         on,
+        lies,
         drawn: on || lies,
         stock: `${Math.max(0, cover.count - used)} of ${cover.count} free`,
         ventable: false,
@@ -166,8 +179,23 @@ function dayOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'nightToMs' | 'dayF
   };
 }
 
+/** The place's factors; where its thermometer hangs is not what its leaf feels, the bed's own corner is. */
 function inZone(c: Calibration, bed: Bed): Calibration {
-  return { ...c, zoneOffsetC: c.zoneOffsetC + zoneOffsetC(bed) };
+  return { ...c, zoneOffsetC: zoneOffsetC(bed) };
+}
+
+const plain = (s: SoilState): WhatIf['initial'] => ({
+  ...s,
+  outside: [...s.outside],
+  columns: s.columns.map((c) => [...c]),
+});
+
+/** The beds that share this one's air, as planned. */
+function othersOf(plan: NightPlan, b: PlannedBed): WhatIf['others'] {
+  if (b.structure.kind !== 'house') return [];
+  return plan.beds
+    .filter((o) => o.structure.id === b.structure.id && o.bed.id !== b.bed.id)
+    .map((o) => ({ spec: o.plannedSpec, initial: plain(o.outcome.initial) }));
 }
 
 function optionRows(i: PlaceInputs): OptionRow[] {

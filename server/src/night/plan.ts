@@ -17,6 +17,7 @@ import {
   thresholds,
   type BedChoice,
   type BedOutcome,
+  type BedSpec,
   type BedTask,
   type Belief,
   type Cover,
@@ -43,6 +44,8 @@ export interface PlannedBed extends BedPlan {
   loss: Record<string, number>;
   minutes: Record<string, number>;
   due: { dueMs: number; lostK: number } | null;
+  /** The bed under what is chosen for it. */
+  plannedSpec: BedSpec;
 }
 
 export interface NightPlan {
@@ -112,6 +115,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     loss: {},
     minutes,
     due: null,
+    plannedSpec: p.asIsSpec,
   };
   take(bed, [outcome]);
   return bed;
@@ -211,6 +215,16 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   }
   await Promise.all(
     found.map(async (f) => {
+      for (const b of f.beds)
+        b.plannedSpec = plannedSpec(
+          inputs,
+          b.structure,
+          b.bed,
+          b.plantings,
+          b.on,
+          coversOf(b),
+          inputs.closeMs,
+        );
       if (f.beds.length < 2) return;
       Object.assign(f, await asPlanned(w, f.roof, f.beds));
       f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }]));

@@ -42,7 +42,10 @@ function Jugs({ view }: { view: PlaceView }) {
   const d = useTried(withWater(base, LITRES[3])).result;
   const e = useTried(withWater(base, LITRES[4])).result;
   const all = [a, b, c, d, e];
-  const areaM2 = view.bed.lengthM * view.bed.widthM;
+  // in a house jugs warm the air of all its beds: so many for its whole floor
+  const whole = (base.spec.shared ?? 0) > 0;
+  const floor = whole ? view.structure : view.bed;
+  const areaM2 = floor.lengthM * floor.widthM;
   const fields = (
     <>
       <Amount
@@ -104,6 +107,7 @@ function Shade({ view }: { view: PlaceView }) {
     ...base,
     spec: {
       ...base.spec,
+      ...(base.spec.shared ? { shared: base.spec.shared + 1 } : {}),
       stack: [
         {
           lengthM: (top?.lengthM ?? view.bed.lengthM) + 0.2,
