@@ -188,6 +188,8 @@ export interface PlantingView {
   verdict: string | null;
   harmChance: number | null;
   lastHarm: string | null;
+  /** Share of it that the nights before have left, by its last score and the model since. */
+  left: number;
   harvestedKg: number;
 }
 

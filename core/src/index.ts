@@ -16,6 +16,7 @@ export * from './formats/planSvg';
 export * from './formats/stockCsv';
 export * from './formats/units';
 export * from './hardiness/hardiness';
+export * from './hardiness/left';
 export * from './heat/carry';
 export * from './heat/checkCase';
 export * from './heat/convection';

@@ -182,6 +182,7 @@ test('the whole turn: covers on, the night passes, thermometers are read, the re
   }
   // hidden properties differ from the book, so hindsight is close but not equal
   const north = report.spots.find((x) => x.spot === 'north')!;
-  expect(Math.abs(north.measuredMinC! - north.hindsightC!)).toBeGreaterThan(0.05);
+  expect(north.hindsightC!).not.toBe(north.measuredMinC!);
+  expect(Math.abs(north.measuredMinC! - north.hindsightC!)).toBeLessThan(2);
   expect(Math.abs(north.measuredMinC! - north.hindsightC!)).toBeLessThan(3);
 }, 90_000);

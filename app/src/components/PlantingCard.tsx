@@ -95,6 +95,13 @@ export function PlantingCard({
       <Text kind="small" tone="quiet">
         {`Harm below ${format.t(view.harmC)}, death near ${format.t(view.deathC)} (starting values).${chance}${view.lastHarm ? ` Last scored: ${HARM.find((h) => h.value === view.lastHarm)?.label}.` : ''}${view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : ''}`}
       </Text>
+      {view.left < 0.5 ? (
+        <Text kind="small" tone="ochre" testID="taken-for-lost">
+          {view.lastHarm === 'dead'
+            ? '▲ Scored dead: no cover is planned for it. Clear it, or score it again.'
+            : '▲ Taken for mostly lost in the last nights: little is planned for it. Note what you find.'}
+        </Text>
+      ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
           label="Harm"

@@ -65,6 +65,13 @@ export function lossShare(t: Thresholds, aim: Aim, leafMinC: number): number {
   return dead + (1 - dead) * alive;
 }
 
+/** Of that, what does not grow out again: the dead, and flowers that were the aim. */
+export function lastingLoss(t: Thresholds, aim: Aim, leafMinC: number): number {
+  const dead = past(t.deathC, leafMinC);
+  const flowers = aim === 'flower' && t.flowerC !== null ? 0.6 * past(t.flowerC, leafMinC) : 0;
+  return dead + (1 - dead) * flowers;
+}
+
 /** What a leaf temperature will do, as a grower says it. */
 export function verdict(crop: Crop, t: Thresholds, leafMinC: number): string {
   if (leafMinC < t.deathC + 0.5) return crop.deathWord;

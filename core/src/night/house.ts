@@ -125,6 +125,7 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
           outsideC: [...run.outsideC.subarray(tail)],
           leafC: [...run.leafC.subarray(tail)].map((c) => c + bed.placeK),
           soilC: [...run.soilC[1].subarray(tail)],
+          lows: dailyLows(was, run.leafC, bed.placeK),
         },
         outcome: outcomeFrom({
           key: task.key,
@@ -138,6 +139,17 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
     }),
     shared: houses.map((h) => h.shared),
   };
+}
+
+/** The lowest of each 24 hours, counted back from the end. */
+function dailyLows(timesMs: readonly number[], leafC: Float64Array, placeK: number) {
+  const out: { atMs: number; leafC: number }[] = [];
+  for (let end = leafC.length; end > 0; end -= 24) {
+    let at = Math.max(0, end - 24);
+    for (let i = at; i < end; i++) if (leafC[i]! < leafC[at]!) at = i;
+    out.unshift({ atMs: timesMs[at]!, leafC: leafC[at]! + placeK });
+  }
+  return out;
 }
 
 /** First hour at or after an instant, 0 where all are before it. */

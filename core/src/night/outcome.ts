@@ -41,6 +41,8 @@ export interface BedPast {
   outsideC: number[];
   leafC: number[];
   soilC: number[];
+  /** The lowest leaf of each day of the record, counted back from its end, oldest first. */
+  lows: { atMs: number; leafC: number }[];
 }
 
 /** First hour after the coldest at which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze. */

@@ -91,3 +91,11 @@ export function deriveState(list: readonly StoredRecord[]): FarmState {
 export function coversOn(state: FarmState, bedId: string, stock: readonly Cover[]): Cover[] {
   return (state.onBed.get(bedId) ?? []).flatMap((c) => stock.find((s) => s.id === c.coverId) ?? []);
 }
+
+/** The newest score of a planting's harm, if it was ever scored. */
+export function lastHarm(state: FarmState, plantingId: string) {
+  return ofKind(state.standing, 'harm')
+    .filter((r) => r.plantingId === plantingId)
+    .sort((a, b) => a.atMs - b.atMs)
+    .at(-1);
+}

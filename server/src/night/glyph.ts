@@ -21,7 +21,7 @@ import {
   type Style,
 } from '@fogata/core';
 import type { FarmState } from '../farm/state';
-import { ofKind } from '../farm/state';
+import { lastHarm, ofKind } from '../farm/state';
 import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planner';
 import { AS_IS } from './tasks';
 
@@ -168,12 +168,11 @@ export function plantingView(
   minLeafC: number[] | null,
   state: FarmState,
   value: number,
+  left: number,
 ): PlantingView {
   const crop = cropById(p.crop);
   const leafC = minLeafC ? rangeOf(minLeafC) : null;
-  const harm = ofKind(state.standing, 'harm')
-    .filter((r) => r.plantingId === p.id)
-    .at(-1);
+  const harm = lastHarm(state, p.id);
   const kg = ofKind(state.standing, 'harvest')
     .filter((r) => r.plantingId === p.id)
     .reduce((s, r) => s + r.kg, 0);
@@ -187,6 +186,7 @@ export function plantingView(
     verdict: leafC ? verdict(crop, t, leafC.mid) : null,
     harmChance: minLeafC ? harmChance({ planting: p, thresholds: t, value }, minLeafC) : null,
     lastHarm: harm?.score ?? null,
+    left,
     harvestedKg: kg,
   };
 }

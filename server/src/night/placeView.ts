@@ -231,7 +231,9 @@ export function plantingViews(
   return standingIn(i.bed.id, i.data.plantings, today).map((p) => {
     const h = hardeningOf(p, i.structure.kind, i.background.means, today);
     const t = thresholds(cropById(p.crop), h, p.aim);
-    return plantingView(p, h, t, today, b ? chosenOutcome(b).minLeafC : null, i.state, plantingValue(p));
+    const left = b?.atRisk.find((a) => a.planting.id === p.id)?.left ?? 1;
+    const low = b ? chosenOutcome(b).minLeafC : null;
+    return plantingView(p, h, t, today, low, i.state, plantingValue(p), left);
   });
 }
 

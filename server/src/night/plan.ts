@@ -10,9 +10,11 @@ import {
   expectedLoss,
   floorMinutes,
   HOUR_MS,
+  localDate,
   optionKey,
   outcomeOf,
   plantingValue,
+  shareLeft,
   structureIndex,
   thresholds,
   type BedChoice,
@@ -28,7 +30,7 @@ import {
   type PlantingAtRisk,
   type WeatherEntry,
 } from '@fogata/core';
-import type { FarmState } from '../farm/state';
+import { lastHarm, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { hardeningOf, type Background } from './background';
 import { digest, type NightPool } from './pool';
@@ -40,7 +42,8 @@ export interface PlannedBed extends BedPlan {
   /** Option key; AS_IS where nothing is to be done or only the present counts. */
   chosen: string;
   fixed: string | null;
-  atRisk: PlantingAtRisk[];
+  /** What stands in it with what can still be lost of it; `left` is the share of it that the nights before have left. */
+  atRisk: (PlantingAtRisk & { left: number })[];
   loss: Record<string, number>;
   minutes: Record<string, number>;
   due: { dueMs: number; lostK: number } | null;
@@ -93,15 +96,20 @@ export function asIsOutcome(b: PlannedBed) {
 function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): PlannedBed {
   const { inputs, background } = w;
   const found = house.beds[n]!;
-  const atRisk = p.plantings.map((planting) => ({
-    planting,
-    thresholds: thresholds(
+  const zone = inputs.data.farm.timeZone;
+  const atRisk = p.plantings.map((planting) => {
+    const limits = thresholds(
       cropById(planting.crop),
       hardeningOf(planting, p.structure.kind, background.means, inputs.today),
       planting.aim,
-    ),
-    value: plantingValue(planting),
-  }));
+    );
+    const score = lastHarm(inputs.state, planting.id);
+    const since = found.past.lows
+      .filter((l) => l.atMs > (score?.atMs ?? -Infinity) && localDate(l.atMs, zone) > planting.plantedOn)
+      .map((l) => l.leafC);
+    const left = shareLeft(limits, planting.aim, score?.score ?? null, since);
+    return { planting, thresholds: limits, left, value: plantingValue(planting) * left };
+  });
   const minutes: Record<string, number> = { [AS_IS]: 0 };
   for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
   const { timesMs, outsideC, skyC } = house;

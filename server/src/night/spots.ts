@@ -29,7 +29,7 @@ export function spotOf(
   if (beds.length === 0) return null;
   const specs = alike(
     beds.map((bed) =>
-      asItWas(data, state, structure, bed, standingIn(bed.id, data.plantings, today), from, deepC),
+      asItWas(data, state, structure, bed, standingIn(bed.id, data.plantings, today), from, toMs, deepC),
     ),
   );
   const structureLayer = specs[0]!.stack.findIndex(

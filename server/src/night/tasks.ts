@@ -72,7 +72,7 @@ export function sheetsSince(data: FarmData, state: FarmState, bedId: string, fro
   for (const span of spans) {
     const cover = data.covers.find((c) => c.id === span.coverId);
     if (!cover) continue;
-    const on = { from: iso(span.fromMs), to: iso(Math.min(FAR_MS, span.toMs)) };
+    const on = { from: iso(span.fromMs), to: iso(Math.min(toMs, span.toMs)) };
     const free = out.find((x) => x.cover === cover && x.on.at(-1)!.to <= on.from);
     if (free) free.on.push(on);
     else out.push({ cover, on: [on] });
@@ -80,7 +80,10 @@ export function sheetsSince(data: FarmData, state: FarmState, bedId: string, fro
   return out;
 }
 
-/** The bed with every cover that lay on it since `fromMs`, each with the times it was on, and its structure's openings. */
+/**
+ * The bed with every cover that lay on it between two times, each with the times it was on, and its structure's openings.
+ * What is laid or opened later is not in it: a night that was does not change by what is ticked today.
+ */
 export function asItWas(
   data: FarmData,
   state: FarmState,
@@ -88,13 +91,13 @@ export function asItWas(
   bed: Bed,
   plantings: readonly Planting[],
   fromMs: number,
+  toMs: number,
   deepC: number,
 ): BedSpec {
-  const sheets = sheetsSince(data, state, bed.id, fromMs);
-  const open = (state.ventSteps.get(structure.id) ?? []).map((s) => ({
-    from: iso(s.atMs),
-    fraction: s.fraction,
-  }));
+  const sheets = sheetsSince(data, state, bed.id, fromMs, toMs);
+  const open = (state.ventSteps.get(structure.id) ?? [])
+    .filter((s) => s.atMs < toMs)
+    .map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
   return bedSpec(
     structure,
     bed,
@@ -188,7 +191,16 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
     plantings,
     on,
     options,
-    historySpec: asItWas(data, state, structure, bed, plantings, i.nowMs - HISTORY_MS, i.deepC),
+    historySpec: asItWas(
+      data,
+      state,
+      structure,
+      bed,
+      plantings,
+      i.nowMs - HISTORY_MS,
+      Date.parse(i.members[0]![0]!.time),
+      i.deepC,
+    ),
     asIsSpec: bedSpec(structure, bed, plantings, on, { deepC: i.deepC, open, horizon }),
     deepC: i.deepC,
     placeK: zoneOffsetC(bed),
