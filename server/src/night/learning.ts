@@ -8,10 +8,12 @@ import {
   BOOK_BELIEF,
   differenceText,
   factorSd,
+  HOUR_MS,
   learn,
   nightFor,
   nightWindow,
   type Belief,
+  type Calibration,
   type Style,
 } from '@fogata/core';
 import { minMaxBetween, spotAirC, type ThermometerSpot } from '../adapters/thermometers';
@@ -22,17 +24,35 @@ import { spotOf } from './spots';
 
 const NIGHTS = 30;
 
-export interface LearnTask {
-  nights: { spot: ThermometerSpot; fromMs: number; toMs: number; measuredC: number }[];
+/** Nights further apart than this are run by themselves; the days between are the run-up of the later one. */
+const APART_MS = 3 * 24 * HOUR_MS;
+
+export interface ReadNight {
+  fromMs: number;
+  toMs: number;
+  measuredC: number;
 }
 
-/** Runs in a thread: every night five times, once as believed and once for each factor and a little to spare. */
+export interface LearnTask {
+  /** Stretches of days in which the thermometer was read, each run through once. */
+  runs: { spot: ThermometerSpot; nights: ReadNight[] }[];
+}
+
+/** Runs in a thread: every stretch four times, once as believed and once for each factor a little moved. */
 export function learnFrom(task: LearnTask): Belief {
-  const nights = task.nights.flatMap((n) => {
-    const minimum = (calibration: Parameters<typeof spotAirC>[1]) =>
-      minMaxBetween(spotAirC(n.spot, calibration), n.fromMs, n.toMs)?.minC ?? NaN;
-    const night = nightFor(BOOK_BELIEF, n.measuredC, minimum);
-    return Number.isNaN(night.modelC) ? [] : [night];
+  const nights = task.runs.flatMap(({ spot, nights: read }) => {
+    const series = new Map<string, ReturnType<typeof spotAirC>>();
+    const airUnder = (c: Calibration) => {
+      const key = JSON.stringify(c);
+      const found = series.get(key) ?? spotAirC(spot, c);
+      series.set(key, found);
+      return found;
+    };
+    return read.flatMap((n) => {
+      const minimum = (c: Calibration) => minMaxBetween(airUnder(c), n.fromMs, n.toMs)?.minC ?? NaN;
+      const night = nightFor(BOOK_BELIEF, n.measuredC, minimum);
+      return Number.isNaN(night.modelC) ? [] : [night];
+    });
   });
   return learn(BOOK_BELIEF, nights);
 }
@@ -53,13 +73,26 @@ export function learnTasks(
     );
     // a later reading of the same night stands for it
     const byNight = new Map(readings.map((r) => [r.night, r]));
-    const nights = [...byNight.values()].flatMap((r) => {
-      const window = nightWindow(r.night, data.farm);
-      const toMs = Math.min(window.toMs, r.atMs);
-      const spot = spotOf(data, state, structure, weather, window.fromMs, window.toMs, deepC, r.night);
-      return spot ? [{ spot, fromMs: window.fromMs, toMs, measuredC: r.minC! }] : [];
+    const nights = [...byNight.values()]
+      .map((r) => {
+        const window = nightWindow(r.night, data.farm);
+        const toMs = Math.min(window.toMs, r.atMs);
+        return { night: r.night, fromMs: window.fromMs, toMs, measuredC: r.minC! };
+      })
+      .sort((a, b) => a.fromMs - b.fromMs);
+    const stretches: (typeof nights)[] = [];
+    for (const n of nights) {
+      const last = stretches.at(-1);
+      if (last && n.fromMs - last.at(-1)!.toMs < APART_MS) last.push(n);
+      else stretches.push([n]);
+    }
+    const runs = stretches.flatMap((list) => {
+      const last = list.at(-1)!;
+      const spot = spotOf(data, state, structure, weather, list[0]!.fromMs, last.toMs, deepC, last.night);
+      const read = list.map(({ fromMs, toMs, measuredC }) => ({ fromMs, toMs, measuredC }));
+      return spot ? [{ spot, nights: read }] : [];
     });
-    if (nights.length > 0) tasks.set(structure.id, { nights });
+    if (runs.length > 0) tasks.set(structure.id, { runs });
   }
   return tasks;
 }

@@ -76,6 +76,8 @@ export interface Work {
   phase: Phase;
   pool: NightPool;
   signal: AbortSignal;
+  /** What was chosen for each bed when this night was last worked out: the likeliest again. */
+  before: ReadonlyMap<string, string>;
 }
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
@@ -139,8 +141,8 @@ function take(bed: PlannedBed, outcomes: readonly OptionOutcome[]): void {
   bed.outcome.options = [...options.values()];
 }
 
-const coversOf = (b: PlannedBed): readonly Cover[] =>
-  b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+const coversOf = (b: PlannedBed, key = b.chosen): readonly Cover[] =>
+  b.options.find((o) => o.key === key)?.covers ?? b.on;
 
 interface Found {
   roof: Roof;
@@ -150,10 +152,18 @@ interface Found {
   under: string;
 }
 
-/** The roof with each bed under what is planned for it. */
-async function asPlanned(w: Work, roof: Roof, beds: readonly PlannedBed[]) {
+/** The roof with each bed under what is planned for it, or under what `keys` has. */
+async function asPlanned(
+  w: Work,
+  roof: Roof,
+  beds: readonly PlannedBed[],
+  keys?: ReadonlyMap<string, string>,
+) {
   const task = houseTask(w.inputs, roof, 'planned', (b) => {
-    const covers = coversOf(beds.find((x) => x.bed.id === b.bed.id)!);
+    const covers = coversOf(
+      beds.find((x) => x.bed.id === b.bed.id)!,
+      keys?.get(b.bed.id),
+    );
     const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, w.inputs.closeMs);
     return { spec, covers };
   });
@@ -202,19 +212,24 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   const walkMin = phase === 'night' ? NIGHT_WALK_MIN : 0;
   const everyone = inputs.members.length;
   const shared = found.filter((f) => f.beds.length > 1);
+  // a house is priced in its air as it will be: as it was chosen before, or as a first look has it
+  const known = shared.filter((f) =>
+    f.beds.every((b) => b.options.some((o) => o.key === w.before.get(b.bed.id))),
+  );
+  const toFind = shared.filter((f) => !known.includes(f));
   await Promise.all(
     found.map(async (f) => {
-      if (inputs.state.openings.get(f.roof.structure.id)?.fraction)
-        Object.assign(f, await asPlanned(w, f.roof, f.beds));
-      const members = shared.includes(f) ? Math.min(FIRST_LOOK, everyone) : everyone;
+      const again = known.includes(f);
+      if (again || inputs.state.openings.get(f.roof.structure.id)?.fraction)
+        Object.assign(f, await asPlanned(w, f.roof, f.beds, again ? w.before : undefined));
+      const members = toFind.includes(f) ? Math.min(FIRST_LOOK, everyone) : everyone;
       await Promise.all(f.beds.map((b) => tryOptions(w, f, b, members)));
     }),
   );
   await choose(all, inputs.data, walkMin);
-  if (shared.length > 0) {
-    // the house's air as the first choice leaves it, and every option once more in that
+  if (toFind.length > 0) {
     await Promise.all(
-      shared.map(async (f) => {
+      toFind.map(async (f) => {
         Object.assign(f, await asPlanned(w, f.roof, f.beds));
         await Promise.all(f.beds.map((b) => tryOptions(w, f, b, everyone)));
       }),

@@ -34,6 +34,8 @@ export interface PlannerDeps {
 
 export class Planner {
   private job: Job | null = null;
+  /** What was chosen last, by bed, and for which night. */
+  private last: { night: string; chosen: Map<string, string> } = { night: '', chosen: new Map() };
   private background: { key: string; value: Background } | null = null;
 
   constructor(private readonly deps: PlannerDeps) {}
@@ -146,12 +148,22 @@ export class Planner {
     job.progress.of = roofs.reduce((n, r) => n + r.beds.length, 0);
     if (job.progress.of === 0) job.progress.state = 'empty';
     plan.beds = await workOut(
-      { inputs, roofs, background, phase, pool: this.deps.pool, signal: job.abort.signal },
+      {
+        inputs,
+        roofs,
+        background,
+        phase,
+        pool: this.deps.pool,
+        signal: job.abort.signal,
+        before: this.last.night === window.night ? this.last.chosen : new Map(),
+      },
       (beds) => {
         plan.beds.push(...beds);
         job.progress.done += beds.length;
       },
     );
+    if (phase !== 'morning')
+      this.last = { night: window.night, chosen: new Map(plan.beds.map((b) => [b.bed.id, b.chosen])) };
     await this.deps.onReady?.(plan);
     job.plan = plan;
     job.partial = null;

@@ -64,9 +64,15 @@ export interface LaidSheet {
   on: Spans;
 }
 
-export function sheetsSince(data: FarmData, state: FarmState, bedId: string, fromMs: number): LaidSheet[] {
+export function sheetsBetween(
+  data: FarmData,
+  state: FarmState,
+  bedId: string,
+  fromMs: number,
+  toMs: number,
+): LaidSheet[] {
   const spans = [...(state.spans.get(bedId) ?? [])]
-    .filter((s) => s.toMs > fromMs)
+    .filter((s) => s.toMs > fromMs && s.fromMs < toMs)
     .sort((a, b) => a.fromMs - b.fromMs);
   const out: LaidSheet[] = [];
   for (const span of spans) {
@@ -94,7 +100,7 @@ export function asItWas(
   toMs: number,
   deepC: number,
 ): BedSpec {
-  const sheets = sheetsSince(data, state, bed.id, fromMs, toMs);
+  const sheets = sheetsBetween(data, state, bed.id, fromMs, toMs);
   const open = (state.ventSteps.get(structure.id) ?? [])
     .filter((s) => s.atMs < toMs)
     .map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
