@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './src',
   testMatch: '**/*.spec.ts',
-  timeout: 150_000,
+  timeout: 240_000,
   expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,

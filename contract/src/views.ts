@@ -200,6 +200,8 @@ export interface WhatIf {
   initial: Omit<SoilState, 'outside' | 'columns'> & { outside: number[]; columns: number[][] };
   /** The other beds of its house as they are planned, and where they start from: they share its air. */
   others: { spec: BedSpec; initial: WhatIf['initial'] }[];
+  /** Its own place among them: the first bed's ground is that of the paths. */
+  among: number;
   /** Bed under everything that fits; layers named for the switches. */
   base: BedSpec;
   /** How far the structure stands open as planned, 0 to 1; as it stands now, and when the plan has it shut. */

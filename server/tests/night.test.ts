@@ -1,6 +1,6 @@
 /** One evening and one morning through the API, on the demo farm. */
 import { readCase, type JobView, type NightReport, type PlaceView } from '@fogata/contract';
-import { prepareWeather, runBed, simulate } from '@fogata/core';
+import { nested, PLAN_STEP_S, prepareWeather, runHouse, simulate } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { startTestServer, type TestServer } from './harness';
 
@@ -115,31 +115,50 @@ test('a place can be tried: soil, weather and every cover that fits are sent alo
   await s.api.get('/api/places/nowhere').expect(404);
   const exported = readCase((await s.api.get('/api/places/n2/case').expect(200)).body);
   expect('problem' in exported ? exported.problem : null).toBeNull();
-  // the file tells about the same night as the screen
-  // what the screen's own thread runs, hour by hour, against the file on the command line
+  // what the screen's own thread runs, untouched: the plan's own figure to the last digit
   const w = place.whatIf!;
-  const spec = { ...w.base, stack: w.layers.filter((l) => l.on).map((l) => l.spec) };
-  const shown = runBed(spec, prepareWeather(w.site, w.weather, 600), {
-    initial: {
-      ...w.initial,
-      outside: Float64Array.from(w.initial.outside),
-      columns: w.initial.columns.map((c) => Float64Array.from(c)),
-    },
-    calibration: w.calibration,
+  const laid = [{ from: new Date(w.coverFromMs).toISOString(), to: '2100-01-01T00:00:00Z' }];
+  const on = w.layers.filter((l) => l.on);
+  const roof = on.find((l) => l.id === 'structure')!.spec;
+  const own = on.filter((l) => l.id !== 'structure').map((l) => (l.lies ? l.spec : { ...l.spec, on: laid }));
+  const spec = { ...w.base, stack: [roof, ...nested(own, roof)] };
+  const soils = (i: typeof w.initial) => ({
+    ...i,
+    outside: Float64Array.from(i.outside),
+    columns: i.columns.map((c) => Float64Array.from(c)),
   });
+  expect(w.others.length).toBeGreaterThan(2);
+  const placed = <T>(own: T, rest: T[]) => [...rest.slice(0, w.among), own, ...rest.slice(w.among)];
+  const shown = runHouse(
+    placed(
+      spec,
+      w.others.map((o) => o.spec),
+    ),
+    prepareWeather(w.site, w.weather, PLAN_STEP_S),
+    {
+      initial: placed(
+        soils(w.initial),
+        w.others.map((o) => soils(o.initial)),
+      ),
+      calibration: w.calibration,
+    },
+  ).beds[w.among]!;
+  const until = place.clock.window.toMs;
+  const night = [...shown.leafC].filter(
+    (_, i) => shown.entryMs[i]! >= w.countFromMs && shown.entryMs[i]! <= until,
+  );
+  const chosen = place.options.find((o) => o.chosen)!;
+  expect(Math.min(...night) + w.middleK).toBeCloseTo(chosen.leafC.mid, 3);
+  // the file holds the one bed: of the others in its house it knows nothing, some tenths
   if ('case' in exported) {
     const result = simulate(exported.case, { calibration: w.calibration });
     expect(result.calibration).toEqual(w.calibration);
     const after = result.hours.filter((h) => Date.parse(h.time) > place.clock.window.fromMs + 8 * 3_600_000);
     expect(after.length).toBeGreaterThan(10);
-    let lowest = Infinity;
     for (const h of after) {
       const c = shown.leafC[shown.entryMs.indexOf(Date.parse(h.time))]!;
-      // the screen tries its covers from now on, the file lays them when the plan does: by dawn that is forgotten
-      expect(Math.abs(h.leafC - c)).toBeLessThan(0.4);
-      lowest = Math.min(lowest, h.leafC);
+      expect(Math.abs(h.leafC - c)).toBeLessThan(0.8);
     }
-    expect(Math.abs(lowest - Math.min(...shown.leafC))).toBeLessThan(0.1);
   }
 }, 60_000);
 

@@ -3,7 +3,17 @@
  * runs for it; `planKey` is what "plan this" would decide; nothing here knows the screen.
  */
 import type { WhatIf } from '@fogata/contract';
-import { BARE, HOUR_MS, MATERIALS, withTried, type Bed, type BedSpec, type MaterialId } from '@fogata/core';
+import {
+  BARE,
+  HOUR_MS,
+  MATERIALS,
+  nested,
+  withTried,
+  type Bed,
+  type BedSpec,
+  type Layer,
+  type MaterialId,
+} from '@fogata/core';
 import type { TryRequest } from '../worker/whatIf';
 
 export interface Trial {
@@ -36,6 +46,14 @@ export function isTouched(w: WhatIf, s: Trial): boolean {
 }
 
 const iso = (ms: number) => new Date(ms).toISOString();
+
+/** The bed's own sheets put one over the other as `nested` has it; what a layer was known as goes over to its new self. */
+function standing(stack: Layer[], structural: Set<object>, lies: Set<object>): Layer[] {
+  const at = stack.findLastIndex((l) => structural.has(l)) + 1;
+  const own = nested(stack.slice(at), at > 0 ? stack[at - 1]! : null);
+  own.forEach((l, i) => lies.has(stack[at + i]!) && lies.add(l));
+  return [...stack.slice(0, at), ...own];
+}
 
 /**
  * Covers on through the night (those that do not lie yet, from when the plan has them on) and, unless they come off,
@@ -70,6 +88,7 @@ export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
       if (l.lies) lies.add(layer);
       return layer;
     });
+  stack = standing(stack, structural, lies);
   for (const e of s.extra) {
     const next = withTried(stack, bed, e.material, e.use, w.base.crop?.heightM ?? 0.1);
     if (typeof next !== 'string') stack = next;
@@ -93,6 +112,7 @@ export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
     weather: w.weather,
     initial: w.initial,
     others: w.others,
+    among: w.among,
     middleK: w.middleK,
     spec,
     countFromMs: w.countFromMs,

@@ -30,6 +30,7 @@ export interface TryRequest {
   spec: BedSpec;
   /** The other beds under its roof: they share its air. */
   others: WhatIf['others'];
+  among: number;
   /** What the plan's middle is over its centre, K. */
   middleK: number;
   countFromMs: number;
@@ -89,16 +90,20 @@ export function tryStack(request: TryRequest): TryResult {
   const started = performance.now();
   const ready = preparedFor(request.site, [request.weather]);
   const weather = ready.members[0]!;
-  const initial = [soils(request.initial), ...request.others.map((o) => soils(o.initial))];
-  const { calibration } = request;
-  const outside = outsideFor(ready, request.spec.ground, calibration, initial[0])[0]!;
-  const under = (spec: BedSpec) =>
-    runHouse([spec, ...request.others.map((o) => o.spec)], weather, {
-      initial,
-      calibration,
-      outside,
-      books: true,
-    }).beds[0]!;
+  const { calibration, among, others } = request;
+  const placed = <T>(own: T, rest: T[]) => [...rest.slice(0, among), own, ...rest.slice(among)];
+  const initial = placed(
+    soils(request.initial),
+    others.map((o) => soils(o.initial)),
+  );
+  const under = (spec: BedSpec) => {
+    const specs = placed(
+      spec,
+      others.map((o) => o.spec),
+    );
+    const outside = outsideFor(ready, specs[0]!.ground, calibration, initial[0])[0]!;
+    return runHouse(specs, weather, { initial, calibration, outside, books: true }).beds[among]!;
+  };
   const { wax } = request;
   const run = wax
     ? runWithWax(

@@ -104,6 +104,28 @@ function overLayer(structure: Structure, cover: Cover): Layer {
   };
 }
 
+/** A sheet over another stands this much further out, m. */
+const OVER_M = 0.06;
+
+/**
+ * Sheets of a bed, outermost first, each over the next: as large as they lie by themselves and a hand more for each beneath,
+ * no larger than the room. Only the innermost touches the crop.
+ */
+export function nested(own: readonly Layer[], room: Layer | null): Layer[] {
+  return own.map((layer, i) => {
+    const grow = (own.length - 1 - i) * OVER_M;
+    const flat = layer.shape === 'flat';
+    const within = (m: number, most: number | undefined) => (most === undefined ? m : Math.min(most, m));
+    return {
+      ...layer,
+      lengthM: within(layer.lengthM + grow, room?.lengthM),
+      widthM: within(layer.widthM + grow, room?.widthM),
+      heightM: within(flat ? layer.heightM : layer.heightM + grow, room?.heightM),
+      touchesCrop: flat && i === own.length - 1,
+    };
+  });
+}
+
 /**
  * The bed under `covers` (each may appear twice for a double one). In a house its air is the beds' own together: what
  * stands over all of them is `shared`.
@@ -137,24 +159,20 @@ export function bedSpec(
       tightness: 'drafty',
     });
   }
-  const stack: Layer[] = base ? [...outer, base] : [];
-  const room = base ? { l: base.lengthM, w: base.widthM, h: base.heightM } : { l: 1e3, w: 1e3, h: 1e3 };
-  inner.forEach(({ cover, timing }, i) => {
-    const grow = (inner.length - 1 - i) * 0.06;
+  const own = inner.map(({ cover, timing }): Layer => {
     const flat = cover.use === 'flat';
-    const heightM = flat ? Math.max(0.05, crop.heightM) : bed.hoopHeightM + grow;
-    stack.push({
-      lengthM: Math.min(room.l, bed.lengthM + 0.1 + grow),
-      widthM: Math.min(room.w, bed.widthM + 0.1 + grow),
-      heightM: Math.min(room.h, heightM),
+    return {
+      lengthM: bed.lengthM + 0.1,
+      widthM: bed.widthM + 0.1,
+      heightM: flat ? Math.max(0.05, crop.heightM) : bed.hoopHeightM,
       shape: flat ? 'flat' : 'arch',
       material: cover.material,
       plies: cover.plies,
       tightness: CONDITION[cover.condition ?? 'good'],
-      touchesCrop: flat && i === inner.length - 1,
       ...timing,
-    });
+    };
   });
+  const stack: Layer[] = [...(base ? [...outer, base] : []), ...nested(own, base)];
   const house = structure.kind === 'house' && base !== null;
   return {
     ground: {

@@ -15,6 +15,7 @@ import {
   plantingValue,
   shadeShown,
   sortCovers,
+  structureIndex,
   sunTimes,
   thresholds,
   zoneOffsetC,
@@ -75,6 +76,10 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     deepC: b.deepC,
     horizon: horizonOf(structure, i.plan.data.structures),
   });
+  const alone = (cover: Cover) => {
+    const { stack } = bedSpec(structure, bed, b.plantings, [cover], { deepC: b.deepC });
+    return cover.use === 'over' ? stack[structureIndex(structure, [cover]) - 1]! : stack.at(-1)!;
+  };
   const ids = [
     ...(shadeShown(structure, sorted) ? ['shade' as const] : []),
     ...sorted.filter((c) => c.use === 'over'),
@@ -91,7 +96,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     shutAtMs: Math.max(i.plan.closeMs, i.plan.nowMs),
     coverFromMs: i.plan.closeMs,
     middleK: medianOf(chosenOutcome(b).minLeafC) - chosenOutcome(b).minLeafC[0]!,
-    others: othersOf(i.plan, b),
+    ...othersOf(i.plan, b),
     openings: (structure.openings ?? []).filter((o) => o.wax),
     site: {
       latitude: i.data.farm.latitude,
@@ -103,7 +108,8 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     initial: plain(b.outcome.initial),
     base: { ...spec, stack: [] },
     layers: ids.map((cover, n) => {
-      const layer = spec.stack[n]!;
+      // each as it lies by itself: the trial puts one over the other
+      const layer = cover !== null && cover !== 'shade' ? alone(cover) : spec.stack[n]!;
       if (cover === 'shade') {
         return {
           id: 'shade',
@@ -191,11 +197,15 @@ const plain = (s: SoilState): WhatIf['initial'] => ({
 });
 
 /** The beds that share this one's air, as planned. */
-function othersOf(plan: NightPlan, b: PlannedBed): WhatIf['others'] {
-  if (b.structure.kind !== 'house') return [];
-  return plan.beds
-    .filter((o) => o.structure.id === b.structure.id && o.bed.id !== b.bed.id)
-    .map((o) => ({ spec: o.plannedSpec, initial: plain(o.outcome.initial) }));
+function othersOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'others' | 'among'> {
+  if (b.structure.kind !== 'house') return { others: [], among: 0 };
+  const all = plan.beds.filter((o) => o.structure.id === b.structure.id);
+  return {
+    others: all
+      .filter((o) => o.bed.id !== b.bed.id)
+      .map((o) => ({ spec: o.plannedSpec, initial: plain(o.outcome.initial) })),
+    among: all.findIndex((o) => o.bed.id === b.bed.id),
+  };
 }
 
 function optionRows(i: PlaceInputs): OptionRow[] {
