@@ -36,6 +36,7 @@ export * from './night/choose';
 export * from './night/evaluate';
 export * from './night/flowWords';
 export * from './night/house';
+export * from './night/lift';
 export * from './night/outcome';
 export * from './night/prepared';
 export * from './night/stack';

@@ -156,14 +156,28 @@ describe('the farm’s time', () => {
     expect(
       say(
         morningSentence(
-          { liftMs: t('2027-01-15', 10, 20), frozen: [{ name: 'N2', hours: 2.2 }], coversOn: true, lowC: -7 },
+          {
+            liftMs: t('2027-01-15', 10, 20),
+            keep: [],
+            frozen: [{ name: 'N2', hours: 2.2 }],
+            coversOn: true,
+            lowC: -7,
+            nowMs: t('2027-01-15', 8, 0),
+          },
           style,
         ),
       ),
     ).toBe('Leave them be until 10:20. N2 froze for two hours.');
-    expect(say(morningSentence({ liftMs: null, frozen: [], coversOn: true, lowC: 2 }, style))).toContain(
-      'Nothing is frozen',
+    const morning = { frozen: [], coversOn: true, lowC: -6, nowMs: t('2027-01-15', 9, 4) };
+    const said = (f: { liftMs: number | null; keep: string[] }) =>
+      say(morningSentence({ ...morning, ...f }, style));
+    expect(said({ liftMs: null, keep: ['N5'] })).toBe(
+      "N5 stays covered this morning. The night's low outside: −6 °C.",
     );
+    expect(said({ liftMs: t('2027-01-15', 11, 0), keep: ['N5', 'S1'] })).toContain(
+      'N5 and S1 stay covered this morning. Leave the others on until 11:00.',
+    );
+    expect(said({ liftMs: morning.nowMs, keep: [] })).toContain('Lift when it suits.');
     expect(moneyText(313, '€')).toBe('€310');
   });
 });

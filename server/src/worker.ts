@@ -3,10 +3,13 @@ import {
   evaluateBed,
   evaluateHouse,
   latestCoverMs,
+  looksAtLifting,
   type BedTask,
   type Belief,
   type HouseOutcome,
   type HouseTask,
+  type LiftLook,
+  type LiftTask,
   type OptionOutcome,
 } from '@fogata/core';
 import { learnFrom, type LearnTask } from './night/learning';
@@ -22,6 +25,10 @@ export function evaluate(task: BedTask): OptionOutcome[] {
 
 export function due(work: DueTask): { dueMs: number; lostK: number } {
   return latestCoverMs(work.task, work.specs);
+}
+
+export function lift(task: LiftTask): LiftLook[] {
+  return looksAtLifting(task);
 }
 
 export function learn(task: LearnTask): Belief {

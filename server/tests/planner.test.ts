@@ -1,5 +1,5 @@
 /** The planner by itself: roof by roof, once for one state, abandoned for the next, and honest when it fails. */
-import { bedSpec, evaluateBed, evaluateHouse, horizonOf, latestCoverMs } from '@fogata/core';
+import { bedSpec, evaluateBed, evaluateHouse, horizonOf, latestCoverMs, looksAtLifting } from '@fogata/core';
 import { simulatedWeather } from '../src/adapters/weather';
 import {
   DEMO_BEDS,
@@ -46,6 +46,7 @@ function gatedPool() {
     },
     evaluate: (task) => Promise.resolve(evaluateBed(task)),
     due: (w) => Promise.resolve(latestCoverMs(w.task, w.specs)),
+    lift: (task) => Promise.resolve(looksAtLifting(task)),
     learn: (task) => Promise.resolve(learnFrom(task)),
     close: () => Promise.resolve(),
   };

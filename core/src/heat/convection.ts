@@ -19,13 +19,14 @@ export function standingCoverWm2K(windMs: number, lengthM: number, dT: number, r
   return Math.cbrt(forced ** 3 + buoyant ** 3);
 }
 
-/** What a still night exchanges all the same: it drains and stirs a little. Starting value, from 1 to 2. */
-const WINDLESS = 2;
+/** What a still night exchanges all the same: it drains and stirs a little. Starting value, from 1 to 2. W/(m² K). */
+export const WINDLESS_WM2K = 2;
 
 /**
  * Between air at 2 m and the ground, a canopy or a sheet that lies: logarithmic profile of roughness `roughnessM`, of a
  * tenth of that for heat (FAO-56), corrected for stability by the bulk Richardson number (Louis-type forms as in Monteith
- * and Unsworth, ch. 17). `airJM3K` is the heat of a cubic metre. Example: 3 m/s at 10 m, roughness 1 cm, neutral: 12.
+ * and Unsworth, ch. 17). `airJM3K` is the heat of a cubic metre, `least` what a
+ * still night exchanges. Example: 3 m/s at 10 m, roughness 1 cm, neutral: 12.
  */
 export function openGroundWm2K(
   windMs: number,
@@ -33,13 +34,43 @@ export function openGroundWm2K(
   surfaceC: number,
   roughnessM: number,
   airJM3K = 1275,
+  least = WINDLESS_WM2K,
 ): number {
   const u = Math.max(0.3, windAtMs(windMs, 2));
   const log = Math.log(2 / roughnessM);
   const neutral = (airJM3K * 0.168 * u) / (log * Math.log(2 / (0.1 * roughnessM)));
   const ri = (9.81 * 2 * (airC - surfaceC)) / ((airC + KELVIN) * u * u);
   const factor = ri > 0 ? 1 / (1 + 5 * ri) : Math.min(4, Math.sqrt(1 - 16 * ri));
-  return Math.max(WINDLESS, neutral * factor);
+  return Math.max(least, neutral * factor);
+}
+
+/**
+ * What of the whole resistance between the ground and 2 m lies above a crop: the logarithmic profile cut at its height.
+ * Example: 10 cm, roughness 1 cm: 0.39.
+ */
+export function shareAbove(cropHeightM: number, roughnessM: number): number {
+  const zero = 0.1 * roughnessM;
+  return Math.log(2 / Math.max(2 * zero, cropHeightM)) / Math.log(2 / zero);
+}
+
+/** Roughness of a sheet that lies over a crop, m. */
+const SHEET_ROUGHNESS_M = 0.01;
+/** A rough sheet's own boundary layer in wind, as a leaf's: starting value. */
+const SHEET_SKIN_WM2K = 30;
+
+/**
+ * A sheet that lies on a crop: the same law from the crop's height up, and its own skin in series. Example: 3 m/s at
+ * 10 m, 10 cm, neutral: 15.
+ */
+export function lyingSheetWm2K(
+  windMs: number,
+  airC: number,
+  sheetC: number,
+  heightM: number,
+  airJM3K = 1275,
+): number {
+  const whole = openGroundWm2K(windMs, airC, sheetC, SHEET_ROUGHNESS_M, airJM3K, 0.1);
+  return Math.max(WINDLESS_WM2K, 1 / (shareAbove(heightM, SHEET_ROUGHNESS_M) / whole + 1 / SHEET_SKIN_WM2K));
 }
 
 /**

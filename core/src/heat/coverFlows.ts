@@ -2,7 +2,7 @@
  * What covers exchange in a step: air through them, convection at their faces, their sides, water on them. Contract:
  * `covers(w, k, dt)` writes it for every layer that is on, with coefficients as the step began.
  */
-import { draughtWm2K, freeWm2K, openGroundWm2K, standingCoverWm2K, turningMs, windAtMs } from './convection';
+import { draughtWm2K, freeWm2K, lyingSheetWm2K, standingCoverWm2K, turningMs, windAtMs } from './convection';
 import { drivingPa, throughCloth, throughHoles, throughOpening, windAcross } from './flow';
 import type { CompiledLayer } from './layers';
 import { edge, keep, link, sideways, TO_GROUND, TO_SKY, wet, WATER } from './links';
@@ -11,8 +11,6 @@ import { FUSION_JKG } from './storage';
 import { FLOW, type Work } from './work';
 
 const SNOW_CONDUCTIVITY = 0.12;
-/** Roughness of a sheet that lies over a crop, m. */
-const SHEET_ROUGHNESS_M = 0.01;
 /** Melting water on a face holds it at 0 °C this strongly, W/(m² K). */
 const MELT_WM2K = 25;
 
@@ -75,7 +73,7 @@ function outerFace(w: Work, k: number, i: number, localWind: number): number {
     const h = keep(
       w,
       layer.spec.shape === 'flat'
-        ? openGroundWm2K(weather.windMs[k]!, airC, c, SHEET_ROUGHNESS_M, weather.airJM3K)
+        ? lyingSheetWm2K(weather.windMs[k]!, airC, c, g.heightM, weather.airJM3K)
         : standingCoverWm2K(localWind, layer.spec.widthM, c - airC, weather.density),
     );
     edge(w, face, h * g.coverM2, airC, FLOW.convection);

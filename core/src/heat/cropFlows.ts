@@ -7,6 +7,7 @@ import {
   leafWm2K,
   mixingWm2K,
   openGroundWm2K,
+  shareAbove,
   stomataSm,
   wetShareBehind,
   windAtMs,
@@ -25,6 +26,8 @@ const UNDER_FLAT_WM2K = 20;
 const DOWN_THE_SIDE = 0.25;
 const CONTACT_WM2K = 6;
 const BARE_ROUGHNESS_M = 0.01;
+/** With the leaves' own boundary layer (about 6 in still air) in series this comes to the floor of the whole, 2. */
+const STILL_ABOVE_WM2K = 3;
 /** Leaves that are freezing keep their stomata shut. */
 const SHUT_BELOW_C = 2;
 
@@ -46,8 +49,9 @@ function canopyToAir(w: Work, k: number, part: Part, layer: number): number {
   if (layer < 0) {
     const airC = weather.airC[k]!;
     const rough = Math.max(0.005, 0.1 * part.cropHeightM);
-    const whole = openGroundWm2K(weather.windMs[k]!, airC, canopyC, rough, weather.airJM3K);
-    const open = keep(w, whole / shareAbove(part.cropHeightM, rough));
+    const whole = openGroundWm2K(weather.windMs[k]!, airC, canopyC, rough, weather.airJM3K, 0.1);
+    // in still air the floor is what stirs it all, leaf to screen: not more above the crop alone
+    const open = keep(w, Math.max(STILL_ABOVE_WM2K, whole / shareAbove(part.cropHeightM, rough)));
     if (buried) {
       link(w, part.canopy, w.snowNode, (SNOW_CONDUCTIVITY / w.snowM) * area);
       edge(w, w.snowNode, open * area, airC, FLOW.convection);
@@ -73,15 +77,6 @@ function canopyToAir(w: Work, k: number, part: Part, layer: number): number {
   }
   if (inside.touches) link(w, part.leaf, inside.lastSheet, CONTACT_WM2K * part.leafCover * area);
   return mixing;
-}
-
-/**
- * What of the whole resistance between the ground and 2 m lies above a crop: the logarithmic profile cut at its height.
- * Example: 10 cm, roughness 1 cm: 0.39.
- */
-function shareAbove(cropHeightM: number, roughnessM: number): number {
-  const zero = 0.1 * roughnessM;
-  return Math.log(2 / Math.max(2 * zero, cropHeightM)) / Math.log(2 / zero);
 }
 
 /** Ground against the air just above it: free convection, and wind where the crop leaves the ground to it. W/(m² K). */

@@ -121,8 +121,8 @@ export function heatSlope(c: number, capacity: number, latent: number): number {
   return capacity + (latent * 6 * x * (1 - x)) / FREEZE_SPAN_C;
 }
 
-export const BED_DEPTHS_M = [0.004, 0.012, 0.025, 0.045, 0.075, 0.115, 0.17, 0.26, 0.4, 0.62, 1.0];
-const BENCH_DEPTHS_M = [0.004, 0.012, 0.025, 0.045, 0.075, 0.115, 0.2];
+export const BED_DEPTHS_M = [0.004, 0.011, 0.02, 0.032, 0.05, 0.08, 0.125, 0.19, 0.29, 0.43, 0.65, 1.0];
+const BENCH_DEPTHS_M = [0.004, 0.011, 0.02, 0.032, 0.05, 0.08, 0.125, 0.2];
 
 export interface SoilGrid {
   /** Cells of mulch on top, then soil. */

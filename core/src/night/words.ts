@@ -88,27 +88,37 @@ export function nightSentence(
   return [...out, plain('Closest to harm: '), frost(`${f.closest.name} at ${t(f.closest.leafC, 1)}.`)];
 }
 
-/** "Leave them be until 10:20. N2 froze for four hours." */
+/** "N5 stays covered today. Leave the others be until 10:20. N2 froze for four hours." */
 export function morningSentence(
   f: {
+    /** When the last cover may come off, or where nothing is covered the last leaf has thawed; null for none. */
     liftMs: number | null;
+    /** Beds that stay covered through the morning. */
+    keep: readonly string[];
     frozen: { name: string; hours: number }[];
     coversOn: boolean;
     lowC: number;
+    nowMs: number;
   },
   style: Style,
 ): Segment[] {
   const out: Segment[] = [];
+  const { keep } = f;
+  if (keep.length > 0) {
+    const names = keep.length < 2 ? keep[0]! : `${keep.slice(0, -1).join(', ')} and ${keep.at(-1)}`;
+    out.push(ember(`${names} ${keep.length > 1 ? 'stay' : 'stays'} covered this morning. `));
+  }
   if (f.liftMs === null) {
-    out.push(
-      f.coversOn
-        ? ember('Nothing is frozen: lift when it suits. ')
-        : plain('Nothing is frozen and nothing is covered. '),
-    );
-  } else if (f.coversOn) {
-    out.push(plain('Leave them be until '), ember(`${clockText(f.liftMs, style)}. `));
-  } else {
+    if (!f.coversOn) out.push(plain('Nothing is frozen and nothing is covered. '));
+  } else if (!f.coversOn) {
     out.push(plain('Do not touch frozen leaves before '), ember(`${clockText(f.liftMs, style)}. `));
+  } else if (f.liftMs <= f.nowMs + 600_000) {
+    out.push(ember(keep.length > 0 ? 'Lift the others when it suits. ' : 'Lift when it suits. '));
+  } else {
+    out.push(
+      plain(keep.length > 0 ? 'Leave the others on until ' : 'Leave them be until '),
+      ember(`${clockText(f.liftMs, style)}. `),
+    );
   }
   const worst = f.frozen[0];
   if (worst) {

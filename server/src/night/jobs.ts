@@ -14,7 +14,7 @@ import {
   type Cover,
   type Style,
 } from '@fogata/core';
-import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planner';
+import { asIsOutcome, chosenOutcome, thawMs, type NightPlan, type PlannedBed } from './plan';
 import { ofKind } from '../farm/state';
 
 function cropsOf(b: PlannedBed): string {
@@ -192,33 +192,28 @@ function closeJobs(plan: NightPlan, style: Style): JobView[] {
   });
 }
 
-/** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze. */
-export function thawMs(b: PlannedBed): number | null {
-  const times = asIsOutcome(b)
-    .thawMs.filter((t): t is number => t !== null)
-    .sort((a, c) => a - c);
-  if (times.length < asIsOutcome(b).thawMs.length * 0.3) return null;
-  return times[Math.min(times.length - 1, Math.floor(times.length * 0.9))]!;
+/** Beds whose covers have to stay on through the morning, with what would come to their leaves without. */
+export function keptOn(plan: NightPlan): PlannedBed[] {
+  return plan.beds.filter((b) => b.lift !== null && b.lift.atMs === null);
 }
 
 function liftJobs(plan: NightPlan): JobView[] {
-  const rise = plan.window.sunriseMs ?? plan.window.toMs - 4 * HOUR_MS;
-  const byTime = plan.data.farm.schools.uncover;
-  const groups = new Map<string, { b: PlannedBed; cover: Cover; recordId: string }[]>();
+  const light = plan.data.farm.schools.uncover === 'light';
+  const groups = new Map<string, { b: PlannedBed; cover: Cover; recordId: string; atMs: number }[]>();
   for (const b of plan.beds) {
+    const atMs = b.lift?.atMs;
+    if (atMs == null) continue;
     for (const c of plan.state.onBed.get(b.bed.id) ?? []) {
       const cover = plan.data.covers.find((s) => s.id === c.coverId);
       if (cover) {
         const key = `lift:${cover.id}:${b.structure.id}`;
-        groups.set(key, [...(groups.get(key) ?? []), { b, cover, recordId: c.recordId }]);
+        groups.set(key, [...(groups.get(key) ?? []), { b, cover, recordId: c.recordId, atMs }]);
       }
     }
   }
   const jobs = [...groups].map(([key, group]): JobView => {
-    const thaw = group.map((g) => thawMs(g.b));
-    const frozen = thaw.some((t) => t !== null);
-    const latest = Math.max(...thaw.map((t) => t ?? rise + HOUR_MS / 2));
-    const dueMs = byTime === 'light' ? rise : Math.ceil(latest / 600_000) * 600_000;
+    const frozen = group.some((g) => thawMs(g.b) !== null);
+    const dueMs = Math.ceil(Math.max(...group.map((g) => g.atMs)) / 600_000) * 600_000;
     return {
       key,
       kind: 'lift',
@@ -226,15 +221,14 @@ function liftJobs(plan: NightPlan): JobView[] {
       onByMs: dueMs,
       saves: 0,
       title: `Lift ${group[0]!.cover.name} off ${joined(group.map((g) => g.b.bed.name))}`,
-      detail:
-        frozen && byTime === 'thaw'
+      detail: light
+        ? 'for the light, once it is borne'
+        : frozen
           ? 'after the leaves have thawed'
-          : byTime === 'light'
-            ? 'at first light, for the light'
-            : 'nothing froze under it',
+          : 'when what is under it bears the morning',
       why: frozen
-        ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed.'
-        : 'The leaves stayed above freezing; every hour of light counts now.',
+        ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed, and what stands there bears the rest of the morning without the cover.'
+        : 'From then on what stands there bears the rest of the morning without the cover, in nine of ten outcomes; every hour of light counts now.',
       minutes: group.reduce((s, g) => s + 0.5 * minutesFor(g.cover, g.b), 0),
       structureId: group[0]!.b.structure.id,
       items: group.map((g) => ({

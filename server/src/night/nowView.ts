@@ -10,12 +10,13 @@ import {
   morningSentence,
   nightSentence,
   rangeText,
+  temperatureText,
   type Segment,
   type Style,
 } from '@fogata/core';
 import { placeRow, ribbonOf } from './glyph';
-import { jobsOf, thawMs } from './jobs';
-import { asIsOutcome, type NightPlan, type PlannedBed } from './planner';
+import { jobsOf, keptOn } from './jobs';
+import { asIsOutcome, thawMs, type NightPlan, type PlannedBed } from './plan';
 
 export interface NightWeather {
   lowC: { low: number; mid: number; high: number };
@@ -123,6 +124,16 @@ function remaining(plan: NightPlan, style: Style): string[] {
     });
 }
 
+/** Beds that stay covered this morning, and why. */
+function staying(plan: NightPlan, style: Style): string[] {
+  const t = (c: number) => temperatureText(c, style.units.temperature, 1);
+  return keptOn(plan).map((b) => {
+    const worst = b.atRisk.reduce((x, a) => (a.thresholds.harmC > x.thresholds.harmC ? a : x));
+    const crop = cropById(worst.planting.crop).name;
+    return `Leave ${b.bed.name} covered: its leaves would come to ${t(b.lift!.bareC)}, and ${crop} is harmed below ${t(worst.thresholds.harmC)}.`;
+  });
+}
+
 /** Hours of this night, up to now, in which the model has the bed's leaves below freezing. */
 function frozenHours(b: PlannedBed, plan: NightPlan): number {
   const { timesMs, leafC } = b.outcome.past;
@@ -141,11 +152,22 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
         marginK: placeRow(plan, t.b).marginK,
       }))
       .sort((a, b) => a.marginK - b.marginK);
-    const covered = plan.beds.filter((b) => b.on.length > 0);
-    const relevant = covered.length > 0 ? covered : plan.beds;
-    const times = relevant.map(thawMs).filter((t): t is number => t !== null);
-    const lift = times.length > 0 ? Math.ceil(Math.max(...times) / 600_000) * 600_000 : null;
-    return morningSentence({ liftMs: lift, frozen, coversOn: covered.length > 0, lowC: w.lowC.mid }, style);
+    const covered = plan.beds.some((b) => b.on.length > 0);
+    // the sentence says what the jobs say: the last of them, and what has none
+    const due = jobs.filter((j) => j.kind === 'lift' && !j.done).map((j) => j.dueMs);
+    const bare = plan.beds.map(thawMs).filter((t): t is number => t !== null);
+    const times = covered ? due : bare;
+    return morningSentence(
+      {
+        liftMs: times.length > 0 ? Math.ceil(Math.max(...times) / 600_000) * 600_000 : null,
+        keep: keptOn(plan).map((b) => b.bed.name),
+        frozen,
+        coversOn: covered,
+        lowC: w.lowC.mid,
+        nowMs: plan.nowMs,
+      },
+      style,
+    );
   }
   if (plan.phase === 'night') {
     const rows = plan.beds.map((b) => placeRow(plan, b)).sort((a, b) => a.marginK - b.marginK);
@@ -235,7 +257,7 @@ export function nowView(
     evidence: evidenceOf(plan, w, style),
     night: { ...w, issuedMs: plan.issuedMs, source: plan.source },
     money: toMoney(plan),
-    atRisk: plan.phase === 'morning' ? [] : remaining(plan, style),
+    atRisk: plan.phase === 'morning' ? staying(plan, style) : remaining(plan, style),
     jobs: jobsOf(plan, style),
     places,
     ribbon: first ? ribbonOf(plan, first, style) : null,

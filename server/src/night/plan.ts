@@ -4,13 +4,17 @@
  * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
 import {
+  bedSpec,
   changeMinutes,
   coverProblem,
   cropById,
   expectedLoss,
   floorMinutes,
+  horizonOf,
   HOUR_MS,
+  liftTimeMs,
   localDate,
+  medianOf,
   optionKey,
   outcomeOf,
   plantingValue,
@@ -24,6 +28,7 @@ import {
   type Belief,
   type Cover,
   type HouseOutcome,
+  type LiftTask,
   type NightWindow,
   type OptionOutcome,
   type Phase,
@@ -37,6 +42,8 @@ import { digest, type NightPool } from './pool';
 import { solveLp } from './solver';
 import { AS_IS, houseTask, plannedSpec, type BedPlan, type Roof, type TaskInputs } from './tasks';
 
+const iso = (ms: number) => new Date(ms).toISOString();
+
 export interface PlannedBed extends BedPlan {
   outcome: BedOutcome;
   /** Option key; AS_IS where nothing is to be done or only the present counts. */
@@ -49,6 +56,8 @@ export interface PlannedBed extends BedPlan {
   due: { dueMs: number; lostK: number } | null;
   /** The bed under what is chosen for it. */
   plannedSpec: BedSpec;
+  /** In the morning, of a bed with covers on: when they may come off, null where they may not; and how cold it gets without. */
+  lift: { atMs: number | null; bareC: number } | null;
 }
 
 export interface NightPlan {
@@ -126,6 +135,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     minutes,
     due: null,
     plannedSpec: p.asIsSpec,
+    lift: null,
   };
   take(bed, [outcome]);
   return bed;
@@ -208,7 +218,10 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
     }),
   );
   const all = found.flatMap((f) => f.beds);
-  if (phase === 'morning') return all;
+  if (phase === 'morning') {
+    await Promise.all(found.flatMap((f) => f.beds.map((b) => setLift(w, f, b))));
+    return all;
+  }
   const walkMin = phase === 'night' ? NIGHT_WALK_MIN : 0;
   const everyone = inputs.members.length;
   const shared = found.filter((f) => f.beds.length > 1);
@@ -315,4 +328,46 @@ async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   // round down to ten minutes, but never into the past
   const light = Math.min(due.dueMs, times[times.length - 2] ?? due.dueMs);
   b.due = { dueMs: Math.max(i.nowMs, floorMinutes(light, 10)), lostK: due.lostK };
+}
+
+/** Members under which lifting is looked at, and how far apart the times are. */
+const LIFT_MEMBERS = 10;
+const LIFT_EVERY_MS = HOUR_MS / 2;
+
+/**
+ * When a bed's covers may come off: by the grower's school at first light or after the thaw, but never before what stands
+ * under them bears the rest of the morning without.
+ */
+async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  if (b.on.length === 0) return;
+  const i = w.inputs;
+  const rise = i.window.sunriseMs ?? i.window.toMs - 4 * HOUR_MS;
+  const thaw = i.data.farm.schools.uncover === 'light' ? null : thawMs(b);
+  const first = Math.max(
+    i.nowMs,
+    thaw ?? (i.data.farm.schools.uncover === 'light' ? rise : rise + HOUR_MS / 2),
+  );
+  const lifted: LiftTask['lifted'] = [];
+  const opening = i.state.openings.get(b.structure.id)?.fraction ?? 0;
+  const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }] : [];
+  for (let ms = first; ms <= Math.max(first, i.window.toMs); ms += LIFT_EVERY_MS) {
+    const timing = b.on.map(() => ({ on: [{ from: iso(i.nowMs - 2 * HOUR_MS), to: iso(ms) }] }));
+    const horizon = horizonOf(b.structure, i.data.structures);
+    lifted.push({
+      atMs: ms,
+      spec: bedSpec(b.structure, b.bed, b.plantings, b.on, { deepC: b.deepC, timing, open, horizon }),
+    });
+  }
+  const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
+  const looks = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
+  b.lift = { atMs: liftTimeMs(b.atRisk, looks), bareC: medianOf(looks[0]!.offC) };
+}
+
+/** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze. */
+export function thawMs(b: PlannedBed): number | null {
+  const times = asIsOutcome(b)
+    .thawMs.filter((t): t is number => t !== null)
+    .sort((a, c) => a - c);
+  if (times.length < asIsOutcome(b).thawMs.length * 0.3) return null;
+  return times[Math.min(times.length - 1, Math.floor(times.length * 0.9))]!;
 }

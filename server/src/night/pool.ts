@@ -7,6 +7,8 @@ import {
   type Belief,
   type HouseOutcome,
   type HouseTask,
+  type LiftLook,
+  type LiftTask,
   type OptionOutcome,
 } from '@fogata/core';
 import { createHash } from 'node:crypto';
@@ -24,6 +26,7 @@ export interface NightPool {
   /** `under` names the house's outcome that the bed's start and shared air are from. */
   evaluate(task: BedTask, under: string, signal: AbortSignal): Promise<OptionOutcome[]>;
   due(task: DueTask, under: string, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
+  lift(task: LiftTask, under: string, signal: AbortSignal): Promise<LiftLook[]>;
   learn(task: LearnTask, signal: AbortSignal): Promise<Belief>;
   close(): Promise<void>;
 }
@@ -70,6 +73,11 @@ export function remembering(pool: NightPool): NightPool {
       const key = `due:${under}:${digest([own, work.specs])}`;
       return once(held, key, () => pool.due(work, under, signal));
     },
+    lift: (work, under, signal) => {
+      const { given: _given, initial: _initial, ...own } = work.task;
+      const key = `lift:${under}:${digest([own, work.lifted, work.left])}`;
+      return once(held, key, () => pool.lift(work, under, signal));
+    },
     learn: (task, signal) => {
       if (learnt.size > 200) learnt.clear();
       return once(learnt, digest(task), () => pool.learn(task, signal));
@@ -94,6 +102,7 @@ export function startPool(filename: string): NightPool {
     },
     due: (task, _under, signal) =>
       pool.run(task, { name: 'due', signal }) as Promise<{ dueMs: number; lostK: number }>,
+    lift: (task, _under, signal) => pool.run(task, { name: 'lift', signal }) as Promise<LiftLook[]>,
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
     close: () => pool.destroy(),
   };

@@ -1,0 +1,139 @@
+/**
+ * Advice that is followed: on mornings of all kinds each cover comes off when its job says, or stays where it has none,
+ * and what stands under it is then run under the weather that came.
+ */
+import {
+  bedSpec,
+  evaluateBed,
+  evaluateHouse,
+  HOUR_MS,
+  latestCoverMs,
+  looksAtLifting,
+  nightWindow,
+  prepareWeather,
+  runHouse,
+} from '@fogata/core';
+import type { FarmRecord } from '@fogata/contract';
+import { simulatedWeather } from '../src/adapters/weather';
+import {
+  DEMO_BEDS,
+  DEMO_COVERS,
+  DEMO_EPISODES,
+  DEMO_FARM,
+  DEMO_PLANTINGS,
+  DEMO_SEED,
+  DEMO_STRUCTURES,
+} from '../src/demo/seed';
+import type { FarmData } from '../src/farm/store';
+import { jobsOf } from '../src/night/jobs';
+import { learnFrom } from '../src/night/learning';
+import { nowView } from '../src/night/nowView';
+import { Planner } from '../src/night/planner';
+import type { NightPool } from '../src/night/pool';
+
+const pool: NightPool = {
+  house: (task) => Promise.resolve(evaluateHouse(task)),
+  evaluate: (task) => Promise.resolve(evaluateBed(task)),
+  due: (w) => Promise.resolve(latestCoverMs(w.task, w.specs)),
+  lift: (task) => Promise.resolve(looksAtLifting(task)),
+  learn: (task) => Promise.resolve(learnFrom(task)),
+  close: () => Promise.resolve(),
+};
+const style = { units: DEMO_FARM.units, currency: '€', hours: 24 as const, timeZone: DEMO_FARM.timeZone };
+const COVERED = ['n2', 'n5', 's1'];
+const iso = (ms: number) => new Date(ms).toISOString();
+
+/** The farm on the morning after `night`, with a blanket on some beds since four in the afternoon. */
+async function morning(night: string, atHour: number) {
+  const window = nightWindow(night, DEMO_FARM);
+  const nowMs = window.fromMs + (12 + atHour) * HOUR_MS;
+  const beds = DEMO_BEDS.filter((b) => COVERED.includes(b.id));
+  const laid = COVERED.map((bedId, i): FarmRecord => ({
+    id: `3b0d6a52-58a4-4a8e-9a6e-00000000010${i}`,
+    kind: 'cover',
+    atMs: window.fromMs + 4 * HOUR_MS,
+    bedId,
+    coverId: 'blanket',
+    on: true,
+  }));
+  const data: FarmData = {
+    farm: DEMO_FARM,
+    structures: DEMO_STRUCTURES,
+    beds,
+    plantings: DEMO_PLANTINGS.filter((p) => COVERED.includes(p.bedId)),
+    covers: DEMO_COVERS,
+    records: laid.map((record, i) => ({ record, seq: i + 1, recordedMs: record.atMs })),
+    imported: null,
+  };
+  const weather = simulatedWeather({
+    seed: DEMO_SEED,
+    site: DEMO_FARM,
+    episodes: DEMO_EPISODES,
+    members: 8,
+  });
+  const plan = (await new Planner({ pool }).wait(data, weather, nowMs))!;
+  return { plan, window, weather, jobs: jobsOf(plan, style).filter((j) => j.kind === 'lift') };
+}
+
+const MORNINGS = ['2027-01-10', '2027-01-13', '2027-01-14', '2027-01-15', '2027-01-18', '2027-02-03'];
+
+test.each(MORNINGS)(
+  'after the night of %s no planting is harmed by a cover lifted as told',
+  async (night) => {
+    const { plan, window, weather, jobs } = await morning(night, 9.07);
+    const record = prepareWeather(
+      DEMO_FARM,
+      weather.history(window.fromMs - 48 * HOUR_MS, window.toMs),
+      3600,
+    );
+    for (const b of plan.beds) {
+      const mates = plan.beds.filter((o) => o.structure.id === b.structure.id);
+      const job = jobs.find((j) => j.items.some((i) => i.bedId === b.bed.id));
+      const specs = (offMs: number) =>
+        mates.map((o) => {
+          const to = o === b ? offMs : window.toMs + HOUR_MS;
+          const timing = o.on.map(() => ({ on: [{ from: iso(window.fromMs + 4 * HOUR_MS), to: iso(to) }] }));
+          return bedSpec(o.structure, o.bed, o.plantings, o.on, { deepC: o.deepC, timing });
+        });
+      const lowest = (offMs: number, fromMs: number) => {
+        const r = runHouse(specs(offMs), record).beds[mates.indexOf(b)]!;
+        return Math.min(...[...r.leafC].filter((_, i) => r.entryMs[i]! >= fromMs));
+      };
+      if (!job) {
+        expect(b.lift!.atMs).toBeNull();
+        continue;
+      }
+      expect(b.lift!.atMs).not.toBeNull();
+      const off = lowest(job.dueMs, job.dueMs);
+      const on = lowest(window.toMs + HOUR_MS, job.dueMs);
+      for (const p of b.atRisk) {
+        // one outcome in ten may be worse than was borne; by no more than the forecast errs
+        expect(off).toBeGreaterThan(Math.min(p.thresholds.harmC, on) - 1);
+      }
+    }
+  },
+  120_000,
+);
+
+test('in hard frost the potatoes stay under their blanket, the sentence says so, and no job says otherwise', async () => {
+  const { plan, jobs } = await morning('2027-01-14', 9.07);
+  const n5 = plan.beds.find((b) => b.bed.id === 'n5')!;
+  const first = jobs.find((j) => j.items.some((i) => i.bedId === 'n5'));
+  if (n5.lift!.bareC < -1) {
+    // not at once, if at all
+    expect(first === undefined || first.dueMs > plan.nowMs + HOUR_MS / 2).toBe(true);
+  }
+  const view = nowView(
+    { nowMs: plan.nowMs, mode: 'demo', phase: 'morning', window: plan.window, closingMs: 0, morningMs: 0 },
+    { state: 'ready', done: 3, of: 3 },
+    plan,
+    [],
+    style,
+  );
+  const said = view.sentence.map((s) => s.text).join('');
+  expect(said).not.toMatch(/nothing froze|Nothing is frozen: lift/);
+  if (!first) {
+    expect(said).toMatch(/N5.* covered this morning/);
+    expect(view.atRisk.join(' ')).toMatch(/Leave N5 covered/);
+  }
+}, 60_000);
