@@ -9,6 +9,8 @@ import {
   harmChance,
   joinOutcomes,
   latestCoverMs,
+  liftTimeMs,
+  looksAtLifting,
   splitTask,
   trueHours,
   type BedTask,
@@ -16,6 +18,7 @@ import {
   type Belief,
   type Cover,
   type PlantingAtRisk,
+  type WeatherEntry,
 } from '../src';
 import { aBed, aCover, aStructure, SITE } from './fixtures';
 
@@ -226,4 +229,67 @@ test('every layer has a band of its own at every hour, and none while it is off'
   });
   expect(Number.isNaN(inner!.mid[0]!)).toBe(true);
   expect(Number.isFinite(inner!.mid.at(-1)!)).toBe(true);
+});
+
+describe('lifting in the morning', () => {
+  const planting: PlantingAtRisk = {
+    planting: {
+      id: 'p',
+      bedId: 'b',
+      crop: 'potato',
+      cultivar: '',
+      fromRow: 1,
+      toRow: 4,
+      lengthM: 18,
+      plantedOn: '2026-12-20',
+      clearedOn: null,
+      aim: 'grow',
+      note: '',
+    },
+    thresholds: { damageC: -0.5, deathC: -2.5, flowerC: null, harmC: -0.5 },
+    value: 500,
+  };
+  const iso = (ms: number) => new Date(ms).toISOString();
+  /** Lifted at two, five and eight hours from now, under air that stays where it is or warms to 8 °C. */
+  const looks = (warms: boolean) => {
+    const still = (e: WeatherEntry, i: number): WeatherEntry => {
+      const airC = warms ? Math.min(8, -10 + 2 * i) : -6;
+      return { ...e, airC, dewPointC: airC - 2, cloudFraction: 1, globalWm2: 0 };
+    };
+    const days = members(4).map((m) => m.map(still));
+    const under = (toMs?: number) =>
+      bedSpec(structure, bed, [], [aCover({ material: 'frost-blanket', plies: 2 })], {
+        deepC: 7,
+        ...(toMs === undefined
+          ? {}
+          : { timing: [{ on: [{ from: '2026-01-01T00:00:00Z', to: iso(toMs) }] }] }),
+      });
+    const house = evaluateHouse(
+      roof(4, {
+        members: days,
+        beds: [{ id: 'b', historySpec: under(), spec: under(), structureLayer: 0, placeK: 0 }],
+      }),
+    );
+    return looksAtLifting({
+      task: { site: SITE, members: days, initial: house.beds[0]!.initial, given: house.shared },
+      lifted: [2, 5, 8].map((h) => ({ atMs: NOW + h * HOUR, spec: under(NOW + h * HOUR) })),
+      left: under(),
+    });
+  };
+
+  test('what would freeze without its cover keeps it, on a day that does not warm', () => {
+    const cold = looks(false);
+    expect(cold[0]!.offC[0]!).toBeLessThan(cold[0]!.onC[0]! - 1);
+    expect(liftTimeMs([planting], cold)).toBeNull();
+    // what bears it may be uncovered all the same
+    const hardy = { ...planting, thresholds: { damageC: -12, deathC: -20, flowerC: null, harmC: -12 } };
+    expect(liftTimeMs([hardy], cold)).toBe(NOW + 2 * HOUR);
+    expect(liftTimeMs([hardy, planting], cold)).toBeNull();
+  });
+
+  test('on a day that warms it comes off when the air bears it, and not before', () => {
+    const at = liftTimeMs([planting], looks(true));
+    expect(at).not.toBeNull();
+    expect(at).toBeGreaterThan(NOW + 2 * HOUR);
+  });
 });

@@ -175,6 +175,18 @@ export function StructureScreen({ id }: { id: string }) {
               ]}
               onChange={(plies) => set({ plies: plies as 1 | 2 })}
             />
+            {s.shape === 'box' && s.kind !== 'house' ? (
+              <Choose
+                label="How it stands"
+                value={s.footing ?? 'standing'}
+                options={[
+                  { value: 'standing', label: 'on the ground' },
+                  { value: 'banked', label: 'earth against its sides' },
+                  { value: 'sunk', label: 'let into the ground' },
+                ]}
+                onChange={(footing) => set({ footing })}
+              />
+            ) : null}
             <SnugFields
               value={s.snug}
               tightness={s.tightness}
