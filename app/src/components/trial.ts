@@ -111,8 +111,9 @@ export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
     site: w.site,
     weather: w.weather,
     initial: w.initial,
-    others: w.others,
-    among: w.among,
+    // without its house the bed shares no air
+    others: spec.shared ? w.others : [],
+    among: spec.shared ? w.among : 0,
     middleK: w.middleK,
     spec,
     countFromMs: w.countFromMs,
@@ -135,7 +136,8 @@ export function namesFor(w: WhatIf, bed: Bed, s: Trial, inStructure: string): Na
   let next = 0;
   return spec.stack.map((layer, i) => {
     const l = known[next];
-    if (l && l.spec.material === layer.material && l.spec.heightM === layer.heightM) {
+    // heights change as one goes over another: material and shape in their order say which it is
+    if (l && l.spec.material === layer.material && l.spec.shape === layer.shape) {
       next += 1;
       return {
         id: l.id,

@@ -123,7 +123,8 @@ export function morningSentence(
   const worst = f.frozen[0];
   if (worst) {
     const hours = Math.max(1, Math.round(worst.hours));
-    const rest = f.frozen.length > 1 ? `, and ${countWord(f.frozen.length - 1)} more` : '';
+    const more = f.frozen.length - 1;
+    const rest = more > 0 ? `, and so did ${countWord(more)} other bed${more === 1 ? '' : 's'}` : '';
     out.push(plain(`${worst.name} froze for ${countWord(hours)} hour${hours === 1 ? '' : 's'}${rest}.`));
   } else {
     out.push(plain(`The night's low outside: ${temperatureText(f.lowC, style.units.temperature, 0)}.`));

@@ -115,6 +115,7 @@ export const DEMO_STRUCTURES: Structure[] = [
     openings: [{ name: 'Lids', kind: 'lid', areaM2: 1.2 }],
     name: 'Frames',
     kind: 'frame',
+    footing: 'banked',
     shape: 'box',
     sides: 'board',
     lengthM: 3.6,

@@ -143,14 +143,10 @@ function frozenHours(b: PlannedBed, plan: NightPlan): number {
 function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
   const jobs = jobsOf(plan, style);
   if (plan.phase === 'morning') {
-    const thaws = plan.beds.map((b) => ({ b, thaw: thawMs(b) }));
-    const frozen = thaws
-      .filter((t) => t.thaw !== null)
-      .map((t) => ({
-        name: t.b.bed.name,
-        hours: frozenHours(t.b, plan) + asIsOutcome(t.b).hoursFrozen,
-        marginK: placeRow(plan, t.b).marginK,
-      }))
+    // what the night did, the worst first
+    const frozen = plan.beds
+      .map((b) => ({ name: b.bed.name, hours: frozenHours(b, plan), marginK: placeRow(plan, b).marginK }))
+      .filter((f) => f.hours > 0)
       .sort((a, b) => a.marginK - b.marginK);
     const covered = plan.beds.some((b) => b.on.length > 0);
     // the sentence says what the jobs say: the last of them, and what has none
