@@ -1,5 +1,5 @@
 /** The farm as it crosses the API: settings, structures, beds, plantings, covers. SI units, ISO dates. */
-import { AIMS, FOOTINGS, FORMS, MATERIAL_IDS, ZONES } from '@fogata/core';
+import { AIMS, FOOTINGS, FORMS, isCrop, MATERIAL_IDS, ZONES } from '@fogata/core';
 import { z } from 'zod';
 
 export const id = z.string().min(1).max(64);
@@ -8,6 +8,15 @@ export const date = z.iso.date({ error: 'a date like 2027-01-14' });
 const metres = (min: number, max: number) =>
   z.number({ error: 'a length in metres' }).min(min, `at least ${min} m`).max(max, `at most ${max} m`);
 const name = z.string().trim().min(1, 'a name').max(60, 'at most 60 letters');
+
+/** Whether this machine knows a time zone: with one that it does not, no hour of the farm can be told. */
+function isTimeZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }) !== null;
+  } catch {
+    return false;
+  }
+}
 
 export const unitsSchema = z.object({
   temperature: z.enum(['C', 'F']),
@@ -61,7 +70,7 @@ export const farmSchema = z.object({
   latitude: z.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
   longitude: z.number().min(-180, '−180 to 180 degrees').max(180, '−180 to 180 degrees'),
   elevationM: z.number().min(-450).max(6000),
-  timeZone: z.string().min(1),
+  timeZone: z.string().refine(isTimeZone, 'a time zone like Europe/Madrid'),
   units: unitsSchema,
   currency: z.string().min(1).max(4),
   hourlyRate: z.number().min(0, '0 or more').max(500, 'at most 500'),
@@ -194,7 +203,12 @@ export const bedSchema = z.object({
 export const plantingSchema = z.object({
   id,
   bedId: id,
-  crop: z.string().trim().min(1, 'a crop').max(40, 'at most 40 letters'),
+  crop: z
+    .string()
+    .trim()
+    .min(1, 'choose a crop from the list')
+    .max(40, 'at most 40 letters')
+    .refine(isCrop, 'a crop of the list, as GET /api/crops has it'),
   cultivar: z.string().trim().max(60, 'at most 60 letters'),
   fromRow: z.number({ error: 'a row' }).int('a whole row').min(1, 'row 1 or more'),
   toRow: z.number({ error: 'a row' }).int('a whole row').min(1, 'row 1 or more'),

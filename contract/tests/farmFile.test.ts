@@ -3,6 +3,7 @@ import {
   bedSchema,
   coverSchema,
   farmSchema,
+  plantingSchema,
   readFarmFile,
   recordSchema,
   structureSchema,
@@ -191,4 +192,39 @@ test('being made ready for wind or snow is a record; for anything else it is non
   };
   expect(recordSchema.safeParse(record).success).toBe(true);
   expect(recordSchema.safeParse({ ...record, what: 'locusts' }).success).toBe(false);
+});
+
+describe('what the inside relies on is checked at the door', () => {
+  const planting = {
+    id: 'p',
+    bedId: 'b',
+    crop: 'leek',
+    cultivar: '',
+    fromRow: 1,
+    toRow: 4,
+    lengthM: 18,
+    plantedOn: '2026-10-01',
+    clearedOn: null,
+    aim: 'survive',
+    note: '',
+  };
+
+  test('a crop that is not in the list has no figures, and is refused by name; so is none', () => {
+    expect(plantingSchema.safeParse(planting).success).toBe(true);
+    for (const crop of ['lettus', '', '  ']) {
+      const read = plantingSchema.safeParse({ ...planting, crop });
+      expect(read.success).toBe(false);
+      expect(read.error!.issues[0]!.path).toEqual(['crop']);
+      expect(read.error!.issues[0]!.message).toMatch(/crop .*list/);
+    }
+  });
+
+  test('a time zone with one wrong letter is refused, in settings and in a farm’s file', () => {
+    for (const timeZone of ['Europe/Madird', '', 'UTC+1:30 or so']) {
+      expect(farmSchema.safeParse({ ...farm, timeZone }).success).toBe(false);
+      expect(readFarmFile(file({ farm: { ...farm, timeZone } }))).toMatchObject({
+        problem: expect.stringMatching(/farm\.timeZone: expected a time zone like/),
+      });
+    }
+  });
 });

@@ -73,6 +73,13 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
   for (const bed of ['Bed 1', 'Bed 2', 'Bed 3', 'Bed 4', 'Frame 1', 'Frame 2']) {
     await page.goto(`${farm.url}/beds`);
     await page.getByRole('button', { name: `Add a planting in ${bed}` }).click();
+    if (bed === 'Bed 1') {
+      // nothing is planted that was not named
+      await page.getByTestId('save-planting').click();
+      await expect(page.getByText('choose a crop from the list')).toBeVisible();
+    }
+    await page.getByTestId('crop-search').fill('lettuce');
+    await page.getByRole('radio', { name: 'leaf lettuce' }).click();
     await page.getByTestId('save-planting').click();
     await expect(page.getByTestId('undo')).toContainText('added');
   }

@@ -236,7 +236,8 @@ export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null
       const start: PlantingBody = existing ?? {
         id: fresh,
         bedId: bed.bed.id,
-        crop: 'lettuce-leaf',
+        // what it is comes from the grower, never from the list's first
+        crop: '',
         cultivar: '',
         fromRow: firstFree,
         toRow: bed.bed.rows,

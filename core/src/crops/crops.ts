@@ -152,5 +152,16 @@ export const CROPS: readonly Crop[] = [
 
 /** The crop with this id; a crop that the farm invented falls back to leaf lettuce's figures and says so by its name. */
 export function cropById(id: string): Crop {
-  return CROPS.find((c) => c.id === id) ?? { ...CROPS.find((c) => c.id === 'lettuce-leaf')!, id, name: id };
+  return (
+    CROPS.find((c) => c.id === id) ?? {
+      ...CROPS.find((c) => c.id === 'lettuce-leaf')!,
+      id,
+      name: `${id}, not in the list: reckoned as lettuce`,
+    }
+  );
+}
+
+/** Whether a crop is in the list: what is not has no figures of its own. */
+export function isCrop(id: string): boolean {
+  return CROPS.some((c) => c.id === id);
 }
