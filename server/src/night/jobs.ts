@@ -14,7 +14,7 @@ import {
   type Cover,
   type Style,
 } from '@fogata/core';
-import { asIsOutcome, chosenOutcome, thawMs, type NightPlan, type PlannedBed } from './plan';
+import { asIsOutcome, chosenOutcome, thawMs, type NightPlan, type PlannedBed } from './planned';
 import { ofKind } from '../farm/state';
 
 function cropsOf(b: PlannedBed): string {
@@ -190,11 +190,6 @@ function closeJobs(plan: NightPlan, style: Style): JobView[] {
       },
     ];
   });
-}
-
-/** Beds whose covers have to stay on through the morning, with what would come to their leaves without. */
-export function keptOn(plan: NightPlan): PlannedBed[] {
-  return plan.beds.filter((b) => b.lift !== null && b.lift.atMs === null);
 }
 
 function liftJobs(plan: NightPlan): JobView[] {

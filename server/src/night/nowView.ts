@@ -15,8 +15,9 @@ import {
   type Style,
 } from '@fogata/core';
 import { placeRow, ribbonOf } from './glyph';
-import { jobsOf, keptOn } from './jobs';
-import { asIsOutcome, thawMs, type NightPlan, type PlannedBed } from './plan';
+import { jobsOf } from './jobs';
+import { keptOn } from './lifting';
+import { asIsOutcome, thawMs, type NightPlan, type PlannedBed } from './planned';
 
 export interface NightWeather {
   lowC: { low: number; mid: number; high: number };

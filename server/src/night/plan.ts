@@ -4,104 +4,36 @@
  * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
 import {
-  bedSpec,
   changeMinutes,
   coverProblem,
   cropById,
   expectedLoss,
   floorMinutes,
-  horizonOf,
   HOUR_MS,
-  liftTimeMs,
   localDate,
-  medianOf,
   optionKey,
-  outcomeOf,
   plantingValue,
   shareLeft,
   structureIndex,
   thresholds,
   type BedChoice,
-  type BedOutcome,
-  type BedSpec,
-  type BedTask,
-  type Belief,
   type Cover,
   type HouseOutcome,
-  type LiftTask,
-  type NightWindow,
   type OptionOutcome,
-  type Phase,
-  type PlantingAtRisk,
-  type WeatherEntry,
 } from '@fogata/core';
-import { lastHarm, type FarmState } from '../farm/state';
+import { lastHarm } from '../farm/state';
 import type { FarmData } from '../farm/store';
-import { hardeningOf, type Background } from './background';
-import { digest, type NightPool } from './pool';
+import { hardeningOf } from './background';
+import { setLift } from './lifting';
+import { bedTask, type Found, type PlannedBed, type Work } from './planned';
+import { digest } from './pool';
 import { solveLp } from './solver';
-import { AS_IS, houseTask, plannedSpec, type BedPlan, type Roof, type TaskInputs } from './tasks';
-
-const iso = (ms: number) => new Date(ms).toISOString();
-
-export interface PlannedBed extends BedPlan {
-  outcome: BedOutcome;
-  /** Option key; AS_IS where nothing is to be done or only the present counts. */
-  chosen: string;
-  fixed: string | null;
-  /** What stands in it with what can still be lost of it; `left` is the share of it that the nights before have left. */
-  atRisk: (PlantingAtRisk & { left: number })[];
-  loss: Record<string, number>;
-  minutes: Record<string, number>;
-  due: { dueMs: number; lostK: number } | null;
-  /** The bed under what is chosen for it. */
-  plannedSpec: BedSpec;
-  /** In the morning, of a bed with covers on: when they may come off, null where they may not; and how cold it gets without. */
-  lift: { atMs: number | null; bareC: number } | null;
-}
-
-export interface NightPlan {
-  nowMs: number;
-  window: NightWindow;
-  phase: Phase;
-  closeMs: number;
-  issuedMs: number;
-  source: string;
-  centre: WeatherEntry[];
-  /** The centre on through the next day, for what is tried. */
-  ahead: WeatherEntry[];
-  history: WeatherEntry[];
-  members: WeatherEntry[][];
-  beds: PlannedBed[];
-  beliefs: Map<string, Belief>;
-  data: FarmData;
-  state: FarmState;
-}
-
-export interface Work {
-  inputs: TaskInputs;
-  roofs: readonly Roof[];
-  background: Background;
-  phase: Phase;
-  pool: NightPool;
-  signal: AbortSignal;
-  /** What was chosen for each bed when this night was last worked out: the likeliest again. */
-  before: ReadonlyMap<string, string>;
-}
+import { AS_IS, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
 const NIGHT_WALK_MIN = 15;
 /** Members under which a house's beds are first looked at, before its air is known as it will be. */
 const FIRST_LOOK = 8;
-
-/** Chosen outcome of a bed. */
-export function chosenOutcome(b: PlannedBed) {
-  return outcomeOf(b.outcome.options, b.chosen);
-}
-
-export function asIsOutcome(b: PlannedBed) {
-  return outcomeOf(b.outcome.options, AS_IS);
-}
 
 /** A bed with its outcomes priced; nothing is chosen for it yet. */
 function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): PlannedBed {
@@ -154,14 +86,6 @@ function take(bed: PlannedBed, outcomes: readonly OptionOutcome[]): void {
 const coversOf = (b: PlannedBed, key = b.chosen): readonly Cover[] =>
   b.options.find((o) => o.key === key)?.covers ?? b.on;
 
-interface Found {
-  roof: Roof;
-  beds: PlannedBed[];
-  /** The house with its openings shut and what lies on its beds now, or as last chosen: whose air counts. */
-  house: HouseOutcome;
-  under: string;
-}
-
 /** The roof with each bed under what is planned for it, or under what `keys` has. */
 async function asPlanned(
   w: Work,
@@ -178,20 +102,6 @@ async function asPlanned(
     return { spec, covers };
   });
   return { house: await w.pool.house(task, w.signal), under: digest(task.beds) };
-}
-
-function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit<BedTask, 'options'> {
-  const { inputs } = w;
-  const shares = (b.asIsSpec.shared ?? 0) > 0;
-  return {
-    site: inputs.data.farm,
-    members: inputs.members.slice(0, members),
-    initial: b.outcome.initial,
-    ...(shares ? { given: f.house.shared.slice(0, members) } : {}),
-    ...(b.belief ? { belief: b.belief } : {}),
-    placeK: b.placeK,
-    countFromMs: inputs.nowMs,
-  };
 }
 
 async function tryOptions(w: Work, f: Found, b: PlannedBed, members: number): Promise<void> {
@@ -328,46 +238,4 @@ async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   // round down to ten minutes, but never into the past
   const light = Math.min(due.dueMs, times[times.length - 2] ?? due.dueMs);
   b.due = { dueMs: Math.max(i.nowMs, floorMinutes(light, 10)), lostK: due.lostK };
-}
-
-/** Members under which lifting is looked at, and how far apart the times are. */
-const LIFT_MEMBERS = 10;
-const LIFT_EVERY_MS = HOUR_MS / 2;
-
-/**
- * When a bed's covers may come off: by the grower's school at first light or after the thaw, but never before what stands
- * under them bears the rest of the morning without.
- */
-async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
-  if (b.on.length === 0) return;
-  const i = w.inputs;
-  const rise = i.window.sunriseMs ?? i.window.toMs - 4 * HOUR_MS;
-  const thaw = i.data.farm.schools.uncover === 'light' ? null : thawMs(b);
-  const first = Math.max(
-    i.nowMs,
-    thaw ?? (i.data.farm.schools.uncover === 'light' ? rise : rise + HOUR_MS / 2),
-  );
-  const lifted: LiftTask['lifted'] = [];
-  const opening = i.state.openings.get(b.structure.id)?.fraction ?? 0;
-  const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }] : [];
-  for (let ms = first; ms <= Math.max(first, i.window.toMs); ms += LIFT_EVERY_MS) {
-    const timing = b.on.map(() => ({ on: [{ from: iso(i.nowMs - 2 * HOUR_MS), to: iso(ms) }] }));
-    const horizon = horizonOf(b.structure, i.data.structures);
-    lifted.push({
-      atMs: ms,
-      spec: bedSpec(b.structure, b.bed, b.plantings, b.on, { deepC: b.deepC, timing, open, horizon }),
-    });
-  }
-  const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
-  const looks = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
-  b.lift = { atMs: liftTimeMs(b.atRisk, looks), bareC: medianOf(looks[0]!.offC) };
-}
-
-/** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze. */
-export function thawMs(b: PlannedBed): number | null {
-  const times = asIsOutcome(b)
-    .thawMs.filter((t): t is number => t !== null)
-    .sort((a, c) => a - c);
-  if (times.length < asIsOutcome(b).thawMs.length * 0.3) return null;
-  return times[Math.min(times.length - 1, Math.floor(times.length * 0.9))]!;
 }

@@ -11,11 +11,12 @@ import { deriveState, ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { backgroundOf, type Background } from './background';
 import { learnTasks } from './learning';
-import { workOut, type NightPlan } from './plan';
+import { workOut } from './plan';
+import type { NightPlan } from './planned';
 import type { NightPool } from './pool';
 import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
 
-export { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './plan';
+export { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
 
 interface Job {
   key: string;

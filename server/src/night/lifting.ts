@@ -1,0 +1,43 @@
+/** When covers may come off in the morning. Contract: `setLift` fills in a bed's `lift`; `keptOn` says which have none. */
+import { bedSpec, horizonOf, HOUR_MS, liftTimeMs, medianOf, type LiftTask } from '@fogata/core';
+import { bedTask, thawMs, type Found, type NightPlan, type PlannedBed, type Work } from './planned';
+
+const iso = (ms: number) => new Date(ms).toISOString();
+
+/** Members under which lifting is looked at, and how far apart the times are. */
+const LIFT_MEMBERS = 10;
+const LIFT_EVERY_MS = HOUR_MS / 2;
+
+/**
+ * When a bed's covers may come off: by the grower's school at first light or after the thaw, but never before what stands
+ * under them bears the rest of the morning without.
+ */
+export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  if (b.on.length === 0) return;
+  const i = w.inputs;
+  const rise = i.window.sunriseMs ?? i.window.toMs - 4 * HOUR_MS;
+  const thaw = i.data.farm.schools.uncover === 'light' ? null : thawMs(b);
+  const first = Math.max(
+    i.nowMs,
+    thaw ?? (i.data.farm.schools.uncover === 'light' ? rise : rise + HOUR_MS / 2),
+  );
+  const lifted: LiftTask['lifted'] = [];
+  const opening = i.state.openings.get(b.structure.id)?.fraction ?? 0;
+  const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }] : [];
+  for (let ms = first; ms <= Math.max(first, i.window.toMs); ms += LIFT_EVERY_MS) {
+    const timing = b.on.map(() => ({ on: [{ from: iso(i.nowMs - 2 * HOUR_MS), to: iso(ms) }] }));
+    const horizon = horizonOf(b.structure, i.data.structures);
+    lifted.push({
+      atMs: ms,
+      spec: bedSpec(b.structure, b.bed, b.plantings, b.on, { deepC: b.deepC, timing, open, horizon }),
+    });
+  }
+  const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
+  const looks = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
+  b.lift = { atMs: liftTimeMs(b.atRisk, looks), bareC: medianOf(looks[0]!.offC) };
+}
+
+/** Beds whose covers have to stay on through the morning. */
+export function keptOn(plan: NightPlan): PlannedBed[] {
+  return plan.beds.filter((b) => b.lift !== null && b.lift.atMs === null);
+}

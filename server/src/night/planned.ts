@@ -1,0 +1,104 @@
+/** A night's plan as plain data: its beds, what each step of working it out knows, and what others ask of a bed. */
+import {
+  outcomeOf,
+  type BedOutcome,
+  type BedSpec,
+  type BedTask,
+  type Belief,
+  type HouseOutcome,
+  type NightWindow,
+  type Phase,
+  type PlantingAtRisk,
+  type WeatherEntry,
+} from '@fogata/core';
+import type { FarmState } from '../farm/state';
+import type { FarmData } from '../farm/store';
+import type { Background } from './background';
+import type { NightPool } from './pool';
+import { AS_IS, type BedPlan, type Roof, type TaskInputs } from './tasks';
+
+export interface PlannedBed extends BedPlan {
+  outcome: BedOutcome;
+  /** Option key; AS_IS where nothing is to be done or only the present counts. */
+  chosen: string;
+  fixed: string | null;
+  /** What stands in it with what can still be lost of it; `left` is the share of it that the nights before have left. */
+  atRisk: (PlantingAtRisk & { left: number })[];
+  loss: Record<string, number>;
+  minutes: Record<string, number>;
+  due: { dueMs: number; lostK: number } | null;
+  /** The bed under what is chosen for it. */
+  plannedSpec: BedSpec;
+  /** In the morning, of a bed with covers on: when they may come off, null where they may not; and how cold it gets without. */
+  lift: { atMs: number | null; bareC: number } | null;
+}
+
+export interface NightPlan {
+  nowMs: number;
+  window: NightWindow;
+  phase: Phase;
+  closeMs: number;
+  issuedMs: number;
+  source: string;
+  centre: WeatherEntry[];
+  /** The centre on through the next day, for what is tried. */
+  ahead: WeatherEntry[];
+  history: WeatherEntry[];
+  members: WeatherEntry[][];
+  beds: PlannedBed[];
+  beliefs: Map<string, Belief>;
+  data: FarmData;
+  state: FarmState;
+}
+
+export interface Work {
+  inputs: TaskInputs;
+  roofs: readonly Roof[];
+  background: Background;
+  phase: Phase;
+  pool: NightPool;
+  signal: AbortSignal;
+  /** What was chosen for each bed when this night was last worked out: the likeliest again. */
+  before: ReadonlyMap<string, string>;
+}
+
+export interface Found {
+  roof: Roof;
+  beds: PlannedBed[];
+  /** The house with its openings shut and what lies on its beds now, or as last chosen: whose air counts. */
+  house: HouseOutcome;
+  under: string;
+}
+
+/** Chosen outcome of a bed. */
+export function chosenOutcome(b: PlannedBed) {
+  return outcomeOf(b.outcome.options, b.chosen);
+}
+
+export function asIsOutcome(b: PlannedBed) {
+  return outcomeOf(b.outcome.options, AS_IS);
+}
+
+/** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze. */
+export function thawMs(b: PlannedBed): number | null {
+  const times = asIsOutcome(b)
+    .thawMs.filter((t): t is number => t !== null)
+    .sort((a, c) => a - c);
+  if (times.length < asIsOutcome(b).thawMs.length * 0.3) return null;
+  return times[Math.min(times.length - 1, Math.floor(times.length * 0.9))]!;
+}
+
+/** A bed as the threads take it, without the covers to be looked at. */
+export function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit<BedTask, 'options'> {
+  const { inputs } = w;
+  const shares = (b.asIsSpec.shared ?? 0) > 0;
+  return {
+    site: inputs.data.farm,
+    members: inputs.members.slice(0, members),
+    initial: b.outcome.initial,
+    ...(shares ? { given: f.house.shared.slice(0, members) } : {}),
+    ...(b.belief ? { belief: b.belief } : {}),
+    placeK: b.placeK,
+    countFromMs: inputs.nowMs,
+  };
+}
