@@ -133,13 +133,22 @@ function makeRun(layers: number, weather: PreparedWeather): BedRun {
   };
 }
 
-function record(w: Work, run: BedRun, part: Part, p: number, i: number, k: number, offsetC: number): void {
+function record(
+  w: Work,
+  run: BedRun,
+  part: Part,
+  over: readonly number[],
+  p: number,
+  i: number,
+  k: number,
+  offsetC: number,
+): void {
   const { net, weather } = w;
   run.outsideC[i] = weather.airC[k]!;
   run.skyC[i] = skyTemperatureC(weather.skyWm2[k]!);
   run.sunWm2[i] = weather.beamWm2[k]! + weather.diffuseWm2[k]!;
   run.cropSunWm2[i] = w.cropSunWm2[p]!;
-  layersOf(net, part).forEach((l, j) => {
+  over.forEach((l, j) => {
     const on = w.active[l] === 1;
     run.layerAirC[j]![i] = on ? w.t[net.air0 + l]! : NaN;
     run.coverC[j]![i] = on ? w.t[net.layers[l]!.firstSheet]! : NaN;
@@ -222,8 +231,9 @@ function run(
   if (!initial && lead.ground.surfaceC === undefined) spinUp(w);
   const runs = net.parts.map((part) => makeRun(net.shared + part.ownLayers, weather));
   const shared = makeTrace(w);
+  const over = net.parts.map((part) => layersOf(net, part));
   const recordAll = (i: number, k: number) =>
-    net.parts.forEach((part, p) => record(w, runs[p]!, part, p, i, k, cal.zoneOffsetC));
+    net.parts.forEach((part, p) => record(w, runs[p]!, part, over[p]!, p, i, k, cal.zoneOffsetC));
   const books = makeBooks();
   recordAll(0, 0);
   keepShared(w, shared, 0);

@@ -12,6 +12,8 @@ import type { Work } from './work';
 
 /** The step ends when the next iteration would move no node and no cell further than this, as the last two promise. */
 const TOLERANCE_K = 0.01;
+/** In the dark, where less flows and less is out of balance by a move. */
+const NIGHT_TOLERANCE_K = 0.03;
 const MAX_ITERATIONS = 14;
 /** A first look is never trusted more than this. */
 const FIRST_LOOK = 0.25;
@@ -83,7 +85,12 @@ function firstGuess(w: Work, steady: boolean): void {
     w.guess[i] = steady || i === w.snowNode ? c : c + w.trust * (c - w.tOld[i]!);
     w.tOld[i] = c;
   }
-  w.soilOld.set(w.soil);
+  const go = steady ? 0 : w.trust;
+  for (let x = 0; x < w.soil.length; x++) {
+    const c = w.soil[x]!;
+    w.soil[x] = c + go * (c - w.soilOld[x]!);
+    w.soilOld[x] = c;
+  }
   for (let i = 0; i < w.vapour.length; i++) {
     const e = w.vapour[i]!;
     if (!steady) w.vapour[i] = Math.max(0.5 * e, e + w.trust * (e - w.vapourOld[i]!));
@@ -115,7 +122,7 @@ export function step(w: Work, k: number, midMs: number, dt: number, steady = fal
     w.reuse = it > 0;
     assemble(w, k, dt, steady);
     solveSymmetric(w.a, w.b, w.n);
-    const freezing = backSubstituteSoil(w, it > 4);
+    const freezing = backSubstituteSoil(w, it > 4, Math.min(4, Math.max(2, FREEZING_WEIGHT_S / dt)));
     const turned = it < 6 && settleMelting(w);
     let moved = freezing;
     for (let i = 0; i < w.n; i++) {
@@ -134,7 +141,7 @@ export function step(w: Work, k: number, midMs: number, dt: number, steady = fal
         : Math.max(FIRST_LOOK, w.contraction)
       : Math.min(1, moved / before);
     if (!first) w.contraction = Math.max(contraction, 0.8 * w.contraction);
-    if (moved * contraction < TOLERANCE_K) break;
+    if (moved * contraction < (w.sunTotalW > 0 ? TOLERANCE_K : NIGHT_TOLERANCE_K)) break;
     before = moved;
   }
   w.t.set(w.guess);
@@ -145,8 +152,14 @@ export function step(w: Work, k: number, midMs: number, dt: number, steady = fal
   movedWater(w, k, dt);
 }
 
-/** Temperatures of the cells from that of the surface; returns four times how far the furthest freezing cell moved: it holds that much more. */
-function backSubstituteSoil(w: Work, late: boolean): number {
+/**
+ * A freezing cell holds several times more than its neighbours: how far it moved counts that much more, in short steps
+ * where that is much heat in little time.
+ */
+const FREEZING_WEIGHT_S = 2400;
+
+/** Temperatures of the cells from that of the surface; returns how far the furthest freezing cell moved, weighted. */
+function backSubstituteSoil(w: Work, late: boolean, weight: number): number {
   const { net, soil, alpha, beta, b } = w;
   let moved = 0;
   for (let c = 0; c < net.columns.length; c++) {
@@ -158,7 +171,7 @@ function backSubstituteSoil(w: Work, late: boolean): number {
       const was = soil[x]!;
       let now = above;
       if (now < 0.05 || was < 0.05) {
-        moved = Math.max(moved, 4 * Math.abs(now - was));
+        moved = Math.max(moved, weight * Math.abs(now - was));
         // a guess that leaps over the freezing span would leap back: the next look is from its middle
         if ((was >= 0 && now <= -FREEZE_SPAN_C) || (was <= -FREEZE_SPAN_C && now >= 0))
           now = -0.5 * FREEZE_SPAN_C;
