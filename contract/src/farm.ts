@@ -12,7 +12,8 @@ const name = z.string().trim().min(1, 'a name').max(60, 'at most 60 letters');
 /** Whether this machine knows a time zone: with one that it does not, no hour of the farm can be told. */
 function isTimeZone(name: string): boolean {
   try {
-    return new Intl.DateTimeFormat('en', { timeZone: name }) !== null;
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
   } catch {
     return false;
   }

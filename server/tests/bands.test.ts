@@ -1,19 +1,19 @@
 /**
  * Is the band honest? Of a hundred nights 80 ± 3 have to come to pass inside the 80 % band, and 6 to 14 on each side of it,
  * in houses that were never read and in such as were, for each group of material. The houses have things about them that
- * no factor of the model can mend; see `coverage/run.ts`.
+ * no factor of the model can mend; see `bands/run.ts`.
  */
 import { execFile } from 'node:child_process';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
-import type { Tallies, Tally } from './coverage/run';
+import type { Tallies, Tally } from './bands/run';
 
 const PLACES = 60;
 const GROUPS = ['plain film', 'thermal and double film', 'rigid sheets'];
 type Result = Record<'unread' | 'read', Tallies>;
 
 const run = async (group: string): Promise<Result> => {
-  const script = join(__dirname, 'coverage', 'run.ts');
+  const script = join(__dirname, 'bands', 'run.ts');
   const { stdout } = await promisify(execFile)(
     process.execPath,
     ['--import', 'tsx', script, group, String(PLACES)],
