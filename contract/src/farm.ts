@@ -75,6 +75,13 @@ export const farmSchema = z.object({
   units: unitsSchema,
   currency: z.string().min(1).max(4),
   hourlyRate: z.number().min(0, '0 or more').max(500, 'at most 500'),
+  hands: z
+    .number()
+    .int('whole people')
+    .min(1, '1 or more')
+    .max(20, 'at most 20')
+    .default(1)
+    .describe('people who close up and cover in the evening'),
   theme: z.enum(['clock', 'day', 'night']),
   schools: schoolsSchema,
   wind: z.enum(['sheltered', 'open', 'exposed']).default('open').describe('how exposed the farm is to wind'),

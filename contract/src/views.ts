@@ -63,7 +63,7 @@ export interface JobView {
   dueMs: number;
   /** When it has to be on or shut. */
   onByMs: number;
-  /** Money that it is expected to save. */
+  /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
   saves: number;
   title: string;
   detail: string;
@@ -139,7 +139,8 @@ export interface NowView {
     issuedMs: number;
     source: string;
   } | null;
-  money: { asItIs: number; asPlanned: number; minutes: number } | null;
+  /** What the plan is expected to save, and what is lost whether or not it is done. */
+  money: { saved: number; eitherWay: number; minutes: number } | null;
   atRisk: string[];
   jobs: JobView[];
   places: PlaceRow[];

@@ -91,13 +91,40 @@ describe('combinations', () => {
     expect(optionKey([a, b])).toBe(optionKey([b, a]));
   });
 
-  test('minutes count what changes only', () => {
+  test('minutes count what changes, every piece of a sheet, and the lifting that follows', () => {
     const a = cover('a');
     const b = cover('b', { minutes: 10 });
-    expect(changeMinutes([a], { key: 'a', covers: [a], pieces: { a: 1 } })).toBe(0);
-    expect(changeMinutes([a], { key: 'b', covers: [b], pieces: { b: 1 } })).toBe(10 + 3);
-    expect(changeMinutes([], { key: 'a+a', covers: [a, a], pieces: { a: 2 } })).toBe(12);
+    const one = () => 1;
+    expect(changeMinutes([a], { key: 'a', covers: [a], pieces: { a: 1 } }, one)).toEqual({
+      now: 0,
+      later: 0,
+    });
+    expect(changeMinutes([a], { key: 'b', covers: [b], pieces: { b: 1 } }, one)).toEqual({
+      now: 10 + 3,
+      later: 5,
+    });
+    const twice = changeMinutes([], { key: 'a+a', covers: [a, a], pieces: { a: 2 } }, one);
+    expect(twice).toEqual({ now: 12, later: 6 });
+    // two pieces to a bed: twice the work of laying it, and twice of taking it off for another
+    const two = (c: { id: string }) => (c.id === 'a' ? 2 : 1);
+    expect(changeMinutes([], { key: 'a', covers: [a], pieces: { a: 2 } }, two).now).toBe(12);
+    expect(changeMinutes([a], { key: 'bare', covers: [], pieces: {} }, two).now).toBe(6);
   });
+});
+
+test('with minutes for one of two beds before dark, the one that saves more is covered', () => {
+  const beds = [30, 80].map((loss, n) => ({
+    bedId: `b${n}`,
+    options: [
+      { key: 'bare', loss, minutes: 0, pieces: {} },
+      { key: 'a', loss: 1, minutes: 20, laterMinutes: 10, pieces: { a: 1 } },
+    ],
+  }));
+  const lp = (left: number) => coverProblem(beds, { a: 2 }, 10, left).lp;
+  expect(lp(30)).toMatch(/time: 20\.000 x_0_1 \+ 20\.000 x_1_1 <= 30\.000/);
+  expect(lp(Infinity)).not.toContain('time:');
+  // 20 minutes now and 10 to lift it again, at 10 an hour, and a cent for the sheet
+  expect(lp(30)).toContain('6.0100 x_0_1');
 });
 
 test('the linear programme reads back one option for each bed', () => {

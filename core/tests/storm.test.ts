@@ -64,7 +64,7 @@ test('near the rating it says so, and sends nobody in', () => {
 test('a calm night asks for nothing', () => {
   expect(
     stormJobs(
-      [{ structure: house, turnDeg: 90 }],
+      [{ structure: house, turnDeg: 90, covered: true }],
       hours(() => ({})),
       'open',
       null,
@@ -95,8 +95,8 @@ test.each([
 test('what has to be done first comes first, in either hemisphere of the night', () => {
   const jobs = stormJobs(
     [
-      { structure: house, turnDeg: 90 },
-      { structure: aStructure({ id: 't', kind: 'tunnel' }), turnDeg: 90 },
+      { structure: house, turnDeg: 90, covered: true },
+      { structure: aStructure({ id: 't', kind: 'tunnel' }), turnDeg: 90, covered: true },
     ],
     hours((i) => ({ windMs: i === 20 ? 12 : 2, airC: -1, snowMm: i > 2 && i < 8 ? 25 : 0 })),
     'exposed',
@@ -105,4 +105,12 @@ test('what has to be done first comes first, in either hemisphere of the night',
   );
   expect(jobs.map((j) => j.what)).toEqual(['snow', 'snow', 'wind', 'wind']);
   expect(jobs.map((j) => j.byMs)).toEqual([...jobs.map((j) => j.byMs)].sort((a, b) => a - b));
+});
+
+test('bare open ground has nothing to weigh down', () => {
+  const blow = hours(() => ({ windMs: 12 }));
+  const open = { structure: aStructure({ kind: 'open' }), turnDeg: 90 };
+  const of = (covered: boolean) => stormJobs([{ ...open, covered }], blow, 'open', null, words);
+  expect(of(false)).toEqual([]);
+  expect(of(true)).toHaveLength(1);
 });

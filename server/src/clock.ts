@@ -39,9 +39,9 @@ function coming(nowMs: number, site: FarmSite, at: (w: NightWindow) => number): 
   return now > nowMs ? now : wholeMinute(at(nightWindow(addDays(window.night, 1), site)));
 }
 
-/** Next closing time: an hour and a half before the sun goes, today or tomorrow. */
+/** Next closing time: two and a half hours before the sun goes, so that the first start is still ahead, today or tomorrow. */
 export function nextClosingMs(nowMs: number, site: FarmSite): number {
-  return coming(nowMs, site, (w) => (w.sunsetMs ?? w.fromMs + 6.5 * HOUR_MS) - 1.5 * HOUR_MS);
+  return coming(nowMs, site, (w) => (w.sunsetMs ?? w.fromMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS);
 }
 
 /** Next morning round: a quarter of an hour after sunrise, when the lowest has passed; 06:45 where the sun does not rise. */

@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
 import request from 'supertest';
 import { makeApp } from '../src/app';
+import type { Context } from '../src/context';
 import { demoClock } from '../src/clock';
 import { openPglite, type OpenDb } from '../src/db/open';
 import { loadDemo } from '../src/demo/load';
@@ -22,6 +23,7 @@ export interface TestServer {
   api: ReturnType<typeof request>;
   open: OpenDb;
   pool: NightPool;
+  context: Context;
   /** Waits until the night is worked out. */
   now: () => Promise<NowView>;
   close: () => Promise<void>;
@@ -41,6 +43,7 @@ export async function startTestServer(demo = true): Promise<TestServer> {
     api,
     open,
     pool,
+    context,
     now: async () => {
       for (let i = 0; i < 300; i++) {
         const view = (await api.get('/api/now').expect(200)).body as NowView;

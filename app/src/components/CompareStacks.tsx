@@ -41,7 +41,7 @@ function linesFor(format: Format): Line[] {
     },
     { what: 'soil at 5 cm then', of: (s) => format.t(dawn(s)), less: diff(dawn) },
     {
-      what: 'warmest air tomorrow',
+      what: 'warmest air by day',
       of: (s) => `${format.t(max(s))} at ${format.time(s.result.timesMs[s.result.maxIndex]!)}`,
       less: diff(max),
     },

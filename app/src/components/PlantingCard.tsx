@@ -1,5 +1,6 @@
 /** A planting on its margin bar, with what a grower notes of it: harm, weight, changes. */
 import type { PlantingView } from '@fogata/contract';
+import type { Bed, Planting } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,6 +10,7 @@ import { useTheme } from '../theme/theme';
 import { Button, Choice } from './Button';
 import { NoteField } from './Field';
 import { MarginBar } from './MarginBar';
+import { SharedRows } from './SharedRows';
 import { Stepper } from './Stepper';
 import { Text } from './Text';
 
@@ -25,12 +27,17 @@ function hardWord(h: number): string {
 
 export function PlantingCard({
   view,
+  bed,
+  others,
   nowMs,
   format,
   width,
   first,
 }: {
   view: PlantingView;
+  bed: Bed;
+  /** What stands in the bed with it. */
+  others: readonly Planting[];
   nowMs: number;
   format: Format;
   width: number;
@@ -95,6 +102,7 @@ export function PlantingCard({
       <Text kind="small" tone="quiet">
         {`Harm below ${format.t(view.harmC)}, death near ${format.t(view.deathC)} (starting values).${chance}${view.lastHarm ? ` Last scored: ${HARM.find((h) => h.value === view.lastHarm)?.label}.` : ''}${view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : ''}`}
       </Text>
+      <SharedRows planting={p} others={others} bed={bed} />
       {view.left < 0.5 ? (
         <Text kind="small" tone="ochre" testID="taken-for-lost">
           {view.lastHarm === 'dead'

@@ -151,7 +151,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
       />
       <View style={{ paddingTop: 8, paddingBottom: 4 }}>
         <Text kind="figure" tone={result.minLeafC < harm ? 'frost' : 'pine'} live testID="tried-min">
-          {`Leaf ${format.t(result.minLeafC)} at its coldest${touched ? ', as switched' : ', as planned'}`}
+          {`Leaf ${format.t(result.minLeafC)} at its coldest${view.clock.phase === 'morning' ? ' from now on' : ''}${touched ? ', as switched' : ', as planned'}`}
         </Text>
       </View>
       <LayerSwitches

@@ -9,7 +9,7 @@ import { Choice } from './Button';
 import { Curves, type Curve } from './Curves';
 import { Stepper } from './Stepper';
 import { PartTitle, Text } from './Text';
-import { isOn, namesFor, type Trial } from './trial';
+import { dayWord, isOn, namesFor, type Trial } from './trial';
 
 export const IN_STRUCTURE = {
   house: 'in the house',
@@ -49,7 +49,7 @@ export const DayAndNight = memo(function DayAndNight({ view, trial, result, form
         curves={curves}
         format={format}
         width={width}
-        label={`${view.bed.name} from now to tomorrow evening`}
+        label={`${view.bed.name} from now to the evening after`}
       />
     </View>
   );
@@ -76,7 +76,7 @@ export function Tomorrow({
   return (
     <View style={{ gap: 8 }}>
       <PartTitle right={`${format.time(view.whatIf!.dayFromMs)} to ${format.time(view.whatIf!.dayToMs)}`}>
-        Tomorrow, by day
+        {dayWord(view, format.timeZone) === 'today' ? 'Today, by day' : 'Tomorrow, by day'}
       </PartTitle>
       <Text kind="figure" tone={warmest > 28 ? 'ochre' : 'ink'} live testID="tried-max">
         {`${warmest > 28 ? '▲ ' : ''}Air ${format.t(warmest)} at its warmest, ${format.time(result.timesMs[result.maxIndex]!)}`}

@@ -2,10 +2,11 @@
  * Covers tried on a bed, as plain data. Contract: `Trial` is what the switches say; `specFor` is the bed that the engine
  * runs for it; `planKey` is what "plan this" would decide; nothing here knows the screen.
  */
-import type { WhatIf } from '@fogata/contract';
+import type { PlaceView, WhatIf } from '@fogata/contract';
 import {
   BARE,
   HOUR_MS,
+  localDate,
   MATERIALS,
   nested,
   withTried,
@@ -37,6 +38,12 @@ export const asPlanned = (w: WhatIf): Trial => ({
   dayOff: true,
   extra: [],
 });
+
+/** The day that the trial's daylight is in, as one says it: past midnight it is today. */
+export function dayWord(v: Pick<PlaceView, 'clock' | 'whatIf'>, timeZone: string): 'today' | 'tomorrow' {
+  const day = (ms: number) => localDate(ms, timeZone);
+  return day(v.whatIf!.dayFromMs) === day(v.clock.nowMs) ? 'today' : 'tomorrow';
+}
 
 export const isOn = (s: Trial, l: TriedLayer) => s.on[l.id] ?? l.on;
 

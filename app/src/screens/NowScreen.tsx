@@ -72,6 +72,12 @@ function Jobs({ view }: { view: NowView }) {
   );
 }
 
+/** What the figures beside the places are, in this hour. */
+function lowestOf(view: NowView): string {
+  if (view.clock.phase === 'morning') return 'lowest leaf of the night, by the model';
+  return view.progress.state === 'computing' ? 'lowest leaf, as it stands' : 'lowest leaf, as planned';
+}
+
 function Places({
   view,
   chosen,
@@ -87,10 +93,8 @@ function Places({
   const shown = all ? view.places : view.places.slice(0, 6);
   return (
     <View testID="places">
-      <PartTitle
-        right={view.progress.state === 'computing' ? 'lowest leaf, as it stands' : 'lowest leaf, as planned'}
-      >
-        Closest to harm
+      <PartTitle right={lowestOf(view)}>
+        {view.clock.phase === 'morning' ? 'What the night did' : 'Closest to harm'}
       </PartTitle>
       {shown.map((p, i) => (
         <PlaceLine
@@ -119,7 +123,7 @@ function Remains({ view }: { view: NowView }) {
     <View>
       {view.atRisk.length > 0 ? (
         <>
-          <PartTitle>At risk all the same</PartTitle>
+          <PartTitle>{view.clock.phase === 'morning' ? 'Stays covered' : 'At risk all the same'}</PartTitle>
           {view.atRisk.map((line) => (
             <Text key={line} style={{ paddingVertical: 4 }}>
               {line}

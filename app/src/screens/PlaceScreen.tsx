@@ -48,7 +48,7 @@ export function PlacePanel({
       </Text>
       <Text tone="quiet">
         {closest
-          ? `${closest.cropName}: ${closest.verdict}, ${format.diff(Math.abs(closest.leafC!.mid - closest.harmC)).replace('+', '')} ${closest.leafC!.mid >= closest.harmC ? 'above' : 'below'} harm as planned.`
+          ? `${closest.cropName}: ${closest.verdict}, ${format.diff(Math.abs(closest.leafC!.mid - closest.harmC)).replace('+', '')} ${closest.leafC!.mid >= closest.harmC ? 'above' : 'below'} harm${view.clock.phase === 'morning' ? ' last night, by the model' : ' as planned'}.`
           : view.plantings.length === 0
             ? 'Nothing stands here now. It costs nothing to leave it open.'
             : ''}
@@ -79,6 +79,8 @@ export function PlacePanel({
         <PlantingCard
           key={p.planting.id}
           view={p}
+          bed={view.bed}
+          others={view.plantings.map((x) => x.planting)}
           nowMs={view.clock.nowMs}
           format={format}
           width={inner}

@@ -12,6 +12,7 @@ import { DateStepper } from '../components/DateStepper';
 import { NoteField } from '../components/Field';
 import { Amount, Metres } from '../components/Fields';
 import { Loading, Page, TopLine } from '../components/Page';
+import { SharedRows } from '../components/SharedRows';
 import { PartTitle, Text } from '../components/Text';
 import { retract } from '../data/actions';
 import { change, useBeds, useCrops, useFarm } from '../data/hooks';
@@ -45,7 +46,8 @@ function Form({
     defaultValues: { ...start, ...readStored<Partial<PlantingBody>>(draftKey, {}) },
   });
   const crop = useWatch({ control, name: 'crop' });
-  const bed = beds.structures.flatMap((s) => s.beds).find((b) => b.bed.id === start.bedId)!.bed;
+  const typed = { ...start, ...useWatch({ control }) };
+  const { bed, plantings } = beds.structures.flatMap((s) => s.beds).find((b) => b.bed.id === start.bedId)!;
   const keep = () => store(draftKey, getValues());
   const done = (label: string, recordId: string) => {
     store(draftKey, {});
@@ -190,6 +192,7 @@ function Form({
         name="note"
         render={({ field }) => <NoteField label="Note" value={field.value} onChange={put(field)} lines={2} />}
       />
+      <SharedRows planting={typed} others={plantings.map((p) => p.planting)} bed={bed} />
       {(problem ?? error) ? <Problem>{problem ?? String(error)}</Problem> : null}
       <Button
         wide

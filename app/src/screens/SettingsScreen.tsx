@@ -152,6 +152,21 @@ export function SettingsScreen() {
               max={500}
             />
           </Part>
+          <Part
+            title="People who cover in the evening"
+            why="How much can be done before dark, and when each job has to be begun."
+          >
+            <Stepper
+              label="People"
+              value={farm.hands}
+              onChange={(hands) => save({ hands }, 'People')}
+              step={1}
+              digits={0}
+              unit={farm.hands === 1 ? 'person' : 'people'}
+              min={1}
+              max={20}
+            />
+          </Part>
           <Named farm={farm} save={save} key={`${farm.name}${farm.timeZone}`} />
         </>
       )}

@@ -58,7 +58,10 @@ export function normalBelow(z: number): number {
 export interface PricedOption {
   key: string;
   loss: number;
+  /** Minutes of work tonight. */
   minutes: number;
+  /** Minutes that it will cost later: what is laid has to be lifted again. */
+  laterMinutes?: number;
   pieces: Record<string, number>;
 }
 
@@ -67,17 +70,29 @@ export interface BedChoice {
   options: PricedOption[];
 }
 
-/** Minutes from the covers that are on to those of an option: laying what is new, half of that for lifting what goes. */
-export function changeMinutes(on: readonly Cover[], option: CoverOption): number {
+/** Lifting a sheet takes this share of laying it: starting value. */
+export const LIFT_SHARE = 0.5;
+
+/**
+ * Minutes from the covers that are on to those of an option, and what lifting the new ones will take in the morning.
+ * `piecesOf` says how many pieces a sheet takes on this bed: two are laid and lifted one after the other.
+ */
+export function changeMinutes(
+  on: readonly Cover[],
+  option: CoverOption,
+  piecesOf: (cover: Cover) => number,
+): { now: number; later: number } {
   const count = (list: readonly Cover[], id: string) => list.filter((c) => c.id === id).length;
   const all = new Map([...on, ...option.covers].map((c) => [c.id, c]));
-  let minutes = 0;
+  let now = 0;
+  let later = 0;
   for (const cover of all.values()) {
     const more = count(option.covers, cover.id) - count(on, cover.id);
-    const perSheet = (option.pieces[cover.id] ?? 1) / Math.max(1, count(option.covers, cover.id));
-    minutes += (more > 0 ? more * perSheet : -more * 0.5) * cover.minutes;
+    const each = piecesOf(cover) * cover.minutes;
+    now += (more > 0 ? more : -more * LIFT_SHARE) * each;
+    later += Math.max(0, more) * LIFT_SHARE * each;
   }
-  return minutes;
+  return { now, later };
 }
 
 export interface CoverProblem {
@@ -86,14 +101,19 @@ export interface CoverProblem {
   read: (values: Record<string, number>) => Record<string, string>;
 }
 
-/** The linear programme. `stock` is pieces in all by cover id, what is on beds included. */
+/**
+ * The linear programme. `stock` is pieces in all by cover id, what is on beds included; `minutesLeft` what all hands
+ * together can do before it is dark, left out where nothing presses.
+ */
 export function coverProblem(
   beds: readonly BedChoice[],
   stock: Record<string, number>,
   ratePerHour: number,
+  minutesLeft = Infinity,
 ): CoverProblem {
   const name = (b: number, o: number) => `x_${b}_${o}`;
   const cost: string[] = [];
+  const time: string[] = [];
   const one: string[] = [];
   const use: Record<string, string[]> = {};
   beds.forEach((bed, b) => {
@@ -101,7 +121,9 @@ export function coverProblem(
     bed.options.forEach((option, o) => {
       const pieces = Object.values(option.pieces).reduce((s, n) => s + n, 0);
       // a cent a piece: of two plans that cost the same, the one with fewer sheets
-      const money = option.loss + (option.minutes / 60) * ratePerHour + 0.01 * pieces;
+      const work = option.minutes + (option.laterMinutes ?? 0);
+      const money = option.loss + (work / 60) * ratePerHour + 0.01 * pieces;
+      if (option.minutes > 0) time.push(`${option.minutes.toFixed(3)} ${name(b, o)}`);
       cost.push(`${money.toFixed(4)} ${name(b, o)}`);
       for (const [id, n] of Object.entries(option.pieces)) (use[id] ??= []).push(`${n} ${name(b, o)}`);
     });
@@ -109,6 +131,8 @@ export function coverProblem(
   const limits = Object.entries(use).map(
     ([id, terms], i) => ` stock_${i}: ${terms.join(' + ')} <= ${stock[id] ?? 0}`,
   );
+  if (Number.isFinite(minutesLeft) && time.length > 0)
+    limits.push(` time: ${time.join(' + ')} <= ${minutesLeft.toFixed(3)}`);
   const binaries = beds.flatMap((bed, b) => bed.options.map((_, o) => name(b, o)));
   const lp = `Minimize\n cost: ${cost.join(' + ')}\nSubject To\n${[...one, ...limits].join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd\n`;
   return {

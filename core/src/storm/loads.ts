@@ -173,9 +173,12 @@ export function snowJob(s: Structure, load: SnowLoad, words: StormWords): StormJ
   };
 }
 
-/** All jobs of a farm for these hours, the first to be done first. */
+/**
+ * All jobs of a farm for these hours, the first to be done first. Of open ground only what has sheets lying on it: there is
+ * nothing to weigh down on bare soil.
+ */
 export function stormJobs(
-  structures: readonly { structure: Structure; turnDeg: number }[],
+  structures: readonly { structure: Structure; turnDeg: number; covered: boolean }[],
   hours: readonly WeatherEntry[],
   exposure: WindExposure,
   usualFromDeg: number | null,
@@ -183,6 +186,7 @@ export function stormJobs(
 ): StormJob[] {
   const snow = snowOn(hours);
   return structures
+    .filter(({ structure, covered }) => structure.kind !== 'open' || covered)
     .flatMap(({ structure, turnDeg }) => {
       const wind = windOn(structure, hours, exposure, turnDeg, usualFromDeg);
       return [wind ? windJob(structure, wind, words) : null, snowJob(structure, snow, words)];

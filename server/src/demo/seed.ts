@@ -17,6 +17,7 @@ export const DEMO_FARM: Farm = {
   units: { temperature: 'C', length: 'm', clock: 24 },
   currency: '€',
   hourlyRate: 16,
+  hands: 1,
   theme: 'clock',
   schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
   wind: 'open',

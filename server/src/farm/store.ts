@@ -51,6 +51,7 @@ export const DEFAULT_FARM: Farm = {
   units: { temperature: 'C', length: 'm', clock: 24 },
   currency: '€',
   hourlyRate: 15,
+  hands: 1,
   theme: 'clock',
   schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
   wind: 'open',

@@ -22,7 +22,7 @@ import {
 } from '@fogata/core';
 import type { FarmState } from '../farm/state';
 import { lastHarm, ofKind } from '../farm/state';
-import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planner';
+import { asIsOutcome, lowSoFar, nightLowsC, type NightPlan, type PlannedBed } from './planned';
 import { AS_IS } from './tasks';
 
 export function structureLayerName(structure: Structure): string {
@@ -77,7 +77,8 @@ export function closest(b: PlannedBed, leafC: number) {
 }
 
 export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
-  const leafC = rangeOf(chosenOutcome(b).minLeafC);
+  const lows = nightLowsC(plan, b);
+  const leafC = rangeOf(lows);
   const bare = rangeOf(asIsOutcome(b).minLeafC);
   const worst = closest(b, leafC.mid)!;
   const crop = cropById(worst.planting.crop);
@@ -91,7 +92,7 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
     leafC,
     bareLeafC: bare.mid,
     marginK: leafC.mid - worst.thresholds.harmC,
-    harmChance: harmChance(worst, chosenOutcome(b).minLeafC),
+    harmChance: harmChance(worst, lows),
     crop: crop.name,
     verdict: verdict(crop, worst.thresholds, leafC.mid),
     harmC: worst.thresholds.harmC,
@@ -111,7 +112,9 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
     ...(b.structure.kind === 'open' ? [] : [structureLayerName(b.structure)]),
     ...sorted.filter((c) => c.use !== 'over').map((c) => `under ${MATERIALS[c.material].name}`),
   ];
-  const low = rangeOf(o.minLeafC);
+  const shown = key === b.chosen ? nightLowsC(plan, b) : o.minLeafC;
+  const low = rangeOf(shown);
+  const was = plan.phase === 'morning' && key === b.chosen ? lowSoFar(plan, b) : null;
   const worst = closest(b, low.mid);
   const marks: RibbonView['marks'] = [];
   const fresh = covers.filter((c) => !b.on.includes(c));
@@ -155,7 +158,7 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
     soilC: [...at(past.soilC), ...o.soilC],
     harmC: worst ? worst.thresholds.harmC : null,
     marks,
-    min: { atMs: o.minAtMs, leafC: low.mid },
+    min: { atMs: was && was.leafC <= rangeOf(o.minLeafC).mid ? was.atMs : o.minAtMs, leafC: low.mid },
   };
 }
 

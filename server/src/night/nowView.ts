@@ -6,6 +6,7 @@ import {
   closingSentence,
   cropById,
   HOUR_MS,
+  moneyOf,
   moneyText,
   morningSentence,
   nightSentence,
@@ -18,6 +19,7 @@ import { placeRow, ribbonOf } from './glyph';
 import { jobsOf } from './jobs';
 import { keptOn } from './lifting';
 import { asIsOutcome, thawMs, type NightPlan, type PlannedBed } from './planned';
+import { AS_IS } from './tasks';
 
 export interface NightWeather {
   lowC: { low: number; mid: number; high: number };
@@ -74,17 +76,16 @@ function cautionsOf(plan: NightPlan, weather: NightWeather): string[] {
 }
 
 function toMoney(plan: NightPlan) {
-  const asItIs = plan.beds.reduce((s, b) => s + b.loss['as-is']!, 0);
-  const asPlanned = plan.beds.reduce((s, b) => s + b.loss[b.chosen]!, 0);
+  const beds = plan.beds.map((b) => ({ asItIs: b.loss[AS_IS]!, asPlanned: b.loss[b.chosen]! }));
   const minutes = plan.beds.reduce((s, b) => s + (b.minutes[b.chosen] ?? 0), 0);
-  return { asItIs, asPlanned, minutes };
+  return { ...moneyOf(beds), minutes };
 }
 
 /** What would be hurt if nothing were done, in crops, the dearest first. */
 function lossWords(plan: NightPlan): string[] {
   return plan.beds
-    .filter((b) => b.loss['as-is']! - b.loss[b.chosen]! > 2)
-    .sort((a, b) => b.loss['as-is']! - b.loss[b.chosen]! - (a.loss['as-is']! - a.loss[a.chosen]!))
+    .filter((b) => b.loss[AS_IS]! - b.loss[b.chosen]! > 2)
+    .sort((a, b) => b.loss[AS_IS]! - b.loss[b.chosen]! - (a.loss[AS_IS]! - a.loss[a.chosen]!))
     .slice(0, 3)
     .map((b) => {
       const row = bandOf(asIsOutcome(b).minLeafC, 0);
@@ -104,10 +105,14 @@ function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): string {
     parts.push(`Sun down ${clockText(plan.window.sunsetMs, style)}.`);
   const money = toMoney(plan);
   const words = lossWords(plan);
-  const gain = money.asItIs - money.asPlanned;
-  if (gain > 1)
+  const amount = (x: number) => moneyText(x, style.currency);
+  if (money.saved > 1) {
+    if (words.length > 0) parts.push(`Left as it is: ${words.join(', ')}.`);
+    parts.push(`The jobs save about ${amount(money.saved)}.`);
+  }
+  if (money.eitherWay >= 5)
     parts.push(
-      `Left as it is: ${words.length > 0 ? `${words.join(', ')}, ` : ''}about ${moneyText(money.asItIs, style.currency)}.`,
+      `${amount(money.eitherWay)} or so is lost ${money.saved > 1 ? 'either way' : 'whatever is done'}.`,
     );
   if (money.minutes > 0) parts.push(`The work: ${Math.round(money.minutes)} min.`);
   return parts.join(' ');

@@ -28,11 +28,12 @@ import {
 } from '@fogata/core';
 import type { ClockView, PlanProgress } from '@fogata/contract';
 import { coversOn, type FarmState } from '../farm/state';
+import { inUse } from '../farm/stock';
 import type { FarmData } from '../farm/store';
 import { plantingView, rangeOf, ribbonOf } from './glyph';
 import { learntView } from './learning';
 import { hardeningOf, type Background } from './background';
-import { chosenOutcome, type NightPlan, type PlannedBed } from './planner';
+import { chosenOutcome, nightLowsC, type NightPlan, type PlannedBed } from './planner';
 import { AS_IS, standingIn } from './tasks';
 
 export interface PlaceInputs {
@@ -45,21 +46,6 @@ export interface PlaceInputs {
   plan: NightPlan | null;
   progress: PlanProgress;
   style: Style;
-}
-
-/** How many pieces of a kind lie on beds now. */
-export function inUse(data: FarmData, state: FarmState, cover: Cover): { pieces: number; beds: string[] } {
-  let pieces = 0;
-  const names: string[] = [];
-  for (const bed of data.beds) {
-    const n = (state.onBed.get(bed.id) ?? []).filter((c) => c.coverId === cover.id).length;
-    if (n === 0) continue;
-    const structure = data.structures.find((s) => s.id === bed.structureId)!;
-    const fit = fitCover(cover, structure, bed);
-    pieces += n * (isFit(fit) ? fit.pieces : 1);
-    names.push(bed.name);
-  }
-  return { pieces, beds: names };
 }
 
 function whatIfOf(i: PlaceInputs): WhatIf | null {
@@ -242,7 +228,7 @@ export function plantingViews(
     const h = hardeningOf(p, i.structure.kind, i.background.means, today);
     const t = thresholds(cropById(p.crop), h, p.aim);
     const left = b?.atRisk.find((a) => a.planting.id === p.id)?.left ?? 1;
-    const low = b ? chosenOutcome(b).minLeafC : null;
+    const low = b && i.plan ? nightLowsC(i.plan, b) : null;
     return plantingView(p, h, t, today, low, i.state, plantingValue(p), left);
   });
 }

@@ -22,13 +22,13 @@ import {
   type OptionOutcome,
 } from '@fogata/core';
 import { lastHarm } from '../farm/state';
-import type { FarmData } from '../farm/store';
+import { piecesOn } from '../farm/stock';
 import { hardeningOf } from './background';
 import { setLift } from './lifting';
 import { bedTask, type Found, type PlannedBed, type Work } from './planned';
 import { digest } from './pool';
 import { solveLp } from './solver';
-import { AS_IS, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
+import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
 const NIGHT_WALK_MIN = 15;
@@ -54,7 +54,12 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     return { planting, thresholds: limits, left, value: plantingValue(planting) * left };
   });
   const minutes: Record<string, number> = { [AS_IS]: 0 };
-  for (const o of p.options) minutes[o.key] = changeMinutes(p.on, o);
+  const laterMinutes: Record<string, number> = { [AS_IS]: 0 };
+  for (const o of p.options) {
+    const work = changeMinutes(p.on, o, (c) => piecesOn(c, p.structure, p.bed));
+    minutes[o.key] = work.now;
+    laterMinutes[o.key] = work.later;
+  }
   const { timesMs, outsideC, skyC } = house;
   const { initial, past, outcome } = found;
   const bed: PlannedBed = {
@@ -65,6 +70,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     atRisk,
     loss: {},
     minutes,
+    laterMinutes,
     due: null,
     plannedSpec: p.asIsSpec,
     lift: null,
@@ -104,6 +110,15 @@ async function asPlanned(
   return { house: await w.pool.house(task, w.signal), under: digest(task.beds) };
 }
 
+/** What is open, shut, with everything else as it lies: what shutting alone gives, and what laying is measured against. */
+async function shutAsItLies(w: Work, f: Found): Promise<void> {
+  if (!w.inputs.state.openings.get(f.roof.structure.id)?.fraction) return;
+  const { house, under } = await asPlanned(w, f.roof, f.beds);
+  f.house = house;
+  f.under = under;
+  f.beds.forEach((b, n) => take(b, [{ ...house.beds[n]!.outcome, key: SHUT }]));
+}
+
 async function tryOptions(w: Work, f: Found, b: PlannedBed, members: number): Promise<void> {
   if (b.options.length === 0) return;
   const { inputs } = w;
@@ -134,6 +149,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   }
   const walkMin = phase === 'night' ? NIGHT_WALK_MIN : 0;
   const everyone = inputs.members.length;
+  await Promise.all(found.map((f) => shutAsItLies(w, f)));
   const shared = found.filter((f) => f.beds.length > 1);
   // a house is priced in its air as it will be: as it was chosen before, or as a first look has it
   const known = shared.filter((f) =>
@@ -142,14 +158,12 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   const toFind = shared.filter((f) => !known.includes(f));
   await Promise.all(
     found.map(async (f) => {
-      const again = known.includes(f);
-      if (again || inputs.state.openings.get(f.roof.structure.id)?.fraction)
-        Object.assign(f, await asPlanned(w, f.roof, f.beds, again ? w.before : undefined));
+      if (known.includes(f)) Object.assign(f, await asPlanned(w, f.roof, f.beds, w.before));
       const members = toFind.includes(f) ? Math.min(FIRST_LOOK, everyone) : everyone;
       await Promise.all(f.beds.map((b) => tryOptions(w, f, b, members)));
     }),
   );
-  await choose(all, inputs.data, walkMin);
+  await choose(all, w, walkMin);
   if (toFind.length > 0) {
     await Promise.all(
       toFind.map(async (f) => {
@@ -157,7 +171,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
         await Promise.all(f.beds.map((b) => tryOptions(w, f, b, everyone)));
       }),
     );
-    await choose(all, inputs.data, walkMin);
+    await choose(all, w, walkMin);
   }
   await Promise.all(
     found.map(async (f) => {
@@ -180,8 +194,18 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   return all;
 }
 
+/** Minutes of work that all hands have before it is dark; in the night nothing presses. */
+function minutesLeft({ inputs: i, phase }: Work): number {
+  if (phase !== 'closing') return Infinity;
+  const dark = (i.window.sunsetMs ?? i.closeMs + HOUR_MS) + HOUR_MS / 2;
+  // who asks at dusk still gets the half hour that they will take
+  return (i.data.farm.hands * Math.max(HOUR_MS / 2, dark - i.nowMs)) / 60_000;
+}
+
 /** `walkMin` is added for every bed that changes: at night nobody goes out to swap sheets for a tenth of a degree. */
-async function choose(beds: readonly PlannedBed[], data: FarmData, walkMin: number): Promise<void> {
+async function choose(beds: readonly PlannedBed[], w: Work, walkMin: number): Promise<void> {
+  const { data } = w.inputs;
+  const left = minutesLeft(w);
   const choices: BedChoice[] = beds.map((b) => {
     const options = b.options.some((o) => o.key === b.fixed)
       ? b.options.filter((o) => o.key === b.fixed)
@@ -191,14 +215,15 @@ async function choose(beds: readonly PlannedBed[], data: FarmData, walkMin: numb
       options: options.map((o) => ({
         key: o.key,
         loss: b.loss[o.key]!,
-        minutes: b.minutes[o.key]! + (o.key === optionKey(b.on) ? 0 : walkMin),
+        minutes: b.minutes[o.key]!,
+        laterMinutes: b.laterMinutes[o.key]! + (o.key === optionKey(b.on) ? 0 : walkMin),
         pieces: o.pieces,
       })),
     };
   });
   if (choices.length === 0) return;
   const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
-  let problem = coverProblem(choices, stock, data.farm.hourlyRate);
+  let problem = coverProblem(choices, stock, data.farm.hourlyRate, left);
   let values: Record<string, number>;
   try {
     values = await solveLp(problem.lp);
@@ -210,6 +235,7 @@ async function choose(beds: readonly PlannedBed[], data: FarmData, walkMin: numb
         key: o.key,
         loss: beds[i]!.loss[o.key]! * (o.key === beds[i]!.fixed ? 0 : 1),
         minutes: beds[i]!.minutes[o.key]!,
+        laterMinutes: beds[i]!.laterMinutes[o.key]!,
         pieces: o.pieces,
       })),
     }));

@@ -25,7 +25,9 @@ export interface PlannedBed extends BedPlan {
   /** What stands in it with what can still be lost of it; `left` is the share of it that the nights before have left. */
   atRisk: (PlantingAtRisk & { left: number })[];
   loss: Record<string, number>;
+  /** Minutes of work tonight, and what lifting it again will take. */
   minutes: Record<string, number>;
+  laterMinutes: Record<string, number>;
   due: { dueMs: number; lostK: number } | null;
   /** The bed under what is chosen for it. */
   plannedSpec: BedSpec;
@@ -77,6 +79,28 @@ export function chosenOutcome(b: PlannedBed) {
 
 export function asIsOutcome(b: PlannedBed) {
   return outcomeOf(b.outcome.options, AS_IS);
+}
+
+/** The coldest that a bed's leaves have been since sundown, by the model under the weather as it was; null before there is an hour of it. */
+export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC: number } | null {
+  const { timesMs, leafC } = b.outcome.past;
+  const since = plan.window.sunsetMs ?? plan.window.fromMs;
+  let low: { atMs: number; leafC: number } | null = null;
+  timesMs.forEach((atMs, i) => {
+    if (atMs >= since && atMs < plan.nowMs && (low === null || leafC[i]! < low.leafC))
+      low = { atMs, leafC: leafC[i]! };
+  });
+  return low;
+}
+
+/**
+ * The night's lowest leaf by member. While it is still to come, what the plan will make of it; in the morning, what it has
+ * been together with what the rest of the morning may bring: one figure, wherever a screen speaks of the night.
+ */
+export function nightLowsC(plan: NightPlan, b: PlannedBed): number[] {
+  const ahead = chosenOutcome(b).minLeafC;
+  const was = plan.phase === 'morning' ? lowSoFar(plan, b) : null;
+  return was === null ? ahead : ahead.map((c) => Math.min(c, was.leafC));
 }
 
 /** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze. */

@@ -16,7 +16,7 @@ import type { NightPlan } from './planned';
 import type { NightPool } from './pool';
 import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
 
-export { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
+export { asIsOutcome, chosenOutcome, nightLowsC, type NightPlan, type PlannedBed } from './planned';
 
 interface Job {
   key: string;
@@ -198,7 +198,7 @@ export function stateKey(data: FarmData, nowMs: number): string {
   const relevant = data.records
     .filter((r) => ['cover', 'vent', 'decision', 'retraction'].includes(r.record.kind))
     .map((r) => r.record.id);
-  const { latitude, longitude, elevationM, timeZone, hourlyRate, schools } = data.farm;
+  const { latitude, longitude, elevationM, timeZone, hourlyRate, hands, schools } = data.farm;
   const body = [
     Math.floor(nowMs / (HOUR_MS / 4)),
     latitude,
@@ -206,6 +206,7 @@ export function stateKey(data: FarmData, nowMs: number): string {
     elevationM,
     timeZone,
     hourlyRate,
+    hands,
     schools,
     data.structures,
     data.beds,

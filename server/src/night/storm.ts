@@ -21,7 +21,13 @@ export function stormView(
   const layout = layoutOf(data.structures);
   const feet = style.units.length === 'ft';
   const jobs = stormJobs(
-    data.structures.map((structure) => ({ structure, turnDeg: layout.get(structure.id)!.turnDeg })),
+    data.structures.map((structure) => ({
+      structure,
+      turnDeg: layout.get(structure.id)!.turnDeg,
+      covered: data.beds.some(
+        (b) => b.structureId === structure.id && (state.onBed.get(b.id) ?? []).length > 0,
+      ),
+    })),
     hours.filter((h) => Date.parse(h.time) >= nowMs - HOUR_MS),
     data.farm.wind,
     data.farm.windFromDeg,

@@ -25,6 +25,8 @@ import type { FarmData } from '../farm/store';
 
 /** The bed as it stands, nothing touched: covers as they are, openings as they are. */
 export const AS_IS = 'as-is';
+/** As it stands, but what is open shut when it is time to. */
+export const SHUT = 'shut';
 export const HISTORY_MS = 4 * 24 * HOUR_MS;
 
 export interface BedPlan {

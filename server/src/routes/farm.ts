@@ -20,10 +20,11 @@ import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
 import { beds, covers, plantings, structures } from '../db/schema';
+import { inUse } from '../farm/stock';
 import { bedRow, coverRow, isEmpty, structureRow, writeFarm } from '../farm/store';
 import { cutView } from '../night/cut';
 import { currentGlyph } from '../night/glyph';
-import { inUse, plantingViews } from '../night/placeView';
+import { plantingViews } from '../night/placeView';
 import { notFound, parseBody, Problem } from '../problem';
 
 const clockSchema = z.union([

@@ -12,6 +12,7 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Context, Moment } from '../context';
 import { retractedIds, type FarmState } from '../farm/state';
+import { inUse, piecesOn } from '../farm/stock';
 import {
   allRetractions,
   appendRecords,
@@ -54,20 +55,22 @@ function checkTarget(r: FarmRecord, m: Moment): void {
   if (r.kind === 'decision' && !has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
 }
 
-/** Laying a piece that is already elsewhere is refused: never more than there are. */
+/** Laying a piece that is already elsewhere is refused: never more than there are, a sheet of two pieces counting two. */
 function checkStock(list: readonly FarmRecord[], m: Moment, state: FarmState): void {
-  const free = new Map(
-    m.data.covers.map((c) => [
-      c.id,
-      c.count - [...state.onBed.values()].flat().filter((o) => o.coverId === c.id).length,
-    ]),
-  );
+  const free = new Map(m.data.covers.map((c) => [c.id, c.count - inUse(m.data, state, c).pieces]));
   for (const r of list) {
     if (r.kind !== 'cover') continue;
-    const left = (free.get(r.coverId) ?? 0) + (r.on ? -1 : 1);
-    free.set(r.coverId, left);
-    if (r.on && left < 0) {
-      const cover = m.data.covers.find((c) => c.id === r.coverId)!;
+    const cover = m.data.covers.find((c) => c.id === r.coverId)!;
+    const bed = m.data.beds.find((b) => b.id === r.bedId)!;
+    const pieces = piecesOn(
+      cover,
+      m.data.structures.find((s) => s.id === bed.structureId)!,
+      bed,
+    );
+    const left = free.get(r.coverId) ?? 0;
+    free.set(r.coverId, left + (r.on ? -pieces : pieces));
+    // one piece on a bed that takes two is what happened, and is kept; with none free it cannot have
+    if (r.on && left < 1) {
       throw new Problem(
         409,
         'None left',

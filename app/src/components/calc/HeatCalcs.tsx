@@ -9,7 +9,7 @@ import type { TryRequest } from '../../worker/whatIf';
 import { Amount, Choose } from '../Fields';
 import { Loading } from '../Page';
 import { Text } from '../Text';
-import { asPlanned, requestFor } from '../trial';
+import { asPlanned, dayWord, requestFor } from '../trial';
 import { Answer } from './parts';
 
 const LITRES = [0, 10, 20, 40, 80] as const;
@@ -134,7 +134,7 @@ function Shade({ view }: { view: PlaceView }) {
       onChange={setCloth}
     />
   );
-  if (!without || !withIt) return <Loading what="Running tomorrow with and without it" />;
+  if (!without || !withIt) return <Loading what="Running the day with and without it" />;
   const hot = (r: typeof without) => r.canopyC[r.maxIndex]!;
   return (
     <>
@@ -142,7 +142,7 @@ function Shade({ view }: { view: PlaceView }) {
       <Answer
         said={`${format.diff(hot(withIt) - hot(without))} at the warmest`}
         working={[
-          `${view.bed.name} tomorrow, covers off by day, as far open as it is:`,
+          `${view.bed.name} ${dayWord(view, format.timeZone)}, covers off by day, as far open as it is:`,
           `without cloth ${format.t(hot(without))} at ${format.time(without.timesMs[without.maxIndex]!)};`,
           `under it ${format.t(hot(withIt))} at ${format.time(withIt.timesMs[withIt.maxIndex]!)}.`,
           `Left on overnight, the leaf is at ${format.t(withIt.minLeafC)} instead of ${format.t(without.minLeafC)}.`,

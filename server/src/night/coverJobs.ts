@@ -1,0 +1,220 @@
+/** The evening's jobs: what is to be shut and covered, each with what it saves by itself and why. */
+import type { JobItem, JobView } from '@fogata/contract';
+import {
+  bandOf,
+  clockText,
+  cropById,
+  differenceText,
+  floorMinutes,
+  HOUR_MS,
+  medianOf,
+  moneyText,
+  optionKey,
+  temperatureText,
+  worthOfSheets,
+  type Cover,
+  type Style,
+} from '@fogata/core';
+import { ofKind } from '../farm/state';
+import { joined, minutesFor } from './jobParts';
+import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
+import { AS_IS, SHUT } from './tasks';
+
+function cropsOf(b: PlannedBed): string {
+  return [...new Set(b.plantings.map((p) => cropById(p.crop).name))].join(', ');
+}
+
+/** Bed names in order, one that gets two sheets of a kind as "N2 (double)". */
+function bedNames(group: Change[]): string[] {
+  const counts = new Map<string, number>();
+  for (const c of group) counts.set(c.bed.bed.name, (counts.get(c.bed.bed.name) ?? 0) + 1);
+  return [...counts].map(([name, n]) => (n > 1 ? `${name} (double)` : name));
+}
+
+interface Change {
+  bed: PlannedBed;
+  cover: Cover;
+  on: boolean;
+  done: boolean;
+  recordId: string | null;
+  atMs: number | null;
+  /** What this act alone is expected to save, in money; under zero where a sheet is wanted elsewhere. */
+  saves: number;
+}
+
+/** Expected loss of a bed under covers, with its house as it will be shut; null where that was not worked out. */
+function lossUnder(b: PlannedBed, covers: readonly Cover[]): number | null {
+  return b.loss[optionKey(covers)] ?? null;
+}
+
+/** As it stands, its house shut: what laying is measured against. What shutting saves is the closing job's. */
+const lossShut = (b: PlannedBed): number => b.loss[SHUT] ?? b.loss[AS_IS]!;
+
+/** What is to be put on or taken off, and what of it has been done since noon. */
+function changes(plan: NightPlan): Change[] {
+  const out: Change[] = [];
+  for (const b of plan.beds) {
+    const option = b.options.find((o) => o.key === b.chosen);
+    const off = [...b.on];
+    const fresh: Cover[] = [];
+    for (const cover of option?.covers ?? []) {
+      const i = off.indexOf(cover);
+      if (i >= 0) off.splice(i, 1);
+      else fresh.push(cover);
+    }
+    const todo = { bed: b, done: false, recordId: null, atMs: null };
+    if (option) {
+      const kept = [...b.on];
+      for (const cover of off) kept.splice(kept.indexOf(cover), 1);
+      const shut = lossShut(b);
+      const bare = off.length > 0 ? lossUnder(b, kept) : shut;
+      const lossOf = (covers: readonly Cover[]) =>
+        covers.length === b.on.length && off.length === 0 ? shut : lossUnder(b, covers);
+      worthOfSheets(kept, fresh, lossOf).forEach((saves, i) =>
+        out.push({ ...todo, cover: fresh[i]!, on: true, saves }),
+      );
+      for (const cover of off)
+        out.push({ ...todo, cover, on: false, saves: (shut - (bare ?? shut)) / off.length });
+    }
+    for (const c of plan.state.onBed.get(b.bed.id) ?? []) {
+      if (c.sinceMs < plan.window.fromMs) continue;
+      const cover = plan.data.covers.find((s) => s.id === c.coverId);
+      if (cover && !(option && off.includes(cover)))
+        out.push({ bed: b, cover, on: true, done: true, recordId: c.recordId, atMs: c.sinceMs, saves: 0 });
+    }
+  }
+  return out;
+}
+
+function item(c: Change): JobItem {
+  return {
+    bedId: c.bed.bed.id,
+    bedName: c.bed.bed.name,
+    coverId: c.cover.id,
+    coverName: c.cover.name,
+    on: c.on,
+    done: c.done,
+    recordId: c.recordId,
+  };
+}
+
+function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
+  const todo = group.filter((c) => !c.done);
+  const lines: string[] = [];
+  if (todo.length > 0) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
+  const beds = todo
+    .filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n)
+    .map((c) => {
+      const before = bandOf(asIsOutcome(c.bed).minLeafC, 0).mid;
+      const after = bandOf(chosenOutcome(c.bed).minLeafC, 0).mid;
+      const saved = todo.filter((x) => x.bed === c.bed).reduce((sum, x) => sum + x.saves, 0);
+      const t = (x: number) => temperatureText(x, style.units.temperature);
+      return `${c.bed.bed.name}: leaf ${t(after)} instead of ${t(before)}${saved >= 1 ? `, saves about ${moneyText(saved, style.currency)}` : ''}`;
+    });
+  lines.push(...beds);
+  const late = Math.max(0, ...todo.map((c) => c.bed.due?.lostK ?? 0));
+  if (late > 0.4) {
+    const sunset = plan.window.sunsetMs;
+    const lost = differenceText(late, style.units.temperature).replace('+', '');
+    lines.push(
+      `Half an hour after sundown${sunset ? ` (${clockText(sunset + HOUR_MS / 2, style)})` : ''} it would come out ${lost} colder`,
+    );
+  }
+  return lines.length > 0 ? `${lines.join('. ')}.` : '';
+}
+
+/** Due time of a group, before anything is late: the earliest of its beds. */
+function dueOf(group: Change[], plan: NightPlan): number {
+  const due = group.filter((c) => !c.done).map((c) => c.bed.due?.dueMs ?? plan.closeMs);
+  if (due.length > 0) return Math.min(...due);
+  return Math.max(...group.map((c) => c.atMs ?? plan.nowMs));
+}
+
+export function coverJobs(plan: NightPlan, style: Style): JobView[] {
+  const groups = new Map<string, Change[]>();
+  for (const c of changes(plan)) {
+    const key = `${c.on ? 'on' : 'off'}:${c.cover.id}:${c.bed.structure.id}:${c.done ? 'done' : 'todo'}`;
+    groups.set(key, [...(groups.get(key) ?? []), c]);
+  }
+  const accepted = new Set(
+    ofKind(plan.state.standing, 'decision')
+      .filter((d) => d.night === plan.window.night && d.verdict === 'accepted')
+      .map((d) => d.bedId),
+  );
+  return [...groups].map(([key, group]) => {
+    const first = group[0]!;
+    const names = joined(bedNames(group));
+    const done = first.done;
+    const on = first.on;
+    const crops = joined([...new Set(group.map((c) => cropsOf(c.bed)))]);
+    const layers = group.some((c) => c.bed.structure.kind !== 'open') ? ' · another layer' : '';
+    const verb = first.cover.use === 'over' ? 'over' : 'on';
+    return {
+      key,
+      kind: 'cover' as const,
+      dueMs: dueOf(group, plan),
+      onByMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
+      saves: group.reduce((s, c) => s + c.saves, 0),
+      title: on ? `${first.cover.name} ${verb} ${names}` : `${first.cover.name} off ${names}`,
+      detail: on ? `${crops}${done ? '' : layers}` : 'it does more good elsewhere tonight',
+      why: on ? coverWhy(group, plan, style) : '',
+      minutes: group.reduce((s, c) => s + (c.on ? 1 : 0.5) * minutesFor(c.cover, c.bed), 0),
+      structureId: first.bed.structure.id,
+      items: group.map(item),
+      accepted: group.every((c) => accepted.has(c.bed.bed.id)),
+      done,
+      doneAtMs: done ? Math.max(...group.map((c) => c.atMs!)) : null,
+      recordIds: group.flatMap((c) => c.recordId ?? []),
+      planKeys: Object.fromEntries(group.map((c) => [c.bed.bed.id, c.bed.chosen])),
+    };
+  });
+}
+
+/** What shutting does, as the model has it: on a clear still night a single film can be colder within than the air outside. */
+function shutWhy(beds: readonly PlannedBed[], saves: number, sunsetMs: number, style: Style): string {
+  const sun = `The last sun before ${clockText(sunsetMs, style)} goes into the soil instead of out of the door`;
+  if (saves >= 1) return `${sun}; shutting it saves about ${moneyText(saves, style.currency)}.`;
+  const gain = (b: PlannedBed) => {
+    const shut = b.outcome.options.find((o) => o.key === SHUT);
+    return shut ? medianOf(shut.minLeafC) - medianOf(asIsOutcome(b).minLeafC) : 0;
+  };
+  const gains = beds.map(gain).sort((a, b) => a - b);
+  const k = differenceText(gains[gains.length >> 1]!, style.units.temperature);
+  return `${sun}, and wind and snow stay out. By the model it changes the leaves by ${k} tonight, no more: under a clear still sky a single film can be colder than the air outside.`;
+}
+
+/** Shut what is open, early enough to keep the last of the sun. */
+export function closeJobs(plan: NightPlan, style: Style): JobView[] {
+  const sunset = plan.window.sunsetMs ?? plan.closeMs + HOUR_MS;
+  return plan.data.structures.flatMap((s): JobView[] => {
+    const opening = plan.state.openings.get(s.id);
+    const closedToday = opening !== undefined && opening.fraction === 0 && opening.atMs >= plan.window.fromMs;
+    if (!opening || (opening.fraction === 0 && !closedToday)) return [];
+    const beds = plan.beds.filter((b) => b.structure.id === s.id);
+    if (beds.length === 0) return [];
+    // over the beds as they lie, shut against open; what covers save over that is theirs
+    const saves = beds.reduce((sum, b) => sum + b.loss[AS_IS]! - lossShut(b), 0);
+    return [
+      {
+        key: `close:${s.id}`,
+        kind: 'close',
+        dueMs: plan.nowMs,
+        onByMs: closedToday ? opening.atMs : floorMinutes(plan.closeMs, 10),
+        saves: closedToday ? 0 : saves,
+        title: `Close ${s.name}`,
+        detail: closedToday
+          ? 'doors and sides shut'
+          : `${Math.round(opening.fraction * 100)} % open · doors and sides`,
+        why: shutWhy(beds, saves, sunset, style),
+        minutes: 4,
+        structureId: s.id,
+        items: [],
+        accepted: false,
+        done: closedToday,
+        doneAtMs: closedToday ? opening.atMs : null,
+        recordIds: closedToday ? [opening.recordId] : [],
+        planKeys: {},
+      },
+    ];
+  });
+}

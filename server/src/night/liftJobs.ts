@@ -1,0 +1,103 @@
+/** The morning's jobs: what may come off, from when, and what has been lifted already. */
+import type { JobView } from '@fogata/contract';
+import { HOUR_MS, type Cover } from '@fogata/core';
+import { ofKind } from '../farm/state';
+import { joined, minutesFor } from './jobParts';
+import { thawMs, type NightPlan, type PlannedBed } from './planned';
+
+export function liftJobs(plan: NightPlan): JobView[] {
+  const light = plan.data.farm.schools.uncover === 'light';
+  const groups = new Map<string, { b: PlannedBed; cover: Cover; recordId: string; atMs: number }[]>();
+  for (const b of plan.beds) {
+    const atMs = b.lift?.atMs;
+    if (atMs == null) continue;
+    for (const c of plan.state.onBed.get(b.bed.id) ?? []) {
+      const cover = plan.data.covers.find((s) => s.id === c.coverId);
+      if (cover) {
+        const key = `lift:${cover.id}:${b.structure.id}`;
+        groups.set(key, [...(groups.get(key) ?? []), { b, cover, recordId: c.recordId, atMs }]);
+      }
+    }
+  }
+  const jobs = [...groups].map(([key, group]): JobView => {
+    const frozen = group.some((g) => thawMs(g.b) !== null);
+    const dueMs = Math.ceil(Math.max(...group.map((g) => g.atMs)) / 600_000) * 600_000;
+    return {
+      key,
+      kind: 'lift',
+      dueMs: Math.max(plan.nowMs, dueMs),
+      onByMs: dueMs,
+      saves: 0,
+      title: `Lift ${group[0]!.cover.name} off ${joined(group.map((g) => g.b.bed.name))}`,
+      detail: light
+        ? 'for the light, once it is borne'
+        : frozen
+          ? 'after the leaves have thawed'
+          : 'when what is under it bears the morning',
+      why: frozen
+        ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed, and what stands there bears the rest of the morning without the cover.'
+        : 'From then on what stands there bears the rest of the morning without the cover, in nine of ten outcomes; every hour of light counts now.',
+      minutes: group.reduce((s, g) => s + 0.5 * minutesFor(g.cover, g.b), 0),
+      structureId: group[0]!.b.structure.id,
+      items: group.map((g) => ({
+        bedId: g.b.bed.id,
+        bedName: g.b.bed.name,
+        coverId: g.cover.id,
+        coverName: g.cover.name,
+        on: false,
+        done: false,
+        recordId: null,
+      })),
+      accepted: false,
+      done: false,
+      doneAtMs: null,
+      recordIds: [],
+      planKeys: {},
+    };
+  });
+  return [...jobs, ...liftedJobs(plan)];
+}
+
+/** What has been lifted this morning, so that it can be seen and undone. */
+function liftedJobs(plan: NightPlan): JobView[] {
+  const since = (plan.window.sunriseMs ?? plan.nowMs) - 4 * HOUR_MS;
+  const groups = new Map<string, JobView>();
+  for (const r of ofKind(plan.state.standing, 'cover')) {
+    if (r.on || r.atMs < since) continue;
+    const b = plan.beds.find((x) => x.bed.id === r.bedId);
+    const cover = plan.data.covers.find((c) => c.id === r.coverId);
+    if (!b || !cover) continue;
+    const key = `lifted:${cover.id}:${b.structure.id}`;
+    const job = groups.get(key) ?? {
+      key,
+      kind: 'lift' as const,
+      dueMs: r.atMs,
+      onByMs: r.atMs,
+      saves: 0,
+      title: '',
+      detail: 'lifted',
+      why: '',
+      minutes: 0,
+      structureId: b.structure.id,
+      items: [],
+      accepted: false,
+      done: true,
+      doneAtMs: r.atMs,
+      recordIds: [],
+      planKeys: {},
+    };
+    job.items.push({
+      bedId: b.bed.id,
+      bedName: b.bed.name,
+      coverId: cover.id,
+      coverName: cover.name,
+      on: false,
+      done: true,
+      recordId: r.id,
+    });
+    job.recordIds.push(r.id);
+    job.title = `${cover.name} off ${joined(job.items.map((x) => x.bedName))}`;
+    groups.set(key, job);
+  }
+  return [...groups.values()];
+}
