@@ -11,6 +11,16 @@ const no = (...names) => ({
     })),
   ],
 });
+/** Of the server only the demo's rooms may reach the invented weather and thermometers. */
+const invented = {
+  patterns: [
+    ...no('app').patterns,
+    {
+      group: ['@fogata/core/standins', '**/standins', '**/standins/**'],
+      message: 'Invented weather is for the demo alone (docs/architecture.md).',
+    },
+  ],
+};
 const outside = [
   'express',
   'drizzle-orm',
@@ -63,7 +73,13 @@ export default ts.config(
   {
     files: ['core/src/**/*.ts'],
     rules: {
-      'no-restricted-imports': ['error', { ...no('contract', 'server', 'app'), paths: outside }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [...no('contract', 'server', 'app').patterns, ...invented.patterns.slice(1)],
+          paths: outside,
+        },
+      ],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
       'no-restricted-properties': [
         'error',
@@ -73,7 +89,11 @@ export default ts.config(
     },
   },
   { files: ['contract/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('server', 'app')] } },
-  { files: ['server/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('app')] } },
+  { files: ['server/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', invented] } },
+  {
+    files: ['server/src/standins/**/*.ts', 'server/src/demo/**/*.ts', 'server/src/main.ts'],
+    rules: { 'no-restricted-imports': ['error', no('app')] },
+  },
   {
     files: ['e2e/**/*.ts', 'bench/**/*.ts'],
     rules: { 'no-restricted-imports': ['error', no('app', 'server')] },

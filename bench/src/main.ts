@@ -17,7 +17,6 @@ import {
   runHouse,
   runOutside,
   splitTask,
-  trueHours,
   type Bed,
   type BedSpec,
   type BedTask,
@@ -30,6 +29,7 @@ import {
   type Structure,
   type WeatherEntry,
 } from '@fogata/core';
+import { trueHours } from '@fogata/core/standins';
 
 import { largeFarm } from './largeFarm';
 import { whatIf } from './whatIf';

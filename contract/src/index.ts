@@ -4,3 +4,4 @@ export * from './farmFile';
 export * from './records';
 export * from './simulationCase';
 export * from './views';
+export * from './weather';

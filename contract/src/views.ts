@@ -5,6 +5,8 @@ import type {
   Calibration,
   Cover,
   CutPlan,
+  Issue,
+  Lack,
   MaterialId,
   NightWindow,
   Opening,
@@ -17,6 +19,7 @@ import type {
   StormJob,
   Structure,
   Town,
+  TypedForecast,
   WeatherEntry,
 } from '@fogata/core';
 import type { Farm, Gear, Roll } from './farm';
@@ -35,7 +38,8 @@ export interface ClockView {
 export interface FarmView {
   farm: Farm;
   clock: ClockView;
-  weatherSource: string;
+  /** Whether weather and thermometers are invented: only in the demo. */
+  simulated: boolean;
   emptyFarm: boolean;
 }
 
@@ -120,7 +124,9 @@ export interface RibbonView {
 }
 
 export interface PlanProgress {
-  state: 'computing' | 'ready' | 'failed' | 'empty';
+  /** `waiting`: no forecast reaches through the night, and none is invented. */
+  state: 'computing' | 'ready' | 'failed' | 'empty' | 'waiting';
+  lack?: Lack;
   done: number;
   of: number;
   message?: string;
@@ -137,7 +143,10 @@ export interface NowView {
     cloud: number;
     windMs: number;
     issuedMs: number;
-    source: string;
+    name: string;
+    source: Issue['source'];
+    /** What the days before are worth, in words; null where they were measured. */
+    doubt: string | null;
   } | null;
   /** What the plan is expected to save, and what is lost whether or not it is done. */
   money: { saved: number; eitherWay: number; minutes: number } | null;
@@ -349,10 +358,24 @@ export interface ImportView {
   columns: { header: string; meaning: string }[];
   badRows: { row: number; reason: string }[];
   preview: WeatherEntry[];
+  /** What the table lacks and was estimated. */
+  estimated: string[];
 }
 
 export interface ForecastView {
-  imported: { id: string; name: string; importedMs: number; fromMs: number; toMs: number; active: boolean }[];
+  imported: {
+    id: string;
+    name: string;
+    source: 'typed' | 'file' | 'push' | 'poll';
+    issuedMs: number;
+    importedMs: number;
+    fromMs: number;
+    toMs: number;
+    active: boolean;
+    typed: TypedForecast | null;
+  }[];
+  /** The one that tonight goes by; null where none reaches through it. */
+  using: string | null;
 }
 
 /** RFC 9457 problem details, with the field and a sentence that a grower understands. */

@@ -1,6 +1,7 @@
 /** What core offers to the other rooms. A folder a topic; see docs/architecture.md. */
 export * from './calc/calc';
 export * from './calibration/belief';
+export * from './climate/zonal';
 export * from './covers/cutList';
 export * from './covers/holding';
 export * from './covers/sheet';
@@ -12,6 +13,7 @@ export * from './farm/shade';
 export * from './farm/towns';
 export * from './farm/types';
 export * from './formats/forecastCsv';
+export * from './formats/loggerCsv';
 export * from './formats/geojson';
 export * from './formats/planSvg';
 export * from './formats/stockCsv';
@@ -48,6 +50,8 @@ export * from './sky/air';
 export * from './sky/longwave';
 export * from './sky/sun';
 export * from './time/farmTime';
-export * from './weather/forecast';
-export * from './weather/truth';
+export * from './weather/coming';
+export * from './weather/record';
+export * from './weather/spread';
+export * from './weather/typed';
 export * from './storm/loads';

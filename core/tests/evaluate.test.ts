@@ -12,7 +12,6 @@ import {
   liftTimeMs,
   looksAtLifting,
   splitTask,
-  trueHours,
   type BedTask,
   type HouseTask,
   type Belief,
@@ -20,6 +19,7 @@ import {
   type PlantingAtRisk,
   type WeatherEntry,
 } from '../src';
+import { trueHours } from '../standins';
 import { aBed, aCover, aStructure, SITE } from './fixtures';
 
 const HOUR = 3_600_000;

@@ -67,11 +67,11 @@ describe('forecast as CSV', () => {
 
   test('a gap, a missing column, too few rows and an empty text are refused in a sentence', () => {
     const gap = readForecastCsv(
-      `time,temp,dew,wind\n${rows(14, (i) => `${hour(i < 6 ? i : i + 2)},1,-2,1`)}`,
+      `time,temp,dew,wind\n${rows(14, (i) => `${hour(i < 6 ? i : i + 5)},1,-2,1`)}`,
       'UTC',
     );
     expect(gap.badRows).toEqual([
-      { row: 8, reason: '3 hours after the row before it, where one hour is expected' },
+      { row: 8, reason: '6 hours after the row before it, where at most three whole hours are expected' },
     ]);
     expect(readForecastCsv(`time,temp,dew\n${hour(0)},1,-2`, 'UTC').badRows[0]!.reason).toBe(
       'no column for wind',

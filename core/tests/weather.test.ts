@@ -1,13 +1,5 @@
-import {
-  dayLengthH,
-  ensemble,
-  forecastCentre,
-  forecastErrorK,
-  lastIssueMs,
-  quantile,
-  trueHours,
-  trueWeather,
-} from '../src';
+import { dayLengthH, ensemble, forecastErrorK, quantile } from '../src';
+import { forecastCentre, lastIssueMs, trueHours, trueWeather } from '../standins';
 import { smoothNoise } from '../src/weather/noise';
 import { SITE } from './fixtures';
 

@@ -2,6 +2,9 @@ import { accessible, expect, glovesFit, test } from './farm';
 
 test.use({ demo: false });
 
+/** Keys of the pad that are called otherwise than they look. */
+const KEY: Record<string, string> = { '±': 'Change the sign' };
+
 test('an empty farm, typed by hand on a phone, leads to the first night of two structures and six beds', async ({
   page,
   farm,
@@ -84,8 +87,34 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
     await expect(page.getByTestId('undo')).toContainText('added');
   }
 
-  // the first night
+  // nothing is known of the night yet, and no figure of it is shown
   await page.goto(farm.url);
+  await expect(page.getByTestId('sentence')).toHaveText(
+    /^There is no forecast for (tonight|this morning and what comes)\. Tell it what yours says\.$/,
+  );
+  await expect(page.getByTestId('place-line')).toHaveCount(0);
+  await accessible(page);
+  await glovesFit(page);
+
+  // twenty seconds on steppers; a reload half way loses nothing
+  await page.getByTestId('tell-forecast').click();
+  await page.getByTestId('typed-low-value').click();
+  for (const key of ['4', '±', 'Set'])
+    await page.getByRole('button', { name: KEY[key] ?? key, exact: true }).click();
+  await page.reload();
+  await expect(page.getByTestId('sentence')).toContainText('−4 °C by');
+  await page.getByRole('button', { name: 'Highest up 5' }).click();
+  await page.getByRole('radio', { name: 'still', exact: true }).click();
+  await page.getByRole('radio', { name: 'clear', exact: true }).click();
+  await accessible(page);
+  await glovesFit(page);
+  await page.getByTestId('typed-save').click();
+
+  // the first night
   await expect(page.getByTestId('place-line')).toHaveCount(6, { timeout: 60_000 });
+  // whatever the hour: of a night that nobody knows nothing is claimed
+  await expect(page.getByTestId('sentence')).not.toContainText(/froze for/);
+  await expect(page.getByTestId('forecast-from')).toContainText('From what was typed at');
+  await expect(page.getByTestId('doubt')).toContainText('days before');
   await expect(page.getByTestId('demo-clock')).toHaveCount(0);
 });

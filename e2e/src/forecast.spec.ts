@@ -26,7 +26,7 @@ test('a forecast of one’s own is understood, taken, and changes the advice', a
   await expect(result).toContainText('Taken');
   await page.getByTestId('tab-Now').click();
   await expect(page.getByTestId('sentence')).toContainText(/^1\d °C/, { timeout: 60_000 });
-  await expect(page.getByText(/From the my forecast/)).toBeVisible();
+  await expect(page.getByTestId('forecast-from')).toContainText('From “my forecast” of');
 });
 
 test('a bad row is named by number and reason, nothing is taken, and what was pasted stays', async ({

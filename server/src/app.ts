@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { Context, type ServerOptions } from './context';
 import { Problem, sendProblem } from './problem';
 import { exchangeRoutes } from './routes/exchange';
+import { feedRoutes } from './routes/feed';
 import { farmRoutes } from './routes/farm';
 import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
@@ -39,7 +40,7 @@ export function makeApp(
     res.setHeader('Cache-Control', 'no-store');
     next();
   });
-  for (const routes of [farmRoutes, exchangeRoutes, nightRoutes, logRoutes, forecastRoutes])
+  for (const routes of [farmRoutes, exchangeRoutes, nightRoutes, logRoutes, forecastRoutes, feedRoutes])
     app.use('/api', routes(context));
   app.use('/api', () => {
     throw new Problem(404, 'Not found', 'There is no such address in the API.');

@@ -1,24 +1,26 @@
 /** What a request needs: the farm as it is now, its weather, the plan. One loading path for every route. */
 import type { ClockView } from '@fogata/contract';
-import { nightOf, phaseOf, type Episode, type Style } from '@fogata/core';
-import { simulatedThermometers, type ThermometerSource } from './adapters/thermometers';
-import { simulatedWeather, withImported, type WeatherSource } from './adapters/weather';
+import { nightOf, nightWindow, phaseOf, type OutsideLow, type Site, type Style } from '@fogata/core';
 import { nextClosingMs, nextMorningMs, type FarmClock } from './clock';
 import type { Db } from './db/open';
-import { deriveState, type FarmState } from './farm/state';
+import { deriveState, ofKind, type FarmState } from './farm/state';
 import { findNight, loadFarm, saveNight, type FarmData } from './farm/store';
 import { nightWeather } from './night/nowView';
 import { Planner, type NightPlan } from './night/planner';
 import { remembering, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
+import { OUTSIDE } from './night/spots';
+import { farmWeather, type FarmWeather } from './sources/farmWeather';
+import { keptSources } from './sources/kept';
+import type { Sources } from './sources/ports';
 
 export interface ServerOptions {
   db: Db;
   clock: FarmClock;
   pool: NightPool;
-  seed: number;
-  episodes?: Episode[];
-  /** Members of the simulated forecast; 20 unless said. */
+  /** Where weather and temperatures come from; what is kept in the database unless said. The demo says. */
+  sources?: (site: Site) => Sources;
+  /** Members of an ensemble; 20 unless said. */
   members?: number;
 }
 
@@ -26,35 +28,43 @@ export interface Moment {
   data: FarmData;
   state: FarmState;
   nowMs: number;
-  weather: WeatherSource;
+  weather: FarmWeather;
+  sources: Sources;
   style: Style;
   clock: ClockView;
 }
 
+/** The lowest that was read outside in each of the last nights: what an issue is corrected by. */
+function outsideLows(data: FarmData, state: FarmState): OutsideLow[] {
+  const byNight = new Map<string, number>();
+  for (const r of ofKind(state.standing, 'reading'))
+    if (r.spot === OUTSIDE && r.minC !== null) byNight.set(r.night, r.minC);
+  return [...byNight].map(([night, minC]) => {
+    const { fromMs, toMs } = nightWindow(night, data.farm);
+    return { fromMs, toMs, minC };
+  });
+}
+
 export class Context {
   readonly planner: Planner;
-  readonly thermometers: ThermometerSource = simulatedThermometers();
+  private readonly sources: (site: Site) => Sources;
 
   constructor(readonly options: ServerOptions) {
+    const kept = keptSources(options.db);
+    this.sources = options.sources ?? (() => kept);
     this.planner = new Planner({
       pool: remembering(options.pool),
       onReady: (plan) => this.keepPrediction(plan),
     });
   }
 
-  get db(): Db {
-    return this.options.db;
+  /** Whether weather and thermometers are invented. */
+  get simulated(): boolean {
+    return this.options.sources !== undefined;
   }
 
-  weatherFor(data: FarmData): WeatherSource {
-    const { latitude, longitude, elevationM } = data.farm;
-    const simulated = simulatedWeather({
-      seed: this.options.seed,
-      site: { latitude, longitude, elevationM },
-      ...(this.options.episodes ? { episodes: this.options.episodes } : {}),
-      ...(this.options.members ? { members: this.options.members } : {}),
-    });
-    return withImported(simulated, data.imported, this.options.seed, this.options.members);
+  get db(): Db {
+    return this.options.db;
   }
 
   async moment(): Promise<Moment> {
@@ -62,11 +72,17 @@ export class Context {
     const data = await loadFarm(this.db, nowMs);
     const { farm } = data;
     const window = nightOf(nowMs, farm);
+    const state = deriveState(data.records);
+    const { latitude, longitude, elevationM } = farm;
+    const site = { latitude, longitude, elevationM };
+    const sources = this.sources(site);
+    const lows = outsideLows(data, state);
     return {
       data,
-      state: deriveState(data.records),
+      state,
       nowMs,
-      weather: this.weatherFor(data),
+      sources,
+      weather: await farmWeather(sources, site, nowMs, lows, this.options.members ?? 20),
       style: { units: farm.units, currency: farm.currency, hours: farm.units.clock, timeZone: farm.timeZone },
       clock: {
         nowMs,
@@ -80,12 +96,12 @@ export class Context {
   }
 
   async spotInputs(m: Moment, night: string, learnt = true): Promise<SpotInputs> {
-    const { deepC } = this.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    const { deepC } = await this.planner.backgroundFor(m.data, m.weather, m.nowMs);
     return {
       data: m.data,
       state: m.state,
       weather: m.weather,
-      thermometers: this.thermometers,
+      thermometers: m.sources.thermometers,
       deepC,
       beliefs: learnt ? await this.planner.beliefs(m.data, m.state, m.weather, night, deepC) : new Map(),
       night,

@@ -11,6 +11,8 @@ import { loadDemo } from './demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
 import { readMeta, writeMeta } from './farm/store';
 import { startPool } from './night/pool';
+import { startPolling } from './sources/poll';
+import { demoSources } from './standins/demo';
 
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
@@ -59,8 +61,7 @@ async function main(): Promise<void> {
       db,
       clock,
       pool,
-      seed: demo ? DEMO_SEED : Number(process.env['FOGATA_SEED'] ?? 1),
-      ...(demo ? { episodes: DEMO_EPISODES } : {}),
+      ...(demo ? { sources: demoSources(db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),
       ...(process.env['FOGATA_MEMBERS'] ? { members: Number(process.env['FOGATA_MEMBERS']) } : {}),
     },
     join(root, 'app', 'dist'),
@@ -74,12 +75,14 @@ async function main(): Promise<void> {
   // the first night is worked out before anyone asks
   void context.moment().then((m) => context.planner.ask(m.data, m.weather, m.nowMs));
 
+  const stopPolling = startPolling(db, () => clock.nowMs());
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
     stopping = true;
     say('Closing.');
     context.planner.stop();
+    stopPolling();
     server.close();
     server.closeAllConnections();
     await pool.close();

@@ -9,6 +9,7 @@ import { openPglite, type OpenDb } from '../src/db/open';
 import { loadDemo } from '../src/demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
 import { startPool, type NightPool } from '../src/night/pool';
+import { demoSources } from '../src/standins/demo';
 import type { NowView } from '@fogata/contract';
 
 const ROOT = join(__dirname, '..', '..');
@@ -35,7 +36,12 @@ export async function startTestServer(demo = true): Promise<TestServer> {
   if (demo) await loadDemo(open.db);
   const clock = demoClock(DEMO_START_MS, () => Promise.resolve());
   const { app, context } = makeApp(
-    { db: open.db, clock, pool, seed: DEMO_SEED, episodes: DEMO_EPISODES },
+    {
+      db: open.db,
+      clock,
+      pool,
+      ...(demo ? { sources: demoSources(open.db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),
+    },
     null,
   );
   const api = request(app);

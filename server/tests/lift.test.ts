@@ -15,22 +15,14 @@ import {
   runHouse,
 } from '@fogata/core';
 import type { FarmRecord } from '@fogata/contract';
-import { simulatedWeather } from '../src/adapters/weather';
-import {
-  DEMO_BEDS,
-  DEMO_COVERS,
-  DEMO_EPISODES,
-  DEMO_FARM,
-  DEMO_PLANTINGS,
-  DEMO_SEED,
-  DEMO_STRUCTURES,
-} from '../src/demo/seed';
+import { DEMO_BEDS, DEMO_COVERS, DEMO_FARM, DEMO_PLANTINGS, DEMO_STRUCTURES } from '../src/demo/seed';
 import type { FarmData } from '../src/farm/store';
 import { jobsOf } from '../src/night/jobs';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
 import { Planner } from '../src/night/planner';
 import type { NightPool } from '../src/night/pool';
+import { demoTruth, demoWeather } from './demoWeather';
 
 const pool: NightPool = {
   house: (task) => Promise.resolve(evaluateHouse(task)),
@@ -64,16 +56,10 @@ async function morning(night: string, atHour: number) {
     plantings: DEMO_PLANTINGS.filter((p) => COVERED.includes(p.bedId)),
     covers: DEMO_COVERS,
     records: laid.map((record, i) => ({ record, seq: i + 1, recordedMs: record.atMs })),
-    imported: null,
   };
-  const weather = simulatedWeather({
-    seed: DEMO_SEED,
-    site: DEMO_FARM,
-    episodes: DEMO_EPISODES,
-    members: 8,
-  });
+  const weather = await demoWeather(nowMs, 8);
   const plan = (await new Planner({ pool }).wait(data, weather, nowMs))!;
-  return { plan, window, weather, jobs: jobsOf(plan, style).filter((j) => j.kind === 'lift') };
+  return { plan, window, jobs: jobsOf(plan, style).filter((j) => j.kind === 'lift') };
 }
 
 const MORNINGS = ['2027-01-10', '2027-01-13', '2027-01-14', '2027-01-15', '2027-01-18', '2027-02-03'];
@@ -81,12 +67,8 @@ const MORNINGS = ['2027-01-10', '2027-01-13', '2027-01-14', '2027-01-15', '2027-
 test.each(MORNINGS)(
   'after the night of %s no planting is harmed by a cover lifted as told',
   async (night) => {
-    const { plan, window, weather, jobs } = await morning(night, 9.07);
-    const record = prepareWeather(
-      DEMO_FARM,
-      weather.history(window.fromMs - 48 * HOUR_MS, window.toMs),
-      3600,
-    );
+    const { plan, window, jobs } = await morning(night, 9.07);
+    const record = prepareWeather(DEMO_FARM, demoTruth(window.fromMs - 48 * HOUR_MS, window.toMs), 3600);
     for (const b of plan.beds) {
       const mates = plan.beds.filter((o) => o.structure.id === b.structure.id);
       const job = jobs.find((j) => j.items.some((i) => i.bedId === b.bed.id));

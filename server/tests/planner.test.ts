@@ -1,13 +1,10 @@
 /** The planner by itself: roof by roof, once for one state, abandoned for the next, and honest when it fails. */
 import { bedSpec, evaluateBed, evaluateHouse, horizonOf, latestCoverMs, looksAtLifting } from '@fogata/core';
-import { simulatedWeather } from '../src/adapters/weather';
 import {
   DEMO_BEDS,
   DEMO_COVERS,
-  DEMO_EPISODES,
   DEMO_FARM,
   DEMO_PLANTINGS,
-  DEMO_SEED,
   DEMO_START_MS,
   DEMO_STRUCTURES,
 } from '../src/demo/seed';
@@ -17,6 +14,8 @@ import { nowView } from '../src/night/nowView';
 import { chosenOutcome, Planner } from '../src/night/planner';
 import type { NightPool } from '../src/night/pool';
 import { remembering } from '../src/night/pool';
+import type { FarmWeather } from '../src/sources/farmWeather';
+import { demoWeather } from './demoWeather';
 
 const beds = DEMO_BEDS.filter((b) => ['n1', 'n2', 's1'].includes(b.id));
 const data: FarmData = {
@@ -26,9 +25,11 @@ const data: FarmData = {
   plantings: DEMO_PLANTINGS.filter((p) => beds.some((b) => b.id === p.bedId)),
   covers: DEMO_COVERS.slice(0, 2),
   records: [],
-  imported: null,
 };
-const weather = simulatedWeather({ seed: DEMO_SEED, site: DEMO_FARM, episodes: DEMO_EPISODES, members: 3 });
+let weather: FarmWeather;
+beforeAll(async () => {
+  weather = await demoWeather(DEMO_START_MS, 3);
+});
 
 /** The real work in this thread, each roof held back until it is let go. */
 function gatedPool() {

@@ -8,7 +8,7 @@ import { Text } from './Text';
 
 export function Progress({ progress }: { progress: PlanProgress }) {
   const theme = useTheme();
-  if (progress.state === 'ready' || progress.state === 'empty') return null;
+  if (progress.state === 'ready' || progress.state === 'empty' || progress.state === 'waiting') return null;
   if (progress.state === 'failed')
     return (
       <Problem onRetry={() => void refresh()}>

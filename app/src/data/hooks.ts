@@ -6,6 +6,7 @@ import type {
   FarmPatch,
   FarmRecord,
   FarmView,
+  FeedView,
   ForecastView,
   KitView,
   LogView,
@@ -73,6 +74,7 @@ export const useTowns = () => useRead<TownRow[]>('/api/towns');
 export const useCut = (material: string, shared: boolean) =>
   useRead<CutView>(`/api/kit/cut?material=${material}&shared=${shared ? 'yes' : 'no'}`);
 export const useCrops = () => useRead<CropRow[]>('/api/crops');
+export const useFeeds = () => useRead<FeedView>('/api/feeds');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');
 
 /** Everything on screen is read again. */

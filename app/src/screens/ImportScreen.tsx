@@ -1,21 +1,32 @@
-/** Bring a forecast or a record. It answers: is what I bring understood, before any of it counts? */
+/** Bring weather or temperatures as a table. It answers: is what I bring understood, before any of it counts? */
 import type { ImportView } from '@fogata/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
+import { Choose } from '../components/Fields';
+import { ForecastList } from '../components/ForecastList';
 import { NoteField } from '../components/Field';
 import { Page, Row, TopLine } from '../components/Page';
 import { PartTitle, Text } from '../components/Text';
 import { Refused } from '../data/api';
 import { useFormat } from '../data/format';
-import { change, useForecasts } from '../data/hooks';
+import { change, useBeds } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
 import { readStored, store } from '../data/storage';
 
+type As = 'forecast' | 'record' | 'logger';
+const AS = [
+  { value: 'forecast', label: 'a forecast' },
+  { value: 'record', label: 'weather that was measured' },
+  { value: 'logger', label: 'a logging thermometer' },
+] as const;
+
 export function ImportScreen() {
   const format = useFormat();
-  const { data: forecasts } = useForecasts();
+  const { data: beds } = useBeds();
+  const [as, setAs] = useState<As>('forecast');
+  const [spot, setSpot] = useState('outside');
   const [csv, setCsv] = useState(() => readStored('import', ''));
   const [name, setName] = useState('my forecast');
   const [view, setView] = useState<ImportView | null>(null);
@@ -29,7 +40,9 @@ export function ImportScreen() {
   const send = async (dryRun: boolean) => {
     setProblem(null);
     try {
-      const result = await change<ImportView>('/api/forecasts', 'POST', { name, csv, dryRun });
+      const result = await (as === 'logger'
+        ? change<ImportView>('/api/temperatures', 'POST', { spot, csv, dryRun })
+        : change<ImportView>('/api/forecasts', 'POST', { name, csv, as, dryRun }));
       setView(result);
       if (result.taken) put('');
       if (result.taken) setView(result);
@@ -39,20 +52,38 @@ export function ImportScreen() {
       else setProblem((e as Error).message);
     }
   };
-  const toggle = (id: string, action: 'use' | 'drop') =>
-    void change(`/api/forecasts/${id}/${action}`, 'POST').catch((e: Error) => setProblem(e.message));
+  const spots = [
+    { value: 'outside', label: 'outside' },
+    ...(beds?.structures ?? [])
+      .filter((x) => x.structure.kind !== 'open')
+      .map((x) => ({ value: x.structure.id, label: x.structure.name })),
+  ];
   return (
     <Page testID="import">
       <TopLine back="Kit" />
       <Text kind="title" heading={1}>
-        Bring an hourly forecast or record
+        Bring weather or temperatures as a table
       </Text>
       <Text tone="quiet" style={{ paddingBottom: 10 }}>
-        A table with a header: time, air temperature, dew point or humidity, wind; cloud, sun, rain and snow
-        if you have them. Units are read from the header: °C or °F, m/s, km/h or mph. All of it is taken or
-        none.
+        {as === 'logger'
+          ? 'A header, and a time and a temperature in each row. The unit is read from the header.'
+          : 'A header, and rows one to three hours apart: time, air temperature, wind; dew point or humidity, cloud, sun, rain and snow if you have them. Units are read from the header; one that is not known is refused. All of it is taken or none.'}
       </Text>
-      <NoteField label="Name" value={name} onChange={setName} />
+      <Choose
+        label="What it is"
+        value={as}
+        options={AS}
+        onChange={(v) => {
+          setAs(v);
+          setView(null);
+        }}
+      />
+      <View style={{ height: 10 }} />
+      {as === 'logger' ? (
+        <Choose label="Where it hangs" value={spot} options={spots} onChange={setSpot} />
+      ) : as === 'forecast' ? (
+        <NoteField label="Name" value={name} onChange={setName} />
+      ) : null}
       <View style={{ height: 10 }} />
       <NoteField
         label="Paste it here"
@@ -98,7 +129,10 @@ export function ImportScreen() {
           {view.fromMs !== null && view.badRows.length === 0 ? (
             <Text
               style={{ paddingTop: 8 }}
-            >{`${view.rows} hours, ${format.day(view.fromMs)} ${format.time(view.fromMs)} to ${format.day(view.toMs!)} ${format.time(view.toMs!)}, lowest ${format.t(view.minC!)}.`}</Text>
+            >{`${view.rows} ${as === 'logger' ? 'readings' : 'hours'}, ${format.day(view.fromMs)} ${format.time(view.fromMs)} to ${format.day(view.toMs!)} ${format.time(view.toMs!)}, lowest ${format.t(view.minC!)}.`}</Text>
+          ) : null}
+          {view.estimated.length > 0 && view.badRows.length === 0 ? (
+            <Text tone="ochre">{`▲ Not in the table and estimated: ${view.estimated.join('; ')}.`}</Text>
           ) : null}
           {view.badRows.map((r, n) => (
             <Row key={`${r.row}-${n}`} first={n === 0}>
@@ -108,7 +142,7 @@ export function ImportScreen() {
           ))}
           {view.badRows.length === 0 && !view.taken ? (
             <>
-              <PartTitle>First hours</PartTitle>
+              {view.preview.length > 0 ? <PartTitle>First hours</PartTitle> : null}
               {view.preview.map((e, n) => (
                 <Row key={e.time} first={n === 0} style={{ minHeight: 40 }}>
                   <Text
@@ -125,7 +159,7 @@ export function ImportScreen() {
                 <Button
                   wide
                   kind="main"
-                  label={`Take all ${view.rows} hours`}
+                  label={`Take all ${view.rows} ${as === 'logger' ? 'readings' : 'hours'}`}
                   onPress={() => void send(false)}
                   testID="take-import"
                 />
@@ -134,27 +168,14 @@ export function ImportScreen() {
           ) : null}
           {view.taken ? (
             <Text tone="pine" style={{ paddingTop: 8 }}>
-              The night is being worked out with it.
+              {as === 'forecast'
+                ? 'The night is being worked out with it.'
+                : 'It is kept, and the nights that were are seen with it.'}
             </Text>
           ) : null}
         </View>
       ) : null}
-      {(forecasts?.imported.length ?? 0) > 0 ? <PartTitle>Brought before</PartTitle> : null}
-      {forecasts?.imported.map((f, n) => (
-        <Row key={f.id} first={n === 0}>
-          <View style={{ flex: 1 }}>
-            <Text kind="strong">{f.name}</Text>
-            <Text
-              kind="small"
-              tone="quiet"
-            >{`${format.day(f.fromMs)} ${format.time(f.fromMs)} to ${format.day(f.toMs)} ${format.time(f.toMs)}${f.active ? ' · in use' : ''}`}</Text>
-          </View>
-          <Button
-            label={f.active ? 'Stop using it' : 'Use it'}
-            onPress={() => toggle(f.id, f.active ? 'drop' : 'use')}
-          />
-        </Row>
-      ))}
+      <ForecastList />
     </Page>
   );
 }

@@ -139,7 +139,13 @@ export function KitScreen() {
       <View style={styles.row}>
         <Button label="Settings" onPress={() => router.push('/settings')} testID="open-settings" />
         <Button label="The site" onPress={() => router.push('/site')} testID="open-site" />
-        <Button label="Bring a forecast" onPress={() => router.push('/import')} testID="open-import" />
+        <Button label="Tonight’s weather" onPress={() => router.push('/forecast')} testID="open-forecast" />
+        <Button
+          label="Bring weather or a logger"
+          onPress={() => router.push('/import')}
+          testID="open-import"
+        />
+        <Button label="Feeds" onPress={() => router.push('/feeds')} testID="open-feeds" />
         <Button label="Files in and out" onPress={() => router.push('/files')} testID="open-files" />
       </View>
     </Page>

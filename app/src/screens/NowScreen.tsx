@@ -15,10 +15,19 @@ import { Round } from '../components/Round';
 import { StormRows } from '../components/StormRows';
 import { Sentence } from '../components/Sentence';
 import { PartTitle, Text } from '../components/Text';
-import { useFormat } from '../data/format';
+import { useFormat, type Format } from '../data/format';
 import { refresh, useNow, useRibbon } from '../data/hooks';
 import { useTheme } from '../theme/theme';
 import { PlacePanel } from './PlaceScreen';
+
+/** "From what was typed at 15:32". */
+function fromWords(night: NonNullable<NowView['night']>, format: Format): string {
+  const at = format.time(night.issuedMs);
+  if (night.source === 'typed') return `From what was typed at ${at}`;
+  return night.source === 'simulated'
+    ? `From the ${night.name} of ${at}`
+    : `From “${night.name}” of ${format.day(night.issuedMs)} ${at}`;
+}
 
 function Opening({ view }: { view: NowView }) {
   const format = useFormat();
@@ -31,10 +40,18 @@ function Opening({ view }: { view: NowView }) {
         </Text>
       ) : null}
       {view.night ? (
-        <Text
-          kind="small"
-          tone="quiet"
-        >{`From the ${view.night.source} of ${format.time(view.night.issuedMs)}.`}</Text>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 4 }}>
+          <Button
+            kind="plain"
+            label={`${fromWords(view.night, format)} ›`}
+            hint="Where the forecast is from, and telling another"
+            onPress={() => router.push('/forecast')}
+            testID="forecast-from"
+          />
+        </View>
+      ) : null}
+      {view.night?.doubt ? (
+        <Text kind="small" tone="ochre" testID="doubt">{`▲ ${view.night.doubt}`}</Text>
       ) : null}
       <Progress progress={view.progress} />
     </View>
@@ -153,6 +170,26 @@ function Empty() {
   );
 }
 
+/** No forecast reaches through the night: it is asked for, the quickest way first. */
+function Tell() {
+  return (
+    <View style={{ gap: 12, paddingTop: 16 }} testID="tell-weather">
+      <Text>
+        Lowest, highest, wind and sky are enough; it takes twenty seconds. Until then no figure of the night
+        is shown.
+      </Text>
+      <Button
+        wide
+        kind="main"
+        label="Tell tonight’s weather"
+        onPress={() => router.push('/forecast')}
+        testID="tell-forecast"
+      />
+      <Button wide label="Bring a table of hours" onPress={() => router.push('/import')} />
+    </View>
+  );
+}
+
 export function NowScreen() {
   const wide = useWide();
   const { width, height } = useWindowDimensions();
@@ -179,6 +216,7 @@ export function NowScreen() {
       <TopLine />
       <Opening view={data} />
       {data.progress.state === 'empty' ? <Empty /> : null}
+      {data.progress.state === 'waiting' ? <Tell /> : null}
       {data.clock.phase === 'morning' ? (
         <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} />
       ) : null}

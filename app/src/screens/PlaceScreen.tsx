@@ -54,6 +54,12 @@ export function PlacePanel({
             : ''}
       </Text>
       <Progress progress={view.progress} />
+      {view.progress.state === 'waiting' && view.plantings.length > 0 ? (
+        <View style={{ gap: 10, paddingVertical: 10 }} testID="place-waiting">
+          <Text>No forecast reaches through tonight, so nothing is said of how cold it gets in here.</Text>
+          <Button wide kind="main" label="Tell tonight’s weather" onPress={() => router.push('/forecast')} />
+        </View>
+      ) : null}
       {view.whatIf ? <TryCovers view={view} width={inner} ribbon={ribbon} /> : null}
       {view.whatIf ? (
         <View style={styles.buttons}>

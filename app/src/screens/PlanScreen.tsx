@@ -46,6 +46,8 @@ function sentenceFor(marks: ReadonlyMap<string, BedMark>, colour: Colour): strin
   const beds = (n: number) => `${n} ${n === 1 ? 'bed' : 'beds'}`;
   if (marks.size === 0) return 'Nothing lies here yet. Add a structure and it is drawn where it stands.';
   if (colour === 'crop') return `${beds(marks.size - count('free'))} planted, ${beds(count('free'))} free.`;
+  if (count('harmed') + count('near') + count('safe') === 0)
+    return `${beds(marks.size - count('free'))} planted; nothing is known of tonight yet.`;
   return `Tonight as planned: ${beds(count('harmed'))} harmed, ${count('near')} near harm, ${count('safe')} safe.`;
 }
 

@@ -97,6 +97,8 @@ export interface LearntNight {
   modelC: number;
   /** Change of that minimum for one unit of each coordinate. */
   slopes: number[];
+  /** Doubt about that night's weather, K; 0 where it was measured. */
+  doubtK?: number;
 }
 
 /** How far each factor is moved to see how the minimum answers. */
@@ -136,8 +138,9 @@ export function learn(belief: Belief, nights: readonly LearntNight[]): Belief {
     const spread = h.reduce((s, hk, k) => s + hk * ph[k]!, 0);
     const expected = night.modelC + h.reduce((s, hk, k) => s + hk * (x[k]! - start[k]!), 0);
     const off = night.measuredC - expected;
-    const far = Math.abs(off) / Math.sqrt(spread + READING_SD_K ** 2) / FAR_SD;
-    const noise = READING_SD_K ** 2 * Math.max(1, far * far) + (far > 1 ? spread * (far * far - 1) : 0);
+    const doubt = READING_SD_K ** 2 + (night.doubtK ?? 0) ** 2;
+    const far = Math.abs(off) / Math.sqrt(spread + doubt) / FAR_SD;
+    const noise = doubt * Math.max(1, far * far) + (far > 1 ? spread * (far * far - 1) : 0);
     const gain = ph.map((v) => v / (spread + noise));
     gain.forEach((g, i) => (x[i] = x[i]! + g * off));
     for (let i = 0; i < N; i++) for (let j = 0; j < N; j++) p[i * N + j]! -= gain[i]! * ph[j]!;

@@ -1,23 +1,18 @@
 /**
- * A forecast or a weather record as CSV: hourly rows, columns and units recognised from the header. All of it is taken
- * or none; each bad row is named by its number in the file with the reason.
- *
- * Columns (any order, any case; the unit stands in the header, °C, m/s and % where none does):
- *   time | date + hour           ISO 8601; without an offset it is the farm's time
- *   air, temp, temperature       °C or °F
- *   dew point | humidity (RH)    one of the two; °C or °F; %
- *   wind                         m/s, km/h, mph or kn, at 10 m
- *   cloud                        % or a share 0 to 1; left out it is taken as half
- *   radiation, global, solar     W/m², optional
- *   rain, snow                   mm (snow also cm), optional
+ * Hourly weather as CSV: columns and units recognised from the header (`csvColumns.ts`), times as written there
+ * (`csvTimes.ts`). All of it is taken or none; each bad row is named by its line in the file with the reason. Rows up to three
+ * hours apart are taken, the hours between them on the line between. Without dew point or humidity the dew point is taken from
+ * the lowest of the hours around (FAO-56, equation 48, less 1 K), said, and to be doubted more.
  */
 import Papa from 'papaparse';
 import type { WeatherEntry } from '../heat/types';
 import { dewPointC } from '../sky/air';
-import { atLocal, HOUR_MS } from '../time/farmTime';
+import { HOUR_MS } from '../time/farmTime';
+import { classify, MEANING, type Column, type Field } from './csvColumns';
+import { dateOrder, timeReader } from './csvTimes';
 
 export interface BadRow {
-  /** Line of the file, the header being 1. */
+  /** Line of the file, its first being 1. */
   row: number;
   reason: string;
 }
@@ -27,92 +22,13 @@ export interface CsvReading {
   badRows: BadRow[];
   /** What each column was taken for: "Temp (°F)" → "air temperature, °F". */
   columns: { header: string; meaning: string }[];
+  /** What was not in the table and was estimated, in words. */
+  estimated: string[];
 }
 
-type Field =
-  'time' | 'date' | 'hour' | 'air' | 'dew' | 'humidity' | 'wind' | 'cloud' | 'global' | 'rain' | 'snow';
-
-interface Column {
-  field: Field;
-  index: number;
-  unit: string;
-  toSi: (x: number) => number;
-}
-
-const same = (x: number) => x;
-const fahrenheit = (x: number) => ((x - 32) * 5) / 9;
-
-/** A unit at the end of a header: "(°F)", "[km/h]", ", mph", "_f", "airF". */
-function headerUnit(header: string): string {
-  const bracket = /[([]([^)\]]+)[)\]]/.exec(header);
-  if (bracket) return bracket[1]!.trim();
-  const tail =
-    /(?:[\s_,-]|(?<=[a-z]))(°?[FC]|km\/?h|kmh|kph|m\/?s|ms|mph|kn|kt|knots|%|mm|cm|W\/?m[²2])$/.exec(
-      header.trim(),
-    );
-  return tail ? tail[1]! : (/[\s_,-](f|c)$/.exec(header.trim())?.[1]?.toUpperCase() ?? '');
-}
-
-function classify(header: string, index: number): Column | null {
-  const unit = headerUnit(header);
-  const name = header.toLowerCase();
-  const isF = /^°?f/i.test(unit) || /fahrenheit/i.test(name);
-  const temperature = { unit: isF ? '°F' : '°C', toSi: isF ? fahrenheit : same };
-  if (/dew/.test(name)) return { field: 'dew', index, ...temperature };
-  if (/humid|^rh\b|^rh[\s_(%]/.test(name)) return { field: 'humidity', index, unit: '%', toSi: same };
-  if (/wind|gust/.test(name)) {
-    if (/gust|dir/.test(name)) return null;
-    if (/k(m\/?h|mh|ph)/i.test(unit) || /km\/?h|kmh|kph/.test(name))
-      return { field: 'wind', index, unit: 'km/h', toSi: (x) => x / 3.6 };
-    if (/mph/i.test(unit) || /mph/.test(name))
-      return { field: 'wind', index, unit: 'mph', toSi: (x) => x * 0.44704 };
-    if (/^k(n|t|nots)/i.test(unit)) return { field: 'wind', index, unit: 'kn', toSi: (x) => x * 0.514444 };
-    return { field: 'wind', index, unit: 'm/s', toSi: same };
-  }
-  if (/cloud|nebul/.test(name)) return { field: 'cloud', index, unit: /%/.test(unit) ? '%' : '', toSi: same };
-  if (/global|radiation|solar|ghi/.test(name)) return { field: 'global', index, unit: 'W/m²', toSi: same };
-  if (/snow/.test(name)) {
-    const cm = /cm/i.test(unit);
-    return { field: 'snow', index, unit: cm ? 'cm' : 'mm', toSi: cm ? (x) => x * 10 : same };
-  }
-  if (/rain|precip/.test(name)) return { field: 'rain', index, unit: 'mm', toSi: same };
-  if (/^(date)?[\s_-]*time|timestamp|datetime|valid/.test(name))
-    return { field: 'time', index, unit: '', toSi: same };
-  if (/^date/.test(name)) return { field: 'date', index, unit: '', toSi: same };
-  if (/^hour/.test(name)) return { field: 'hour', index, unit: '', toSi: same };
-  if (/temp|^air|^t2m|^t\b/.test(name)) return { field: 'air', index, ...temperature };
-  return null;
-}
-
-const MEANING: Record<Field, string> = {
-  time: 'time',
-  date: 'date',
-  hour: 'hour',
-  air: 'air temperature',
-  dew: 'dew point',
-  humidity: 'relative humidity',
-  wind: 'wind at 10 m',
-  cloud: 'cloud',
-  global: 'sun on the level',
-  rain: 'rain',
-  snow: 'new snow',
-};
-
-function parseTime(text: string, hourText: string | undefined, timeZone: string): number | null {
-  const raw = text.trim().replace(' ', 'T');
-  const m =
-    /^(\d{4})-(\d{2})-(\d{2})(?:T(\d{1,2})(?::?(\d{2}))?(?::\d{2}(?:\.\d+)?)?)?(Z|[+-]\d{2}:?\d{2})?$/.exec(
-      raw,
-    );
-  if (!m) return null;
-  const hour = m[4] ?? hourText?.trim().replace(/:\d{2}$/, '') ?? '';
-  if (!/^\d{1,2}$/.test(hour) || Number(hour) > 23 || Number(m[2]) > 12 || Number(m[3]) > 31) return null;
-  if (m[6]) {
-    const zone = m[6] === 'Z' ? 'Z' : m[6].replace(/^([+-]\d{2}):?(\d{2})$/, '$1:$2');
-    return Date.parse(`${m[1]}-${m[2]}-${m[3]}T${hour.padStart(2, '0')}:${m[5] ?? '00'}:00${zone}`);
-  }
-  return atLocal(`${m[1]}-${m[2]}-${m[3]}`, Number(hour), Number(m[5] ?? 0), timeZone);
-}
+const LONGEST_STEP_H = 3;
+const MOST_COLUMNS = 60;
+const LEAST_HOURS = 12;
 
 interface Range {
   min: number;
@@ -124,113 +40,202 @@ const RANGES: Partial<Record<Field, Range>> = {
   dew: { min: -80, max: 40, what: '−80 to 40 °C' },
   humidity: { min: 1, max: 100, what: '1 to 100 %' },
   wind: { min: 0, max: 75, what: '0 to 75 m/s' },
-  cloud: { min: 0, max: 100, what: '0 to 100 %' },
+  cloud: { min: 0, max: 1, what: 'clear to overcast' },
   global: { min: 0, max: 1500, what: '0 to 1500 W/m²' },
   rain: { min: 0, max: 200, what: '0 to 200 mm' },
   snow: { min: 0, max: 500, what: '0 to 500 mm' },
 };
+const MAY_BE_EMPTY: Field[] = ['global', 'rain', 'snow', 'cloud'];
 
-/** Reads one row; a string is the reason why it cannot be taken. */
-function readRow(
-  cells: string[],
-  columns: Map<Field, Column>,
-  cloudInPercent: boolean,
-  timeZone: string,
-): WeatherEntry | string {
-  const cell = (f: Field) => {
-    const c = columns.get(f);
-    return c ? (cells[c.index] ?? '').trim() : undefined;
-  };
-  const time = parseTime(cell('time') ?? cell('date') ?? '', cell('hour'), timeZone);
-  if (time === null || Number.isNaN(time))
-    return `the time “${cell('time') ?? cell('date') ?? ''}” is not a date and hour like 2027-01-14T15:00`;
-  const values: Partial<Record<Field, number>> = {};
+/** A number as tables write it: a decimal point or comma, a real minus. */
+export function numberOf(text: string): number {
+  const plain = text.replace('−', '-').trim();
+  if (!/^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i.test(plain)) return NaN;
+  return Number(plain.replace(',', '.'));
+}
+
+type Cells = (f: Field) => string | undefined;
+type Values = Partial<Record<Field, number>>;
+
+/** The numbers of one row in SI; a string is the reason why it cannot be taken. */
+function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | string {
+  const values: Values = {};
   for (const [field, range] of Object.entries(RANGES) as [Field, Range][]) {
     const column = columns.get(field);
     if (!column) continue;
     const text = cell(field)!;
     if (text === '') {
-      if (field === 'global' || field === 'rain' || field === 'snow') continue;
+      if (MAY_BE_EMPTY.includes(field)) continue;
       return `${MEANING[field]} is empty`;
     }
-    const raw = Number(text.replace('−', '-'));
-    if (!Number.isFinite(raw)) return `${MEANING[field]} “${text}” is not a number`;
+    const raw = numberOf(text);
+    if (!Number.isFinite(raw)) return `${MEANING[field]} “${text.slice(0, 40)}” is not a number`;
     const si = column.toSi(raw);
     if (si < range.min || si > range.max)
       return `${MEANING[field]} ${text} ${column.unit} is outside ${range.what}`;
     values[field] = si;
   }
-  const airC = values.air!;
-  const dew = values.dew ?? dewPointC(airC, values.humidity! / 100);
+  return values;
+}
+
+/** One hour from its numbers, as the CSV and the feed give them; a string is the reason why it cannot be. */
+export function entryFrom(ms: number, v: Values): WeatherEntry | string {
+  const airC = v.air!;
+  const dew = v.dew ?? (v.humidity === undefined ? NaN : dewPointC(airC, v.humidity / 100));
   if (dew > airC + 0.5) return `dew point ${dew.toFixed(1)} °C is above the air's ${airC.toFixed(1)} °C`;
-  const cloud = values.cloud === undefined ? 0.5 : cloudInPercent ? values.cloud / 100 : values.cloud;
-  if (cloud > 1) return `cloud ${cell('cloud')} is above 1 where the column is a share`;
   return {
-    time: new Date(time).toISOString(),
+    time: new Date(ms).toISOString(),
     airC,
     dewPointC: Math.min(airC, dew),
-    windMs: values.wind!,
-    cloudFraction: cloud,
-    ...(values.global === undefined ? {} : { globalWm2: values.global }),
-    rainMm: values.rain ?? 0,
-    snowMm: values.snow ?? 0,
+    windMs: v.wind!,
+    cloudFraction: v.cloud ?? 0.5,
+    ...(v.global === undefined ? {} : { globalWm2: v.global }),
+    rainMm: v.rain ?? 0,
+    snowMm: v.snow ?? 0,
   };
+}
+
+/** Dew points where none came: a degree under the lowest of the twelve hours before and after. */
+export function withDewPoints(entries: readonly WeatherEntry[]): WeatherEntry[] {
+  return entries.map((e, i) => {
+    if (!Number.isNaN(e.dewPointC)) return e;
+    const around = entries.slice(Math.max(0, i - 12), i + 13).map((x) => x.airC);
+    return { ...e, dewPointC: Math.min(e.airC - 0.1, Math.min(...around) - 1) };
+  });
+}
+
+/** Hours between two rows, on the line between them; what fell is shared out over them. */
+export function hourBetween(
+  a: WeatherEntry,
+  b: WeatherEntry,
+  f: number,
+  ms: number,
+  stepH: number,
+): WeatherEntry {
+  const m = (x: number, y: number) => x + f * (y - x);
+  return {
+    time: new Date(ms).toISOString(),
+    airC: m(a.airC, b.airC),
+    dewPointC: m(a.dewPointC, b.dewPointC),
+    windMs: m(a.windMs, b.windMs),
+    cloudFraction: m(a.cloudFraction, b.cloudFraction),
+    ...(a.globalWm2 === undefined || b.globalWm2 === undefined
+      ? {}
+      : { globalWm2: m(a.globalWm2, b.globalWm2) }),
+    rainMm: (b.rainMm ?? 0) / stepH,
+    snowMm: (b.snowMm ?? 0) / stepH,
+  };
+}
+
+/** Puts one row after those that are there; a sentence where it does not follow. */
+export function append(entries: WeatherEntry[], next: WeatherEntry): string | null {
+  const last = entries.at(-1);
+  const ms = Date.parse(next.time);
+  if (!last) {
+    if (ms % HOUR_MS !== 0) return 'its time is not a full hour';
+    entries.push(next);
+    return null;
+  }
+  const lastMs = Date.parse(last.time);
+  const gap = (ms - lastMs) / HOUR_MS;
+  if (gap <= 0) return 'its time is not after the row before it';
+  if (gap > LONGEST_STEP_H || !Number.isInteger(gap)) {
+    const hours = Number(gap.toFixed(1));
+    return `${hours} hours after the row before it, where at most three whole hours are expected`;
+  }
+  for (let h = 1; h < gap; h++) entries.push(hourBetween(last, next, h / gap, lastMs + h * HOUR_MS, gap));
+  entries.push(
+    gap > 1 ? { ...next, rainMm: (next.rainMm ?? 0) / gap, snowMm: (next.snowMm ?? 0) / gap } : next,
+  );
+  return null;
 }
 
 /** Reads a CSV text; nothing is thrown. Where `badRows` is not empty none of it may be used. */
 export function readForecastCsv(text: string, timeZone: string): CsvReading {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' });
-  const rows = parsed.data;
-  const header = rows[0] ?? [];
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''));
+  // lines keep their numbers, whatever blank ones stand between
+  const rows = parsed.data
+    .map((cells, i) => ({ line: i + 1, cells }))
+    .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
+  const header = rows[0]?.cells ?? [];
   const columns = new Map<Field, Column>();
-  header.forEach((h, i) => {
-    const c = classify(h.trim(), i);
-    if (c && !columns.has(c.field)) columns.set(c.field, c);
-  });
-  const listed = [...columns.values()].map((c) => ({
-    header: header[c.index]!.trim(),
-    meaning: c.unit ? `${MEANING[c.field]}, ${c.unit}` : MEANING[c.field],
-  }));
+  const listed = () =>
+    [...columns.values()].map((c) => ({
+      header: header[c.index]!.trim().slice(0, 80),
+      meaning: [MEANING[c.field], c.field === 'date' || c.field === 'time' ? (order ?? '') : c.unit]
+        .filter(Boolean)
+        .join(', '),
+    }));
+  let order = null as ReturnType<typeof dateOrder>;
   const fail = (row: number, reason: string): CsvReading => ({
     entries: [],
     badRows: [{ row, reason }],
-    columns: listed,
+    columns: listed(),
+    estimated: [],
   });
-  if (rows.length < 2) return fail(1, 'there are no rows under a header');
-  if (!columns.has('time') && !(columns.has('date') && columns.has('hour')))
-    return fail(1, 'no column for time (or date and hour)');
-  if (!columns.has('air')) return fail(1, 'no column for air temperature');
-  if (!columns.has('wind')) return fail(1, 'no column for wind');
-  if (!columns.has('dew') && !columns.has('humidity')) return fail(1, 'no column for dew point or humidity');
-  const cloudColumn = columns.get('cloud');
-  const cloudInPercent =
-    cloudColumn !== undefined &&
-    (cloudColumn.unit === '%' || rows.slice(1).some((r) => Number(r[cloudColumn.index]) > 1));
+  const headLine = rows[0]?.line ?? 1;
+  if (rows.length < 2) return fail(headLine, 'there are no rows under a header');
+  if (header.length > MOST_COLUMNS)
+    return fail(headLine, `${header.length} columns, at most ${MOST_COLUMNS} are looked at`);
+  for (const [i, h] of header.entries()) {
+    const c = classify(h, i);
+    if (typeof c === 'string') return fail(headLine, c);
+    if (c && !columns.has(c.field)) columns.set(c.field, c);
+  }
+  const column = (f: Field) => rows.slice(1).map((r) => r.cells[columns.get(f)!.index] ?? '');
+  // "time" alone may hold instants, and so may "date"
+  const clock = columns.get('clock');
+  if (clock && !columns.has('time') && !columns.has('date') && dateOrder(column('clock')) !== null) {
+    columns.delete('clock');
+    columns.set('time', { ...clock, field: 'time' });
+  }
+  const dated: Field | null = columns.has('time') ? 'time' : columns.has('date') ? 'date' : null;
+  if (!dated) return fail(headLine, 'no column for time (or date and hour)');
+  order = dateOrder(column(dated));
+  for (const [field, name] of [
+    ['air', 'air temperature'],
+    ['wind', 'wind'],
+  ] as const)
+    if (!columns.has(field)) return fail(headLine, `no column for ${name}`);
+  const cloud = columns.get('cloud');
+  // a share cannot be above 1: such a column without a unit is per cent
+  if (cloud?.unit === '' && column('cloud').some((c) => numberOf(c) > 1))
+    columns.set('cloud', { ...cloud, unit: '%', toSi: (x) => x / 100 });
+  const read = timeReader(timeZone, order ?? 'year-month-day');
   const entries: WeatherEntry[] = [];
   const badRows: BadRow[] = [];
-  let last: number | null = null;
-  rows.slice(1).forEach((cells, i) => {
-    const row = i + 2;
-    const entry = readRow(cells, columns, cloudInPercent, timeZone);
-    if (typeof entry === 'string') {
-      badRows.push({ row, reason: entry });
-      return;
-    }
-    const ms = Date.parse(entry.time);
-    if (last !== null && ms - last !== HOUR_MS && badRows.length === 0) {
-      const gap = (ms - last) / HOUR_MS;
-      badRows.push({
-        row,
-        reason:
-          gap <= 0
-            ? 'its time is not after the row before it'
-            : `${gap} hours after the row before it, where one hour is expected`,
-      });
-    }
-    last = ms;
-    entries.push(entry);
-  });
-  if (badRows.length === 0 && entries.length < 12)
-    return fail(entries.length + 1, `only ${entries.length} hours, at least 12 are needed`);
-  return { entries, badRows, columns: listed };
+  let gapSaid = false;
+  for (const { line, cells } of rows.slice(1)) {
+    const cell: Cells = (f) => {
+      const c = columns.get(f);
+      return c ? (cells[c.index] ?? '').trim() : undefined;
+    };
+    const ms = read(cell(dated)!, cell('clock'));
+    const values = ms === null ? null : readValues(cell, columns);
+    const entry =
+      ms === null || values === null
+        ? `the time “${`${cell(dated)} ${cell('clock') ?? ''}`.trim().slice(0, 40)}” is not a date and hour like 2027-01-14T15:00`
+        : typeof values === 'string'
+          ? values
+          : entryFrom(ms, values);
+    const problem = typeof entry === 'string' ? entry : append(entries, entry);
+    if (problem === null) continue;
+    const gap = typeof entry !== 'string';
+    // after one gap all that follows is out of step: it is said once
+    if (!gap || !gapSaid) badRows.push({ row: line, reason: problem });
+    gapSaid ||= gap;
+    if (gap) entries.push(entry as WeatherEntry);
+  }
+  if (badRows.length === 0 && entries.length < LEAST_HOURS)
+    return fail(rows.at(-1)!.line, `only ${entries.length} hours, at least ${LEAST_HOURS} are needed`);
+  const estimated = [
+    ...(columns.has('dew') || columns.has('humidity') ? [] : ['dew point, from the lowest around each hour']),
+    ...(cloud ? [] : ['cloud, as half of the sky']),
+  ];
+  return {
+    entries: badRows.length > 0 ? entries : withDewPoints(entries),
+    badRows,
+    columns: listed(),
+    estimated,
+  };
 }

@@ -97,7 +97,8 @@ export function morningSentence(
     keep: readonly string[];
     frozen: { name: string; hours: number }[];
     coversOn: boolean;
-    lowC: number;
+    /** Lowest of the night outside; null where nobody knows it. */
+    lowC: number | null;
     nowMs: number;
   },
   style: Style,
@@ -126,7 +127,7 @@ export function morningSentence(
     const more = f.frozen.length - 1;
     const rest = more > 0 ? `, and so did ${countWord(more)} other bed${more === 1 ? '' : 's'}` : '';
     out.push(plain(`${worst.name} froze for ${countWord(hours)} hour${hours === 1 ? '' : 's'}${rest}.`));
-  } else {
+  } else if (f.lowC !== null) {
     out.push(plain(`The night's low outside: ${temperatureText(f.lowC, style.units.temperature, 0)}.`));
   }
   return out;

@@ -17,7 +17,7 @@ import {
 export async function loadDemo(db: Db): Promise<boolean> {
   if (!(await isEmpty(db))) return false;
   const events = demoRecords();
-  const readings = demoReadings(
+  const readings = await demoReadings(
     {
       farm: DEMO_FARM,
       structures: DEMO_STRUCTURES,

@@ -3,7 +3,8 @@
  * dates and prices are made up to be ordinary. It opens on a January afternoon before three nights of frost.
  */
 import type { Farm, FarmRecord } from '@fogata/contract';
-import { atLocal, type Bed, type Cover, type Episode, type Planting, type Structure } from '@fogata/core';
+import { atLocal, type Bed, type Cover, type Planting, type Structure } from '@fogata/core';
+import type { Episode } from '@fogata/core/standins';
 import { randomUUID } from 'node:crypto';
 
 const ZONE = 'Europe/Madrid';

@@ -9,14 +9,13 @@ import {
   type FarmRecord,
   type PlantingBody,
 } from '@fogata/contract';
-import type { Bed, Cover, Planting, Structure, WeatherEntry } from '@fogata/core';
+import type { Bed, Cover, Planting, Structure } from '@fogata/core';
 import { and, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
 import {
   beds,
   covers,
   farm,
-  forecasts,
   meta,
   nights,
   plantings,
@@ -39,7 +38,6 @@ export interface FarmData {
   covers: Cover[];
   /** Of the last weeks, oldest first, up to now by the farm's clock. */
   records: StoredRecord[];
-  imported: { id: string; name: string; importedMs: number; entries: WeatherEntry[] } | null;
 }
 
 export const DEFAULT_FARM: Farm = {
@@ -108,7 +106,7 @@ const asRecord = (row: typeof records.$inferSelect): StoredRecord => ({
 });
 
 export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
-  const [settings, s, b, p, c, r, f] = await Promise.all([
+  const [settings, s, b, p, c, r] = await Promise.all([
     readFarm(db),
     db.select().from(structures).orderBy(structures.order, structures.name),
     db.select().from(beds).orderBy(beds.order, beds.name),
@@ -119,12 +117,6 @@ export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
       .from(records)
       .where(and(gte(records.atMs, nowMs - WEEKS_MS), lte(records.atMs, nowMs)))
       .orderBy(records.atMs, records.seq),
-    db
-      .select()
-      .from(forecasts)
-      .where(eq(forecasts.active, true))
-      .orderBy(desc(forecasts.importedMs))
-      .limit(1),
   ]);
   return {
     farm: settings,
@@ -133,7 +125,6 @@ export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
     plantings: p as Planting[],
     covers: c.map(asCover),
     records: r.map(asRecord),
-    imported: f[0] ?? null,
   };
 }
 

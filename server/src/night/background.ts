@@ -10,7 +10,7 @@ import {
   type StructureKind,
   type WeatherEntry,
 } from '@fogata/core';
-import type { WeatherSource } from '../adapters/weather';
+import type { FarmWeather } from '../sources/farmWeather';
 
 /** Inside is milder by day than the record outside: starting values, K on the daily mean. */
 const SHELTER_K: Record<StructureKind, number> = { house: 2.5, frame: 1.5, tunnel: 1, open: 0 };
@@ -49,9 +49,13 @@ export interface Background {
 }
 
 /** Slow facts of the place for a date: daily means of the last 60 days, and the ground's depth. Cached by the caller's date. */
-export function backgroundOf(weather: WeatherSource, nowMs: number, timeZone: string): Background {
-  const record = weather.history(nowMs - 62 * 24 * HOUR_MS, nowMs);
-  const means = dailyMeans(record, timeZone);
+export async function backgroundOf(
+  weather: Pick<FarmWeather, 'past'>,
+  nowMs: number,
+  timeZone: string,
+): Promise<Background> {
+  const record = await weather.past(nowMs - 62 * 24 * HOUR_MS, nowMs);
+  const means = dailyMeans(record.hours, timeZone);
   const all = [...means.values()];
   return { means, deepC: all.reduce((s, c) => s + c, 0) / Math.max(1, all.length) + 1.5 };
 }

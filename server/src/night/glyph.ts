@@ -22,7 +22,7 @@ import {
 } from '@fogata/core';
 import type { FarmState } from '../farm/state';
 import { lastHarm, ofKind } from '../farm/state';
-import { asIsOutcome, lowSoFar, nightLowsC, type NightPlan, type PlannedBed } from './planned';
+import { asIsOutcome, isKnown, lowSoFar, nightLowsC, type NightPlan, type PlannedBed } from './planned';
 import { AS_IS } from './tasks';
 
 export function structureLayerName(structure: Structure): string {
@@ -78,8 +78,8 @@ export function closest(b: PlannedBed, leafC: number) {
 
 export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
   const lows = nightLowsC(plan, b);
-  const leafC = rangeOf(lows);
-  const bare = rangeOf(asIsOutcome(b).minLeafC);
+  const leafC = rangeOf(lows, plan.errorK);
+  const bare = rangeOf(asIsOutcome(b).minLeafC, plan.errorK);
   const worst = closest(b, leafC.mid)!;
   const crop = cropById(worst.planting.crop);
   const opening = plan.state.openings.get(b.structure.id)?.fraction ?? 0;
@@ -92,7 +92,7 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
     leafC,
     bareLeafC: bare.mid,
     marginK: leafC.mid - worst.thresholds.harmC,
-    harmChance: harmChance(worst, lows),
+    harmChance: harmChance(worst, lows, plan.errorK),
     crop: crop.name,
     verdict: verdict(crop, worst.thresholds, leafC.mid),
     harmC: worst.thresholds.harmC,
@@ -113,7 +113,7 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
     ...sorted.filter((c) => c.use !== 'over').map((c) => `under ${MATERIALS[c.material].name}`),
   ];
   const shown = key === b.chosen ? nightLowsC(plan, b) : o.minLeafC;
-  const low = rangeOf(shown);
+  const low = rangeOf(shown, plan.errorK);
   const was = plan.phase === 'morning' && key === b.chosen ? lowSoFar(plan, b) : null;
   const worst = closest(b, low.mid);
   const marks: RibbonView['marks'] = [];
@@ -132,7 +132,8 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   // in the night and in the morning the hours since sundown stand before those to come
   const { past } = b.outcome;
   const since = (plan.window.sunsetMs ?? plan.window.fromMs) - HOUR_MS;
-  const from = plan.phase === 'closing' ? past.timesMs.length : past.timesMs.findIndex((t) => t >= since);
+  const shows = plan.phase !== 'closing' && isKnown(plan, since) && isKnown(plan, plan.nowMs - HOUR_MS);
+  const from = shows ? past.timesMs.findIndex((t) => t >= since) : past.timesMs.length;
   const before = from < 0 ? [] : past.timesMs.slice(from, -1);
   const at = (list: readonly number[]) => list.slice(list.length - 1 - before.length, -1);
   const band = (was: readonly number[], x: Band): Band => ({
@@ -169,12 +170,13 @@ export function plantingView(
   t: { damageC: number; deathC: number; flowerC: number | null; harmC: number },
   today: string,
   minLeafC: number[] | null,
+  errorK: number,
   state: FarmState,
   value: number,
   left: number,
 ): PlantingView {
   const crop = cropById(p.crop);
-  const leafC = minLeafC ? rangeOf(minLeafC) : null;
+  const leafC = minLeafC ? rangeOf(minLeafC, errorK) : null;
   const harm = lastHarm(state, p.id);
   const kg = ofKind(state.standing, 'harvest')
     .filter((r) => r.plantingId === p.id)
@@ -187,7 +189,7 @@ export function plantingView(
     ...t,
     leafC,
     verdict: leafC ? verdict(crop, t, leafC.mid) : null,
-    harmChance: minLeafC ? harmChance({ planting: p, thresholds: t, value }, minLeafC) : null,
+    harmChance: minLeafC ? harmChance({ planting: p, thresholds: t, value }, minLeafC, errorK) : null,
     lastHarm: harm?.score ?? null,
     left,
     harvestedKg: kg,

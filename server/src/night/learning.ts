@@ -7,22 +7,27 @@ import {
   addDays,
   BOOK_BELIEF,
   differenceText,
+  doubtK,
   factorSd,
   HOUR_MS,
   learn,
   nightFor,
   nightWindow,
+  shareOf,
   type Belief,
   type Calibration,
   type Style,
 } from '@fogata/core';
-import { minMaxBetween, spotAirC, type ThermometerSpot } from '../adapters/thermometers';
-import type { WeatherSource } from '../adapters/weather';
 import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
+import type { FarmWeather } from '../sources/farmWeather';
+import type { ThermometerSpot } from '../sources/ports';
+import { minMaxBetween, spotAirC } from './spotAir';
 import { spotOf } from './spots';
 
 const NIGHTS = 30;
+/** An issued hour is wrong by this many times what it leaves in doubt at a leaf a night later: about 1.5 K (starting value). */
+const WEATHER_DOUBT_K = 3;
 
 /** Nights further apart than this are run by themselves; the days between are the run-up of the later one. */
 const APART_MS = 3 * 24 * HOUR_MS;
@@ -31,6 +36,8 @@ export interface ReadNight {
   fromMs: number;
   toMs: number;
   measuredC: number;
+  /** Doubt about the weather of that night, K: 0 where it was measured. */
+  doubtK: number;
 }
 
 export interface LearnTask {
@@ -50,7 +57,7 @@ export function learnFrom(task: LearnTask): Belief {
     };
     return read.flatMap((n) => {
       const minimum = (c: Calibration) => minMaxBetween(airUnder(c), n.fromMs, n.toMs)?.minC ?? NaN;
-      const night = nightFor(BOOK_BELIEF, n.measuredC, minimum);
+      const night = { ...nightFor(BOOK_BELIEF, n.measuredC, minimum), doubtK: n.doubtK };
       return Number.isNaN(night.modelC) ? [] : [night];
     });
   });
@@ -58,13 +65,13 @@ export function learnFrom(task: LearnTask): Belief {
 }
 
 /** The nights of each structure that were read before `beforeNight`, as work for `learnFrom`. */
-export function learnTasks(
+export async function learnTasks(
   data: FarmData,
   state: FarmState,
-  weather: WeatherSource,
+  weather: Pick<FarmWeather, 'past'>,
   beforeNight: string,
   deepC: number,
-): Map<string, LearnTask> {
+): Promise<Map<string, LearnTask>> {
   const first = addDays(beforeNight, -NIGHTS);
   const tasks = new Map<string, LearnTask>();
   for (const structure of data.structures) {
@@ -86,12 +93,30 @@ export function learnTasks(
       if (last && n.fromMs - last.at(-1)!.toMs < APART_MS) last.push(n);
       else stretches.push([n]);
     }
-    const runs = stretches.flatMap((list) => {
+    const runs: LearnTask['runs'] = [];
+    for (const list of stretches) {
       const last = list.at(-1)!;
-      const spot = spotOf(data, state, structure, weather, list[0]!.fromMs, last.toMs, deepC, last.night);
-      const read = list.map(({ fromMs, toMs, measuredC }) => ({ fromMs, toMs, measuredC }));
-      return spot ? [{ spot, nights: read }] : [];
-    });
+      const spot = await spotOf(
+        data,
+        state,
+        structure,
+        weather,
+        list[0]!.fromMs,
+        last.toMs,
+        deepC,
+        last.night,
+      );
+      if (!spot) continue;
+      const { worth, ...own } = spot;
+      const read = list.flatMap(({ fromMs, toMs, measuredC }): ReadNight[] => {
+        const at = (ms: number) => Math.round((ms - list[0]!.fromMs) / HOUR_MS);
+        const of = worth.slice(at(fromMs), at(toMs) + 1);
+        // a night of which nobody knows the weather teaches nothing about the house
+        if (shareOf(of, 'guessed') > 0.1) return [];
+        return [{ fromMs, toMs, measuredC, doubtK: WEATHER_DOUBT_K * doubtK(of) }];
+      });
+      if (read.length > 0) runs.push({ spot: own, nights: read });
+    }
     if (runs.length > 0) tasks.set(structure.id, { runs });
   }
   return tasks;

@@ -5,20 +5,25 @@ import {
   clockText,
   closingSentence,
   cropById,
+  dayText,
+  differenceText,
+  doubtK,
   HOUR_MS,
   moneyOf,
   moneyText,
   morningSentence,
   nightSentence,
   rangeText,
+  shareOf,
   temperatureText,
+  type Lack,
   type Segment,
   type Style,
 } from '@fogata/core';
 import { placeRow, ribbonOf } from './glyph';
 import { jobsOf } from './jobs';
 import { keptOn } from './lifting';
-import { asIsOutcome, thawMs, type NightPlan, type PlannedBed } from './planned';
+import { asIsOutcome, isKnown, lowSoFar, thawMs, type NightPlan, type PlannedBed } from './planned';
 import { AS_IS } from './tasks';
 
 export interface NightWeather {
@@ -143,7 +148,16 @@ function staying(plan: NightPlan, style: Style): string[] {
 /** Hours of this night, up to now, in which the model has the bed's leaves below freezing. */
 function frozenHours(b: PlannedBed, plan: NightPlan): number {
   const { timesMs, leafC } = b.outcome.past;
+  if (lowSoFar(plan, b) === null) return 0;
   return timesMs.filter((t, i) => t >= plan.window.fromMs && t < plan.nowMs && leafC[i]! < 0).length;
+}
+
+/** The night's lowest outside: as it was, where that is known, and what is still to come. */
+function lowOutside(plan: NightPlan): number | null {
+  const since = plan.window.sunsetMs ?? plan.window.fromMs;
+  const was = plan.history.filter((e) => Date.parse(e.time) >= since);
+  if (was.length === 0 || !was.every((e) => isKnown(plan, Date.parse(e.time)))) return null;
+  return Math.min(...was.map((e) => e.airC));
 }
 
 function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
@@ -165,7 +179,7 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
         keep: keptOn(plan).map((b) => b.bed.name),
         frozen,
         coversOn: covered,
-        lowC: w.lowC.mid,
+        lowC: lowOutside(plan),
         nowMs: plan.nowMs,
       },
       style,
@@ -219,6 +233,47 @@ export const EMPTY_SENTENCE: Segment[] = [
 ];
 const COMPUTING: Segment[] = [{ text: 'Working out the night…', tone: 'plain' }];
 
+/** What is lacking, in one sentence. */
+function lackSentence(lack: Lack, clock: ClockView, style: Style): Segment[] {
+  const ask: Segment = { text: 'Tell it what yours says.', tone: 'ember' };
+  const when = (ms: number) => `${dayText(ms, style.timeZone)} ${clockText(ms, style)}`;
+  if (lack.why === 'none')
+    return [
+      {
+        text: `There is no forecast for ${clock.phase === 'morning' ? 'this morning and what comes' : 'tonight'}. `,
+        tone: 'plain',
+      },
+      ask,
+    ];
+  const name = lack.source === 'typed' ? 'The forecast that was typed' : `The forecast “${lack.name}”`;
+  const words = {
+    past: `${name} ended ${when(lack.toMs)}. `,
+    short: `${name} ends ${when(lack.toMs)}, before the night does. `,
+    late: `${name} begins only ${when(lack.fromMs)}. `,
+  }[lack.why];
+  return [{ text: words, tone: 'plain' }, ask];
+}
+
+function openingOf(progress: PlanProgress, clock: ClockView, style: Style): Segment[] {
+  if (progress.state === 'empty') return EMPTY_SENTENCE;
+  return progress.state === 'waiting' && progress.lack
+    ? lackSentence(progress.lack, clock, style)
+    : COMPUTING;
+}
+
+/** What not knowing the days before costs, where it costs something. */
+function doubtWords(plan: NightPlan, style: Style): string | null {
+  const guessed = shareOf(plan.worth, 'guessed');
+  const issued = shareOf(plan.worth, 'issued');
+  if (guessed < 0.05 && issued < 0.05) return null;
+  const k = differenceText(doubtK(plan.worth), style.units.temperature).replace('+', '');
+  const what =
+    guessed >= 0.05
+      ? 'The weather of the days before is not all known and is taken to have been alike'
+      : 'The days before are known from forecasts only';
+  return `${what}: the ground may be warmer or colder, and leaves with it by about ${k}. A lowest read outside each morning narrows that.`;
+}
+
 export function nowView(
   clock: ClockView,
   progress: PlanProgress,
@@ -230,7 +285,7 @@ export function nowView(
   const base: NowView = {
     clock,
     progress,
-    sentence: progress.state === 'empty' ? EMPTY_SENTENCE : COMPUTING,
+    sentence: openingOf(progress, clock, style),
     evidence: '',
     night: null,
     money: null,
@@ -257,7 +312,13 @@ export function nowView(
     ...base,
     sentence: sentenceOf(plan, w, style),
     evidence: evidenceOf(plan, w, style),
-    night: { ...w, issuedMs: plan.issuedMs, source: plan.source },
+    night: {
+      ...w,
+      issuedMs: plan.issuedMs,
+      name: plan.forecastName,
+      source: plan.source,
+      doubt: doubtWords(plan, style),
+    },
     money: toMoney(plan),
     atRisk: plan.phase === 'morning' ? staying(plan, style) : remaining(plan, style),
     jobs: jobsOf(plan, style),

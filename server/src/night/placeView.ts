@@ -13,6 +13,7 @@ import {
   medianOf,
   optionKey,
   plantingValue,
+  REST_ERROR_K,
   shadeShown,
   sortCovers,
   structureIndex,
@@ -204,7 +205,7 @@ function optionRows(i: PlaceInputs): OptionRow[] {
       return {
         key: o.key,
         names: o.covers.map((c) => c.name),
-        leafC: rangeOf(outcome.minLeafC),
+        leafC: rangeOf(outcome.minLeafC, i.plan!.errorK),
         loss: b.loss[o.key]!,
         minutes: b.minutes[o.key]!,
         chosen: o.key === b.chosen,
@@ -229,7 +230,7 @@ export function plantingViews(
     const t = thresholds(cropById(p.crop), h, p.aim);
     const left = b?.atRisk.find((a) => a.planting.id === p.id)?.left ?? 1;
     const low = b && i.plan ? nightLowsC(i.plan, b) : null;
-    return plantingView(p, h, t, today, low, i.state, plantingValue(p), left);
+    return plantingView(p, h, t, today, low, i.plan?.errorK ?? REST_ERROR_K, i.state, plantingValue(p), left);
   });
 }
 

@@ -25,7 +25,7 @@ import { lastHarm } from '../farm/state';
 import { piecesOn } from '../farm/stock';
 import { hardeningOf } from './background';
 import { setLift } from './lifting';
-import { bedTask, type Found, type PlannedBed, type Work } from './planned';
+import { bedTask, isKnown, type Found, type PlannedBed, type Work } from './planned';
 import { digest } from './pool';
 import { solveLp } from './solver';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
@@ -48,6 +48,8 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     );
     const score = lastHarm(inputs.state, planting.id);
     const since = found.past.lows
+      // a night of which nobody knows the weather has killed nothing
+      .filter((l) => isKnown({ history: inputs.history, worth: w.worth }, l.atMs))
       .filter((l) => l.atMs > (score?.atMs ?? -Infinity) && localDate(l.atMs, zone) > planting.plantedOn)
       .map((l) => l.leafC);
     const left = shareLeft(limits, planting.aim, score?.score ?? null, since);
@@ -75,16 +77,16 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     plannedSpec: p.asIsSpec,
     lift: null,
   };
-  take(bed, [outcome]);
+  take(bed, [outcome], w.errorK);
   return bed;
 }
 
 /** Takes outcomes in, in the place of what was known of the same options, and prices them. */
-function take(bed: PlannedBed, outcomes: readonly OptionOutcome[]): void {
+function take(bed: PlannedBed, outcomes: readonly OptionOutcome[], errorK: number): void {
   const options = new Map(bed.outcome.options.map((o) => [o.key, o] as const));
   for (const o of outcomes) {
     options.set(o.key, o);
-    bed.loss[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, o.minLeafC), 0);
+    bed.loss[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, o.minLeafC, errorK), 0);
   }
   bed.outcome.options = [...options.values()];
 }
@@ -116,7 +118,7 @@ async function shutAsItLies(w: Work, f: Found): Promise<void> {
   const { house, under } = await asPlanned(w, f.roof, f.beds);
   f.house = house;
   f.under = under;
-  f.beds.forEach((b, n) => take(b, [{ ...house.beds[n]!.outcome, key: SHUT }]));
+  f.beds.forEach((b, n) => take(b, [{ ...house.beds[n]!.outcome, key: SHUT }], w.errorK));
 }
 
 async function tryOptions(w: Work, f: Found, b: PlannedBed, members: number): Promise<void> {
@@ -128,7 +130,7 @@ async function tryOptions(w: Work, f: Found, b: PlannedBed, members: number): Pr
     structureLayer: structureIndex(b.structure, o.covers),
   }));
   const task = { ...bedTask(w, f, b, members), options };
-  take(b, await w.pool.evaluate(task, f.under, w.signal));
+  take(b, await w.pool.evaluate(task, f.under, w.signal), w.errorK);
 }
 
 export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Promise<PlannedBed[]> {
@@ -187,7 +189,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
         );
       if (f.beds.length < 2) return;
       Object.assign(f, await asPlanned(w, f.roof, f.beds));
-      f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }]));
+      f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }], w.errorK));
     }),
   );
   await Promise.all(found.flatMap((f) => f.beds.map((b) => setDueTime(w, f, b))));

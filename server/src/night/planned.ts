@@ -1,15 +1,18 @@
 /** A night's plan as plain data: its beds, what each step of working it out knows, and what others ask of a bed. */
 import {
+  HOUR_MS,
   outcomeOf,
   type BedOutcome,
   type BedSpec,
   type BedTask,
   type Belief,
   type HouseOutcome,
+  type Issue,
   type NightWindow,
   type Phase,
   type PlantingAtRisk,
   type WeatherEntry,
+  type Worth,
 } from '@fogata/core';
 import type { FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
@@ -41,7 +44,12 @@ export interface NightPlan {
   phase: Phase;
   closeMs: number;
   issuedMs: number;
-  source: string;
+  /** The issue's name, where it is from, and what the days before are worth. */
+  forecastName: string;
+  source: Issue['source'];
+  worth: Worth[];
+  /** Doubt at the leaf that no member shows, K: the model's rest, and what not knowing the days before leaves. */
+  errorK: number;
   centre: WeatherEntry[];
   /** The centre on through the next day, for what is tried. */
   ahead: WeatherEntry[];
@@ -60,6 +68,8 @@ export interface Work {
   phase: Phase;
   pool: NightPool;
   signal: AbortSignal;
+  errorK: number;
+  worth: readonly Worth[];
   /** What was chosen for each bed when this night was last worked out: the likeliest again. */
   before: ReadonlyMap<string, string>;
 }
@@ -81,11 +91,26 @@ export function asIsOutcome(b: PlannedBed) {
   return outcomeOf(b.outcome.options, AS_IS);
 }
 
-/** The coldest that a bed's leaves have been since sundown, by the model under the weather as it was; null before there is an hour of it. */
+/** Whether the weather of an hour that was is known, if only from a forecast; of a guess nothing is said. */
+export function isKnown(
+  p: { history: readonly WeatherEntry[]; worth: readonly Worth[] },
+  ms: number,
+): boolean {
+  const first = p.history[0];
+  if (!first) return false;
+  const i = Math.floor((ms - Date.parse(first.time)) / HOUR_MS);
+  return i >= 0 && i < p.worth.length && p.worth[i] !== 'guessed';
+}
+
+/**
+ * The coldest that a bed's leaves have been since sundown, by the model under the weather as it was; null before there is an
+ * hour of it, and where the weather of that night is not known.
+ */
 export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC: number } | null {
   const { timesMs, leafC } = b.outcome.past;
   const since = plan.window.sunsetMs ?? plan.window.fromMs;
   let low: { atMs: number; leafC: number } | null = null;
+  if (!isKnown(plan, since) || !isKnown(plan, plan.nowMs - HOUR_MS)) return null;
   timesMs.forEach((atMs, i) => {
     if (atMs >= since && atMs < plan.nowMs && (low === null || leafC[i]! < low.leafC))
       low = { atMs, leafC: leafC[i]! };

@@ -3,18 +3,18 @@
  * asks, abandoned when the state moves on. Progress can be read at any time. What is computed is in `plan.ts`.
  */
 import type { PlanProgress } from '@fogata/contract';
-import { HOUR_MS, localDate, nightOf, phaseOf, type Belief } from '@fogata/core';
+import { doubtK, HOUR_MS, localDate, nightOf, phaseOf, REST_ERROR_K, type Belief } from '@fogata/core';
 import { createHash } from 'node:crypto';
 import { setMaxListeners } from 'node:events';
-import type { WeatherSource } from '../adapters/weather';
 import { deriveState, ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
+import { isForecast, type FarmWeather } from '../sources/farmWeather';
 import { backgroundOf, type Background } from './background';
 import { learnTasks } from './learning';
 import { workOut } from './plan';
 import type { NightPlan } from './planned';
 import type { NightPool } from './pool';
-import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
+import { HISTORY_MS, roofsOf, standingIn, type TaskInputs } from './tasks';
 
 export { asIsOutcome, chosenOutcome, nightLowsC, type NightPlan, type PlannedBed } from './planned';
 
@@ -37,12 +37,13 @@ export class Planner {
   private job: Job | null = null;
   /** What was chosen last, by bed, and for which night. */
   private last: { night: string; chosen: Map<string, string> } = { night: '', chosen: new Map() };
-  private background: { key: string; value: Background } | null = null;
+  private background: { key: string; value: Promise<Background> } | null = null;
 
   constructor(private readonly deps: PlannerDeps) {}
 
-  backgroundFor(data: FarmData, weather: WeatherSource, nowMs: number): Background {
+  async backgroundFor(data: FarmData, weather: FarmWeather, nowMs: number): Promise<Background> {
     const key = JSON.stringify([
+      weather.key,
       localDate(nowMs, data.farm.timeZone),
       data.farm.latitude,
       data.farm.longitude,
@@ -57,10 +58,10 @@ export class Planner {
   /** The plan for this state of the farm: at once where it is there, else how far it is. Never waits. */
   ask(
     data: FarmData,
-    weather: WeatherSource,
+    weather: FarmWeather,
     nowMs: number,
   ): { progress: PlanProgress; plan: NightPlan | null; partial: NightPlan | null } {
-    const key = stateKey(data, nowMs);
+    const key = stateKey(data, weather.key, nowMs);
     if (this.job?.key !== key || this.job.progress.state === 'failed') {
       const last = this.job;
       last?.abort.abort();
@@ -70,7 +71,7 @@ export class Planner {
   }
 
   /** As `ask`, but waits. */
-  async wait(data: FarmData, weather: WeatherSource, nowMs: number): Promise<NightPlan | null> {
+  async wait(data: FarmData, weather: FarmWeather, nowMs: number): Promise<NightPlan | null> {
     this.ask(data, weather, nowMs);
     const job = this.job!;
     await job.promise;
@@ -78,7 +79,7 @@ export class Planner {
     return job.plan;
   }
 
-  private start(key: string, data: FarmData, weather: WeatherSource, nowMs: number): Job {
+  private start(key: string, data: FarmData, weather: FarmWeather, nowMs: number): Job {
     const abort = new AbortController();
     // one listener a task in the queue
     setMaxListeners(0, abort.signal);
@@ -95,16 +96,26 @@ export class Planner {
     return job;
   }
 
-  private async compute(job: Job, data: FarmData, weather: WeatherSource, nowMs: number): Promise<void> {
+  private async compute(job: Job, data: FarmData, weather: FarmWeather, nowMs: number): Promise<void> {
     const { farm } = data;
     const window = nightOf(nowMs, farm);
     const phase = phaseOf(nowMs, window);
     const state = deriveState(data.records);
     const today = localDate(nowMs, farm.timeZone);
-    const background = this.backgroundFor(data, weather, nowMs);
+    if (!data.beds.some((b) => standingIn(b.id, data.plantings, today).length > 0)) {
+      job.progress.state = 'empty';
+      return;
+    }
     const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
     const endMs = window.toMs + 3 * HOUR_MS;
-    const forecast = weather.forecast(nowMs, hourMs, endMs);
+    const forecast = weather.coming(window, hourMs, endMs);
+    if (!isForecast(forecast)) {
+      job.progress.state = 'waiting';
+      job.progress.lack = forecast;
+      return;
+    }
+    const background = await this.backgroundFor(data, weather, nowMs);
+    const past = await weather.past(hourMs - HISTORY_MS, hourMs);
     const sunset = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
     const closeMs = Math.max(nowMs, sunset - HOUR_MS);
     const fixed = new Map<string, string>();
@@ -119,7 +130,7 @@ export class Planner {
       nowMs,
       today,
       window,
-      history: weather.history(hourMs - HISTORY_MS, hourMs),
+      history: past.hours,
       members: forecast.members,
       deepC: background.deepC,
       closeMs,
@@ -129,15 +140,19 @@ export class Planner {
     };
     const roofs = roofsOf(inputs);
     const endOfAhead = endMs + 8 * HOUR_MS;
+    const ahead = weather.coming(window, hourMs, endOfAhead);
     const plan: NightPlan = {
       nowMs,
       window,
       phase,
       closeMs,
       issuedMs: forecast.issuedMs,
+      forecastName: forecast.name,
       source: forecast.source,
+      worth: past.worth,
+      errorK: Math.hypot(REST_ERROR_K, doubtK(past.worth)),
       centre: forecast.members[0]!,
-      ahead: weather.forecast(nowMs, hourMs, endOfAhead).members[0]!,
+      ahead: isForecast(ahead) ? ahead.members[0]! : forecast.members[0]!,
       history: inputs.history,
       members: inputs.members,
       beds: [],
@@ -147,7 +162,6 @@ export class Planner {
     };
     job.partial = plan;
     job.progress.of = roofs.reduce((n, r) => n + r.beds.length, 0);
-    if (job.progress.of === 0) job.progress.state = 'empty';
     plan.beds = await workOut(
       {
         inputs,
@@ -156,6 +170,8 @@ export class Planner {
         phase,
         pool: this.deps.pool,
         signal: job.abort.signal,
+        errorK: plan.errorK,
+        worth: plan.worth,
         before: this.last.night === window.night ? this.last.chosen : new Map(),
       },
       (beds) => {
@@ -168,19 +184,19 @@ export class Planner {
     await this.deps.onReady?.(plan);
     job.plan = plan;
     job.partial = null;
-    if (job.progress.of > 0) job.progress.state = 'ready';
+    job.progress.state = 'ready';
   }
 
   /** What every structure's readings have taught, up to the night before this one. */
   async beliefs(
     data: FarmData,
     state: FarmState,
-    weather: WeatherSource,
+    weather: FarmWeather,
     night: string,
     deepC: number,
     signal = new AbortController().signal,
   ): Promise<Map<string, Belief>> {
-    const tasks = [...learnTasks(data, state, weather, night, deepC)];
+    const tasks = [...(await learnTasks(data, state, weather, night, deepC))];
     return new Map(
       await Promise.all(
         tasks.map(async ([id, task]) => [id, await this.deps.pool.learn(task, signal)] as const),
@@ -194,7 +210,7 @@ export class Planner {
 }
 
 /** Identity of a computation: the hour, the farm as it is set up, what is on, what the grower decided, the forecast. */
-export function stateKey(data: FarmData, nowMs: number): string {
+export function stateKey(data: FarmData, weatherKey: string, nowMs: number): string {
   const relevant = data.records
     .filter((r) => ['cover', 'vent', 'decision', 'retraction'].includes(r.record.kind))
     .map((r) => r.record.id);
@@ -213,7 +229,7 @@ export function stateKey(data: FarmData, nowMs: number): string {
     data.plantings,
     data.covers,
     relevant,
-    data.imported?.id,
+    weatherKey,
   ];
   return createHash('sha1').update(JSON.stringify(body)).digest('hex');
 }

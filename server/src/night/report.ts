@@ -10,8 +10,6 @@ import {
   type Structure,
   type Style,
 } from '@fogata/core';
-import { minMaxBetween, spotAirC, type ThermometerSource } from '../adapters/thermometers';
-import type { WeatherSource } from '../adapters/weather';
 import type { NightPrediction } from '../db/schema';
 import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
@@ -19,6 +17,9 @@ import { rangeOf } from './glyph';
 import type { NightPlan } from './planner';
 import { chosenOutcome } from './planner';
 import { learntView } from './learning';
+import type { FarmWeather } from '../sources/farmWeather';
+import type { Thermometers } from '../sources/ports';
+import { minMaxBetween, spotAirC } from './spotAir';
 import { OUTSIDE, spotOf } from './spots';
 
 /** What the plan says of each spot, to be kept for the morning. */
@@ -27,9 +28,9 @@ export function predictionOf(plan: NightPlan, lowOutsideC: Range): NightPredicti
   const beds: NightPrediction['beds'] = {};
   for (const b of plan.beds) {
     const o = chosenOutcome(b);
-    beds[b.bed.id] = rangeOf(o.minLeafC);
+    beds[b.bed.id] = rangeOf(o.minLeafC, plan.errorK);
     if (o.structureMinC.length > 0 && !spots[b.structure.id])
-      spots[b.structure.id] = rangeOf(o.structureMinC);
+      spots[b.structure.id] = rangeOf(o.structureMinC, plan.errorK);
   }
   return { spots, beds };
 }
@@ -37,8 +38,8 @@ export function predictionOf(plan: NightPlan, lowOutsideC: Range): NightPredicti
 export interface SpotInputs {
   data: FarmData;
   state: FarmState;
-  weather: WeatherSource;
-  thermometers: ThermometerSource;
+  weather: Pick<FarmWeather, 'past'>;
+  thermometers: Thermometers;
   deepC: number;
   night: string;
   nowMs: number;
@@ -57,20 +58,31 @@ function spotsOf(i: SpotInputs): { id: string; name: string; structure: Structur
 }
 
 /** The stops of the round: what was said, what the thermometer shows since noon, what has been noted. */
-export function roundOf(i: SpotInputs, prediction: NightPrediction | null): RoundItem[] {
+export async function roundOf(i: SpotInputs, prediction: NightPrediction | null): Promise<RoundItem[]> {
   const window = nightWindow(i.night, i.data.farm);
   const readings = ofKind(i.state.standing, 'reading').filter((r) => r.night === i.night);
-  return spotsOf(i).map(({ id, name, structure }) => {
-    const spot = spotOf(i.data, i.state, structure, i.weather, window.fromMs, i.nowMs, i.deepC, i.night);
-    const reading = readings.filter((r) => r.spot === id).at(-1);
-    return {
-      spot: id,
-      name,
-      predictedC: prediction?.spots[id] ?? null,
-      thermometer: spot ? i.thermometers.read(spot, window.fromMs, i.nowMs) : null,
-      reading: reading ? { minC: reading.minC, maxC: reading.maxC, recordId: reading.id } : null,
-    };
-  });
+  return Promise.all(
+    spotsOf(i).map(async ({ id, name, structure }): Promise<RoundItem> => {
+      const spot = await spotOf(
+        i.data,
+        i.state,
+        structure,
+        i.weather,
+        window.fromMs,
+        i.nowMs,
+        i.deepC,
+        i.night,
+      );
+      const reading = readings.filter((r) => r.spot === id).at(-1);
+      return {
+        spot: id,
+        name,
+        predictedC: prediction?.spots[id] ?? null,
+        thermometer: spot ? await i.thermometers.read(spot, window.fromMs, i.nowMs) : null,
+        reading: reading ? { minC: reading.minC, maxC: reading.maxC, recordId: reading.id } : null,
+      };
+    }),
+  );
 }
 
 function wordsFor(p: Range | null, minC: number | null, hindsightC: number | null, style: Style): string {
@@ -91,15 +103,21 @@ function wordsFor(p: Range | null, minC: number | null, hindsightC: number | nul
   return `${first} The weather's part ${share(weather)}, the model's ${share(model)}.`;
 }
 
-export function nightReport(i: SpotInputs, prediction: NightPrediction | null, style: Style): NightReport {
+export async function nightReport(
+  i: SpotInputs,
+  prediction: NightPrediction | null,
+  style: Style,
+): Promise<NightReport> {
   const window = nightWindow(i.night, i.data.farm);
   const toMs = Math.min(i.nowMs, window.toMs);
   const readings = ofKind(i.state.standing, 'reading').filter((r) => r.night === i.night);
-  const spots = spotsOf(i).map(({ id, name, structure }) => {
+  const found = spotsOf(i).map(async ({ id, name, structure }) => {
     const reading = readings.filter((r) => r.spot === id).at(-1);
-    const spot = spotOf(i.data, i.state, structure, i.weather, window.fromMs, toMs, i.deepC, i.night);
+    const spot = await spotOf(i.data, i.state, structure, i.weather, window.fromMs, toMs, i.deepC, i.night);
+    // what part was the weather's can only be said where the weather that came is known
+    const known = spot !== null && spot.worth.every((w) => w === 'measured' || w === 'corrected');
     const hind =
-      reading && spot
+      reading && spot && known
         ? minMaxBetween(spotAirC(spot, i.beliefs.get(id)?.mean ?? BOOK_CALIBRATION), window.fromMs, toMs)
         : null;
     const predictedC = prediction?.spots[id] ?? null;
@@ -114,6 +132,7 @@ export function nightReport(i: SpotInputs, prediction: NightPrediction | null, s
       words: wordsFor(predictedC, measured, hind?.minC ?? null, style),
     };
   });
+  const spots = await Promise.all(found);
   const learnt = i.data.structures.flatMap((s) => {
     const belief = i.beliefs.get(s.id);
     return belief ? [learntView(s.name, s.id, belief, style)] : [];

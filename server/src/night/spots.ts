@@ -1,27 +1,30 @@
 /** Where thermometers hang: outside, and over the first bed of each structure, as it was covered. */
-import { HOUR_MS, type BedSpec, type Structure } from '@fogata/core';
-import type { ThermometerSpot } from '../adapters/thermometers';
-import type { WeatherSource } from '../adapters/weather';
+import { HOUR_MS, type BedSpec, type Structure, type Worth } from '@fogata/core';
 import type { FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
+import type { FarmWeather } from '../sources/farmWeather';
+import type { ThermometerSpot } from '../sources/ports';
 import { asItWas, standingIn } from './tasks';
 
 export const OUTSIDE = 'outside';
 
-export function spotOf(
+/** The spot with its weather up to `toMs`, and what the hours from `fromMs` on are worth; null where no thermometer hangs. */
+export async function spotOf(
   data: FarmData,
   state: FarmState,
   structure: Structure | null,
-  weather: WeatherSource,
+  weather: Pick<FarmWeather, 'past'>,
   fromMs: number,
   toMs: number,
   deepC: number,
   today: string,
-): ThermometerSpot | null {
-  const record = weather.history(fromMs - 3 * 24 * HOUR_MS, toMs);
+): Promise<(ThermometerSpot & { worth: Worth[] }) | null> {
+  if (structure?.kind === 'open') return null;
+  const past = await weather.past(fromMs - 3 * 24 * HOUR_MS, toMs);
+  const record = past.hours;
+  const worth = past.worth.filter((_, i) => Date.parse(record[i]!.time) >= fromMs);
   if (structure === null)
-    return { id: OUTSIDE, specs: null, structureLayer: -1, site: data.farm, weather: record };
-  if (structure.kind === 'open') return null;
+    return { id: OUTSIDE, specs: null, structureLayer: -1, site: data.farm, weather: record, worth };
   const from = fromMs - 3 * 24 * HOUR_MS;
   const all = data.beds.filter((b) => b.structureId === structure.id);
   // a house's air is that of all its beds; of frames and tunnels the first has the thermometer
@@ -35,7 +38,7 @@ export function spotOf(
   const structureLayer = specs[0]!.stack.findIndex(
     (l) => l.material === structure.material && Math.abs(l.widthM - structure.widthM) < 1e-9,
   );
-  return { id: structure.id, specs, structureLayer, site: data.farm, weather: record };
+  return { id: structure.id, specs, structureLayer, site: data.farm, weather: record, worth };
 }
 
 /** Beds that are alike are run as one, counted. */

@@ -1,9 +1,9 @@
 /** Jobs before wind and snow, for the next day and a half, with what has been done about them since. */
 import type { StormView } from '@fogata/contract';
-import { HOUR_MS, layoutOf, stormJobs, type Style } from '@fogata/core';
-import type { WeatherSource } from '../adapters/weather';
+import { HOUR_MS, layoutOf, stormJobs, type NightWindow, type Style } from '@fogata/core';
 import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
+import { isForecast, type FarmWeather } from '../sources/farmWeather';
 
 const AHEAD_H = 36;
 /** What was made safe counts for so long. */
@@ -12,12 +12,16 @@ const HOLDS_MS = 24 * HOUR_MS;
 export function stormView(
   data: FarmData,
   state: FarmState,
-  weather: WeatherSource,
+  weather: FarmWeather,
+  window: NightWindow,
   nowMs: number,
   style: Style,
 ): StormView[] {
   const fromMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
-  const hours = weather.forecast(nowMs, fromMs, fromMs + AHEAD_H * HOUR_MS).members[0]!;
+  const coming = weather.coming(window, fromMs, fromMs + AHEAD_H * HOUR_MS);
+  // without a forecast nothing is known of wind or snow, and nothing is said
+  if (!isForecast(coming)) return [];
+  const hours = coming.members[0]!;
   const layout = layoutOf(data.structures);
   const feet = style.units.length === 'ft';
   const jobs = stormJobs(

@@ -75,7 +75,7 @@ export function farmRoutes(ctx: Context): Router {
     const view: FarmView = {
       farm: m.data.farm,
       clock: m.clock,
-      weatherSource: m.data.imported ? m.data.imported.name : 'simulated weather',
+      simulated: ctx.simulated,
       emptyFarm: m.data.structures.length === 0,
     };
     res.json(view);
@@ -111,7 +111,7 @@ export function farmRoutes(ctx: Context): Router {
     const { date: on } = parseBody(z.object({ date: date.optional() }), req.query);
     const m = await ctx.moment();
     const { plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
-    const background = ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
     const view: BedsView = {
       structures: m.data.structures.map((structure) => ({
         structure,

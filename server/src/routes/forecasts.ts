@@ -1,82 +1,101 @@
-/** The grower's own forecast or record: preview, take all or none, take back. */
-import type { ForecastView, ImportView } from '@fogata/contract';
+/** The grower's own weather: typed, or a table that is looked at, taken whole or not at all, and set aside. */
+import { importSchema, typedSchema, type ForecastView, type ImportView } from '@fogata/contract';
 import { readForecastCsv } from '@fogata/core';
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, getTableColumns } from 'drizzle-orm';
 import { Router } from 'express';
-import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Context } from '../context';
+import type { Db } from '../db/open';
 import { forecasts } from '../db/schema';
 import { notFound, parseBody } from '../problem';
+import { isForecast } from '../sources/farmWeather';
+import { weatherChanged } from '../sources/kept';
+import { ESTIMATED_DOUBT, takeIssue, takeObserved, takeTyped } from '../sources/take';
 
-const importSchema = z.object({
-  name: z.string().trim().min(1, 'a name').max(80, 'at most 80 letters'),
-  csv: z.string().min(1, 'a CSV text').max(4_000_000, 'at most 4 MB'),
-  dryRun: z.boolean(),
-});
+/** So many forecasts are listed, the newest. */
+const LISTED = 40;
+/** A forecast reaches at most so far; what is longer is a record. */
+const LONGEST_FORECAST_H = 24 * 17;
 
 export function forecastRoutes(ctx: Context): Router {
   const router = Router();
 
   router.get('/forecasts', async (_req, res) => {
-    const rows = await ctx.db.select().from(forecasts).orderBy(desc(forecasts.importedMs));
-    const view: ForecastView = {
-      imported: rows.map(({ id, name, importedMs, fromMs, toMs, active }) => ({
-        id,
-        name,
-        importedMs,
-        fromMs,
-        toMs,
-        active,
-      })),
-    };
+    const m = await ctx.moment();
+    const { entries: _entries, doubt: _doubt, ...columns } = getTableColumns(forecasts);
+    const rows = await ctx.db
+      .select(columns)
+      .from(forecasts)
+      .orderBy(desc(forecasts.importedMs))
+      .limit(LISTED);
+    const coming = m.weather.coming(m.clock.window, m.nowMs, m.nowMs);
+    const view: ForecastView = { imported: rows, using: isForecast(coming) ? coming.id : null };
     res.json(view);
+  });
+
+  router.post('/forecasts/typed', async (req, res) => {
+    const body = parseBody(typedSchema, req.body);
+    const { data, nowMs } = await ctx.moment();
+    res.status(201).json({ id: await takeTyped(ctx.db, body, data.farm, nowMs) });
   });
 
   router.post('/forecasts', async (req, res) => {
     const body = parseBody(importSchema, req.body);
     const { data, nowMs } = await ctx.moment();
     const reading = readForecastCsv(body.csv, data.farm.timeZone);
-    const ok = reading.badRows.length === 0;
-    const first = reading.entries[0];
-    const last = reading.entries.at(-1);
+    const { entries } = reading;
+    const last = entries.at(-1);
+    const badRows = [...reading.badRows];
+    if (badRows.length === 0 && body.as === 'forecast' && entries.length > LONGEST_FORECAST_H)
+      badRows.push({
+        row: 1,
+        reason: `${entries.length} hours are more than a forecast has: bring them as a record`,
+      });
+    if (badRows.length === 0 && body.as === 'record' && Date.parse(last!.time) > nowMs + 3_600_000)
+      badRows.push({ row: 1, reason: 'a record ends before now; what is to come is a forecast' });
+    const ok = badRows.length === 0;
     const view: ImportView = {
       taken: ok && !body.dryRun,
-      rows: reading.entries.length,
-      fromMs: first ? Date.parse(first.time) : null,
+      rows: entries.length,
+      fromMs: entries[0] ? Date.parse(entries[0].time) : null,
       toMs: last ? Date.parse(last.time) : null,
-      minC: reading.entries.length > 0 ? Math.min(...reading.entries.map((e) => e.airC)) : null,
+      minC: entries.length > 0 ? entries.reduce((a, e) => Math.min(a, e.airC), Infinity) : null,
       columns: reading.columns,
-      badRows: reading.badRows.slice(0, 200),
-      preview: reading.entries.slice(0, 6),
+      badRows: badRows.slice(0, 200),
+      preview: entries.slice(0, 6),
+      estimated: reading.estimated,
     };
     if (ok && !body.dryRun) {
-      await ctx.db.transaction(async (tx) => {
-        await tx.update(forecasts).set({ active: false });
-        await tx.insert(forecasts).values({
-          id: randomUUID(),
-          name: body.name,
-          importedMs: nowMs,
-          fromMs: view.fromMs!,
-          toMs: view.toMs!,
-          entries: reading.entries,
-          active: true,
-        });
-      });
+      if (body.as === 'record') await takeObserved(ctx.db, entries, 'file', nowMs);
+      else
+        await takeIssue(
+          ctx.db,
+          {
+            name: body.name,
+            source: 'file',
+            issuedMs: nowMs,
+            entries,
+            doubt: reading.estimated.length > 0 ? ESTIMATED_DOUBT : 1,
+          },
+          nowMs,
+        );
     }
     res.status(ok ? (body.dryRun ? 200 : 201) : 422).json(view);
   });
 
   router.post('/forecasts/:id/:action', async (req, res) => {
     const { id, action } = parseBody(
-      z.object({ id: z.string(), action: z.enum(['use', 'drop']) }),
+      z.object({ id: z.string().max(64), action: z.enum(['use', 'drop']) }),
       req.params,
     );
-    const found = await ctx.db.select({ id: forecasts.id }).from(forecasts).where(eq(forecasts.id, id));
-    if (found.length === 0) throw notFound('forecast');
     await ctx.db.transaction(async (tx) => {
-      await tx.update(forecasts).set({ active: false });
-      if (action === 'use') await tx.update(forecasts).set({ active: true }).where(eq(forecasts.id, id));
+      const changed = await tx
+        .update(forecasts)
+        .set({ active: action === 'use' })
+        .where(eq(forecasts.id, id))
+        .returning({ id: forecasts.id });
+      if (changed.length === 0) throw notFound('forecast');
+      await weatherChanged(tx as unknown as Db);
     });
     res.status(204).end();
   });

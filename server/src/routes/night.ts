@@ -19,10 +19,12 @@ export function nightRoutes(ctx: Context): Router {
     const night = m.clock.window.night;
     const kept = await findNight(ctx.db, night);
     const rounds =
-      m.clock.phase === 'morning' ? roundOf(await ctx.spotInputs(m, night, false), kept?.data ?? null) : [];
+      m.clock.phase === 'morning'
+        ? await roundOf(await ctx.spotInputs(m, night, false), kept?.data ?? null)
+        : [];
     res.json({
       ...nowView(m.clock, progress, plan, rounds, m.style, partial),
-      storm: stormView(m.data, m.state, m.weather, m.nowMs, m.style),
+      storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowMs, m.style),
     });
   });
 
@@ -32,7 +34,7 @@ export function nightRoutes(ctx: Context): Router {
     const structure = m.data.structures.find((s) => s.id === bed?.structureId);
     if (!bed || !structure) throw notFound('bed');
     const { progress, plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
-    const background = ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
     res.json(
       placeView({
         data: m.data,
@@ -69,7 +71,7 @@ export function nightRoutes(ctx: Context): Router {
     const m = await ctx.moment();
     if (!/^\d{4}-\d{2}-\d{2}$/.test(req.params.night)) throw notFound('night');
     const kept = await findNight(ctx.db, req.params.night);
-    res.json(nightReport(await ctx.spotInputs(m, req.params.night), kept?.data ?? null, m.style));
+    res.json(await nightReport(await ctx.spotInputs(m, req.params.night), kept?.data ?? null, m.style));
   });
 
   return router;

@@ -13,6 +13,7 @@
 import {
   bandOf,
   BOOK_BELIEF,
+  ensemble,
   evaluateHouse,
   HOUR_MS,
   PLAN_STEP_S,
@@ -24,9 +25,9 @@ import {
   type Calibration,
   type Layer,
 } from '@fogata/core';
-import { minMaxBetween, spotAirC } from '../../src/adapters/thermometers';
-import { simulatedWeather } from '../../src/adapters/weather';
+import { forecastCentre, lastIssueMs, trueHours } from '@fogata/core/standins';
 import { learnFrom } from '../../src/night/learning';
+import { minMaxBetween, spotAirC } from '../../src/night/spotAir';
 
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
 const START = Date.parse('2026-11-05T15:00:00Z');
@@ -137,15 +138,17 @@ function add(into: Tally, band: { low: number; high: number }, c: number): void 
 
 function nights(group: Group, n: number, belief: Belief, into: Tallies): void {
   const place = `${group} ${n}`;
-  const weather = simulatedWeather({ seed: seedOf(place), site });
+  const world = { seed: seedOf(place), site };
   const hidden = factors(place);
   const specs = told(group, place);
   for (let i = 0; i < NIGHTS; i++) {
     const now = START + (READ + i * 5) * DAY;
+    const issued = lastIssueMs(now);
+    const ahead = trueHours(world, now, now + 18 * HOUR_MS);
     const out = evaluateHouse({
       site,
-      history: weather.history(now - 2 * DAY, now),
-      members: weather.forecast(now, now, now + 18 * HOUR_MS).members,
+      history: trueHours(world, now - 2 * DAY, now),
+      members: ensemble(world.seed, issued, forecastCentre(world.seed, issued, ahead)),
       key: 'x',
       beds: specs.map((spec, b) => ({
         id: String(b),
@@ -157,7 +160,7 @@ function nights(group: Group, n: number, belief: Belief, into: Tallies): void {
       countFromMs: now,
       belief,
     }).beds[0]!.outcome;
-    const record = prepareWeather(site, weather.history(now - 2 * DAY, now + 18 * HOUR_MS), PLAN_STEP_S);
+    const record = prepareWeather(site, trueHours(world, now - 2 * DAY, now + 18 * HOUR_MS), PLAN_STEP_S);
     const truth = runHouse(asItIs(group, place), record, {
       calibration: { ...hidden, zoneOffsetC: 0 },
       audit: false,
@@ -171,20 +174,20 @@ function nights(group: Group, n: number, belief: Belief, into: Tallies): void {
 /** Twelve mornings of a thermometer that hangs there, read to a tenth and wrong by up to 0.3 K in its own way. */
 function learnt(group: Group, n: number): Belief {
   const place = `${group} ${n}`;
-  const weather = simulatedWeather({ seed: seedOf(place), site });
+  const world = { seed: seedOf(place), site };
   const own = 0.6 * even(place, 'instrument') - 0.3;
   const at = (i: number) => ({ fromMs: START + i * DAY, toMs: START + i * DAY + 18 * HOUR_MS });
   const spot = {
     id: place,
     structureLayer: 0,
     site,
-    weather: weather.history(START - 2 * DAY, at(READ - 1).toMs),
+    weather: trueHours(world, START - 2 * DAY, at(READ - 1).toMs),
   };
   const shown = spotAirC({ ...spot, specs: asItIs(group, place) }, factors(place));
   const nights = Array.from({ length: READ }, (_, i) => {
     const { fromMs, toMs } = at(i);
     const { minC } = minMaxBetween(shown, fromMs, toMs)!;
-    return { fromMs, toMs, measuredC: Math.round((minC + own) * 10) / 10 };
+    return { fromMs, toMs, measuredC: Math.round((minC + own) * 10) / 10, doubtK: 0 };
   });
   return learnFrom({ runs: [{ spot: { ...spot, specs: told(group, place) }, nights }] });
 }

@@ -1,32 +1,26 @@
 /**
- * Forecasts of the true weather, issued every six hours, wrong as real ones are: the error grows with lead time (its
- * standard deviation is about 1.5 K for tomorrow's minimum), drifts slowly through the night, and strikes cloud and
- * wind too. The members of the ensemble are as far from their centre as the truth is, so that the band is honest.
+ * How far a forecast may be off, as members around its centre. Its error grows with lead time (a standard deviation of about
+ * 1.5 K for tomorrow's minimum, the order that verifications of public forecasts report; starting value), drifts slowly
+ * through the night, and strikes cloud, wind and dew point too.
  */
 import type { WeatherEntry } from '../heat/types';
 import { smoothNoise } from './noise';
 
 const HOUR_MS = 3_600_000;
-export const ISSUE_EVERY_MS = 6 * HOUR_MS;
-
-/** The last issue at or before `ms`. */
-export function lastIssueMs(ms: number): number {
-  return Math.floor(ms / ISSUE_EVERY_MS) * ISSUE_EVERY_MS;
-}
-
 /** Standard deviation of the temperature error, K, `leadH` hours ahead: 0.3 at once, 1.5 at 16 hours, up to 4. */
 export function forecastErrorK(leadH: number): number {
   return Math.min(4, Math.sqrt(0.09 + 0.135 * Math.max(0, leadH)));
 }
 
-interface Draw {
+export interface ForecastError {
   airK: number;
   cloud: number;
   wind: number;
   dewK: number;
 }
 
-function draw(seed: number, issueMs: number, member: number, ms: number): Draw {
+/** The error of one member at an instant; member −1 is the truth’s own. */
+export function errorAt(seed: number, issueMs: number, member: number, ms: number): ForecastError {
   const key = seed ^ Math.imul(Math.round(issueMs / HOUR_MS), 0x27d4eb2f) ^ Math.imul(member + 1, 0x165667b1);
   const h = ms / HOUR_MS;
   const leadH = (ms - issueMs) / HOUR_MS;
@@ -44,7 +38,8 @@ function draw(seed: number, issueMs: number, member: number, ms: number): Draw {
   };
 }
 
-function shifted(e: WeatherEntry, d: Draw, sign: 1 | -1): WeatherEntry {
+/** An hour moved by an error, or back by it. */
+export function shifted(e: WeatherEntry, d: ForecastError, sign: 1 | -1): WeatherEntry {
   const airC = e.airC + sign * d.airK;
   const c = Math.min(0.97, Math.max(0.03, e.cloudFraction));
   const odds = Math.log(c / (1 - c)) + sign * d.cloud;
@@ -61,25 +56,29 @@ function shifted(e: WeatherEntry, d: Draw, sign: 1 | -1): WeatherEntry {
   };
 }
 
-/** The centre of the forecast issued at `issueMs` for these true hours: the truth less this issue's error. */
-export function forecastCentre(
-  seed: number,
-  issueMs: number,
-  truth: readonly WeatherEntry[],
-): WeatherEntry[] {
-  return truth.map((e) => shifted(e, draw(seed, issueMs, -1, Date.parse(e.time)), -1));
-}
+const scaled = (e: ForecastError, k: number): ForecastError => ({
+  airK: k * e.airK,
+  cloud: k * e.cloud,
+  wind: k * e.wind,
+  dewK: k * e.dewK,
+});
 
-/** `count` members around a centre (a simulated or an imported one), issued at `issueMs`. Member 0 is the centre itself. */
+/**
+ * `count` members around a centre that was issued at `issueMs`. Member 0 is the centre itself; `doubt` widens or narrows the
+ * others: 1 is as far off as forecasts usually are.
+ */
 export function ensemble(
   seed: number,
   issueMs: number,
   centre: readonly WeatherEntry[],
   count = 20,
+  doubt = 1,
 ): WeatherEntry[][] {
   const members: WeatherEntry[][] = [centre.map((e) => ({ ...e }))];
   for (let m = 1; m < count; m++) {
-    members.push(centre.map((e) => shifted(e, draw(seed, issueMs, m, Date.parse(e.time)), 1)));
+    members.push(
+      centre.map((e) => shifted(e, scaled(errorAt(seed, issueMs, m, Date.parse(e.time)), doubt), 1)),
+    );
   }
   return members;
 }

@@ -3,9 +3,9 @@
  * follows them, wind, days that warm and clear still nights that cool. Invented, but with the habits of the real one.
  * Times epoch ms, hourly values are instantaneous.
  */
-import type { Site, WeatherEntry } from '../heat/types';
-import { sunTimes, sunPosition } from '../sky/sun';
-import { smoothNoise } from './noise';
+import type { Site, WeatherEntry } from '../src/heat/types';
+import { sunTimes, sunPosition } from '../src/sky/sun';
+import { smoothNoise } from '../src/weather/noise';
 
 const HOUR_MS = 3_600_000;
 

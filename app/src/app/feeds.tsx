@@ -1,0 +1,1 @@
+export { FeedsScreen as default } from '../screens/FeedsScreen';

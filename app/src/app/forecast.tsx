@@ -1,0 +1,1 @@
+export { ForecastScreen as default } from '../screens/ForecastScreen';

@@ -1,0 +1,194 @@
+/** Tonight's weather. It answers: what does your forecast say? It opens with that, read back as it is entered. */
+import { typedSchema } from '@fogata/contract';
+import { HOUR_MS, skyWords, SURE, type Segment, type Sure, type TypedForecast } from '@fogata/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Problem } from '../components/Bars';
+import { Button } from '../components/Button';
+import { ClockStepper } from '../components/ClockStepper';
+import { Choose, Labelled } from '../components/Fields';
+import { ForecastList } from '../components/ForecastList';
+import { Loading, Page, TopLine } from '../components/Page';
+import { Sentence } from '../components/Sentence';
+import { Stepper } from '../components/Stepper';
+import { Text } from '../components/Text';
+import { useFormat, type Format } from '../data/format';
+import { change, useFarm } from '../data/hooks';
+import { useDraft } from '../data/useDraft';
+import { offerUndo } from '../data/undo';
+
+type Typed = { [K in keyof TypedForecast]: TypedForecast[K] | null };
+
+const SKY = [
+  { value: 0.05, label: 'clear' },
+  { value: 0.4, label: 'some cloud' },
+  { value: 0.75, label: 'mostly cloud' },
+  { value: 1, label: 'overcast' },
+] as const;
+/** Mean wind of the night at ten metres, m/s. */
+const WIND = [
+  { value: 0.5, word: 'still' },
+  { value: 2, word: 'light' },
+  { value: 5, word: 'fresh' },
+  { value: 10, word: 'strong' },
+] as const;
+const SURE_WORDS: Record<Sure, string> = {
+  sure: 'sure of it',
+  usual: 'as sure as usual',
+  doubtful: 'not sure',
+};
+
+function windLabel(ms: number, word: string, format: Format): string {
+  if (ms < 1) return word;
+  return `${word}, ${format.length === 'm' ? `${Math.round(ms * 3.6)} km/h` : `${Math.round(ms * 2.23694)} mph`}`;
+}
+
+/** As far as it has been said, read back. */
+function readBack(t: Typed, format: Format): Segment[] {
+  if (t.lowC === null) return [{ text: 'What does your forecast say of tonight?', tone: 'plain' }];
+  const out: Segment[] = [
+    {
+      text: `${format.t(t.lowC, 0)} by ${format.time(t.lowAtMs!)}`,
+      tone: t.lowC < 0.5 ? 'frost' : 'plain',
+    },
+  ];
+  if (t.cloud !== null && t.windMs !== null)
+    out.push({ text: `, ${skyWords(t.cloud, t.windMs)}`, tone: 'plain' });
+  out.push({ text: t.highC === null ? '.' : `. Up to ${format.t(t.highC, 0)} by day.`, tone: 'plain' });
+  return out;
+}
+
+function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
+  const format = useFormat();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [draft, put, clear] = useDraft<Typed>(`forecast:${Math.round(lowMs / HOUR_MS / 24)}`, {
+    lowC: null,
+    lowAtMs: lowMs,
+    highC: null,
+    windMs: null,
+    cloud: null,
+    sure: 'usual',
+  });
+  const t = draft!;
+  const own = (c: number | null) => (c === null ? null : Math.round(format.inUnit(c)));
+  const save = async () => {
+    const read = typedSchema.safeParse(t);
+    if (!read.success) {
+      setProblem(`${String(read.error.issues[0]!.path[0] ?? '')}: expected ${read.error.issues[0]!.message}`);
+      return;
+    }
+    setBusy(true);
+    setProblem(null);
+    try {
+      const { id } = await change<{ id: string }>('/api/forecasts/typed', 'POST', read.data);
+      clear();
+      offerUndo('Tonight’s weather: told', () => change<void>(`/api/forecasts/${id}/drop`, 'POST'));
+      router.replace('/');
+    } catch (e) {
+      setProblem(`${(e as Error).message} What you entered is kept here.`);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const missing = t.lowC === null || t.highC === null || t.windMs === null || t.cloud === null;
+  return (
+    <View style={{ gap: 18 }}>
+      <Sentence parts={readBack(t, format)} />
+      <Labelled label="Lowest of the night">
+        <Stepper
+          label="Lowest"
+          value={own(t.lowC)}
+          start={own(0)!}
+          onChange={(v) => put({ lowC: format.fromUnit(v) })}
+          step={1}
+          bigStep={5}
+          digits={0}
+          unit={`°${format.unit}`}
+          min={own(-60)!}
+          max={own(45)!}
+          signed
+          large
+          testID="typed-low"
+        />
+      </Labelled>
+      <ClockStepper
+        label="It is lowest about"
+        valueMs={t.lowAtMs!}
+        fromMs={nowMs}
+        toMs={nowMs + 30 * HOUR_MS}
+        onChange={(lowAtMs) => put({ lowAtMs })}
+      />
+      <Labelled label="Highest by day">
+        <Stepper
+          label="Highest"
+          value={own(t.highC)}
+          start={own(t.lowC ?? 0)! + 5}
+          onChange={(v) => put({ highC: format.fromUnit(v) })}
+          step={1}
+          bigStep={5}
+          digits={0}
+          unit={`°${format.unit}`}
+          min={own(-60)!}
+          max={own(60)!}
+          signed
+          testID="typed-high"
+        />
+      </Labelled>
+      <Choose
+        label="Wind in the night"
+        value={t.windMs}
+        options={WIND.map(({ value, word }) => ({ value, label: windLabel(value, word, format) }))}
+        onChange={(windMs) => put({ windMs })}
+      />
+      <Choose label="Sky in the night" value={t.cloud} options={SKY} onChange={(cloud) => put({ cloud })} />
+      <Choose
+        label="How sure it sounds"
+        value={t.sure}
+        options={SURE.map((value) => ({ value, label: SURE_WORDS[value] }))}
+        onChange={(sure) => put({ sure })}
+      />
+      {problem ? <Problem>{problem}</Problem> : null}
+      <Button
+        wide
+        kind="main"
+        label={missing ? 'Lowest, highest, wind and sky first' : 'Work out the night'}
+        disabled={missing || busy}
+        onPress={() => void save()}
+        testID="typed-save"
+      />
+      <Text kind="small" tone="quiet">
+        The hours between are shaped from these. Rain and snow are not in it: where either is coming, bring a
+        table of hours, or watch the roofs yourself.
+      </Text>
+    </View>
+  );
+}
+
+export function ForecastScreen() {
+  const { data, error } = useFarm();
+  const clock = data?.clock;
+  // the coming night's sunrise, when it is usually coldest; half past six where the sun does not rise
+  const dawn = clock ? (clock.window.sunriseMs ?? clock.window.toMs - 5.5 * HOUR_MS) : 0;
+  const lowMs = clock
+    ? Math.round((dawn < clock.nowMs ? dawn + 24 * HOUR_MS : dawn) / (HOUR_MS / 2)) * (HOUR_MS / 2)
+    : 0;
+  return (
+    <Page testID="forecast">
+      <TopLine back="Now" />
+      {clock ? (
+        <Form nowMs={clock.nowMs} lowMs={lowMs} key={lowMs} />
+      ) : error ? (
+        <Problem>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Opening the farm" />
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 16 }}>
+        <Button label="Bring a table of hours" onPress={() => router.push('/import')} testID="open-import" />
+        <Button label="Let it come by itself" onPress={() => router.push('/feeds')} testID="open-feeds" />
+      </View>
+      <ForecastList />
+    </Page>
+  );
+}

@@ -1,0 +1,52 @@
+/**
+ * The season by latitude alone, for days of which nothing is known. Contract: `zonalMeanC(site, ms)` is a coarse daily mean,
+ * good to some 5 K; it starts the ground of a new farm and is never shown as a measurement or a forecast.
+ *
+ * Means of the coldest and the warmest month at sea level, between ocean and land, by latitude: rounded from zonal means as
+ * textbooks of climatology give them; starting values. Height takes 6 K a kilometre.
+ */
+import type { Site } from '../heat/types';
+
+const DAY_MS = 86_400_000;
+
+/** Degrees of latitude, coldest month, warmest month, °C. */
+const NORTH: [number, number, number][] = [
+  [0, 26, 27],
+  [10, 25, 28],
+  [20, 21, 28],
+  [30, 13, 27],
+  [40, 5, 23],
+  [50, 0, 18],
+  [60, -8, 15],
+  [70, -18, 9],
+  [90, -30, 0],
+];
+const SOUTH: [number, number, number][] = [
+  [0, 26, 27],
+  [10, 24, 26],
+  [20, 20, 25],
+  [30, 14, 22],
+  [40, 9, 17],
+  [50, 4, 10],
+  [60, -6, 3],
+  [90, -55, -25],
+];
+
+function between(table: readonly [number, number, number][], latitude: number): [number, number] {
+  const x = Math.abs(latitude);
+  const i = Math.max(
+    1,
+    table.findIndex(([at]) => at >= x),
+  );
+  const [a, b] = [table[i - 1]!, table[i]!];
+  const f = (x - a[0]) / (b[0] - a[0]);
+  return [a[1] + f * (b[1] - a[1]), a[2] + f * (b[2] - a[2])];
+}
+
+/** Usual daily mean at an instant, °C: coldest in the middle of January (July in the south). */
+export function zonalMeanC(site: Site, ms: number): number {
+  const [coldC, warmC] = between(site.latitude >= 0 ? NORTH : SOUTH, site.latitude);
+  const days = ms / DAY_MS - Date.UTC(2001, 0, 18) / DAY_MS;
+  const turn = Math.cos((2 * Math.PI * days) / 365.2425) * (site.latitude >= 0 ? -1 : 1);
+  return (coldC + warmC) / 2 + ((warmC - coldC) / 2) * turn - 0.006 * (site.elevationM ?? 0);
+}

@@ -1,0 +1,33 @@
+/** The air where a thermometer hangs, by the engine, and the lowest and highest of it. */
+import { preparedFor, runHouse, type Calibration } from '@fogata/core';
+import type { MinMax, ThermometerSpot } from '../sources/ports';
+
+/** Air at a spot, hourly: the structure's own layer, or outside. */
+export function spotAirC(
+  spot: ThermometerSpot,
+  calibration: Calibration,
+): { timesMs: number[]; airC: number[] } {
+  if (spot.specs === null || spot.structureLayer < 0) {
+    return { timesMs: spot.weather.map((e) => Date.parse(e.time)), airC: spot.weather.map((e) => e.airC) };
+  }
+  const weather = preparedFor(spot.site, [spot.weather]).members[0]!;
+  const run = runHouse(spot.specs, weather, {
+    calibration: { ...calibration, zoneOffsetC: 0 },
+    audit: false,
+  }).beds[0]!;
+  return {
+    timesMs: run.entryMs,
+    airC: [...run.layerAirC[spot.structureLayer]!].map((c) => c + calibration.zoneOffsetC),
+  };
+}
+
+export function minMaxBetween(
+  series: { timesMs: number[]; airC: number[] },
+  fromMs: number,
+  toMs: number,
+): MinMax | null {
+  const inside = series.airC.filter(
+    (c, i) => series.timesMs[i]! >= fromMs && series.timesMs[i]! <= toMs && !Number.isNaN(c),
+  );
+  return inside.length === 0 ? null : { minC: Math.min(...inside), maxC: Math.max(...inside) };
+}

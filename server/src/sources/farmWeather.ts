@@ -1,0 +1,93 @@
+/**
+ * A farm's weather at a moment. Contract: `past` gives every hour with what it is worth; `coming` a forecast that reaches
+ * through the night, or what is lacking; `key` changes when either may have. Nothing here invents an hour of a night to come.
+ */
+import {
+  ensemble,
+  HOUR_MS,
+  hoursOf,
+  issueFor,
+  pastHours,
+  type Issue,
+  type Lack,
+  type NightWindow,
+  type OutsideLow,
+  type PastHours,
+  type Site,
+  type WeatherEntry,
+} from '@fogata/core';
+import { createHash } from 'node:crypto';
+import type { Sources } from './ports';
+
+export interface Forecast {
+  id: string;
+  issuedMs: number;
+  name: string;
+  source: Issue['source'];
+  members: WeatherEntry[][];
+}
+
+export type Coming = Forecast | Lack;
+export const isForecast = (c: Coming): c is Forecast => 'members' in c;
+
+/** Known days beyond both ends that guesses may lean on. */
+const AROUND_MS = 3 * 24 * HOUR_MS;
+
+/** A forecast that ran out so long ago is still named as the last one. */
+const SPENT_MS = 10 * 24 * HOUR_MS;
+
+export interface FarmWeather {
+  key: string;
+  past(fromMs: number, toMs: number): Promise<PastHours>;
+  coming(window: NightWindow, fromMs: number, toMs: number): Coming;
+}
+
+/** A number from an issue's name, so that its members are the same whenever they are drawn. */
+const seedOf = (id: string) => createHash('sha1').update(id).digest().readInt32BE(0);
+
+/** How far the night has to be known: two hours past sunrise, when what froze has been seen; noon where it does not rise. */
+export function needMs(window: NightWindow, nowMs: number): number {
+  const dawn = window.sunriseMs === null ? window.toMs - 3 * HOUR_MS : window.sunriseMs + 2 * HOUR_MS;
+  return Math.min(window.toMs, Math.max(dawn, nowMs));
+}
+
+export async function farmWeather(
+  sources: Sources,
+  site: Site,
+  nowMs: number,
+  lows: readonly OutsideLow[],
+  memberCount: number,
+): Promise<FarmWeather> {
+  const [issues, revision] = await Promise.all([
+    sources.issued.issues(nowMs, nowMs),
+    sources.revision(nowMs),
+  ]);
+  const key = createHash('sha1')
+    .update(JSON.stringify([issues.map((i) => i.id), revision, lows]))
+    .digest('hex');
+  // where nothing reaches past now, the last that did is named
+  const spent = issues.length > 0 ? [] : (await sources.issued.issues(nowMs, nowMs - SPENT_MS)).slice(0, 1);
+  return {
+    key,
+    past: async (fromMs, toMs) => {
+      const [observed, held] = await Promise.all([
+        sources.observed.hours(fromMs - AROUND_MS, Math.min(nowMs, toMs + AROUND_MS)),
+        sources.issued.issues(nowMs, fromMs - AROUND_MS),
+      ]);
+      return pastHours({ observed, issues: held, lows }, site, fromMs, toMs);
+    },
+    coming: (window, fromMs, toMs) => {
+      const issue = issueFor(issues.length > 0 ? issues : spent, nowMs, needMs(window, nowMs));
+      if ('why' in issue) return issue;
+      const centre = hoursOf(issue, fromMs, toMs);
+      const issuedMs = Math.min(issue.issuedMs, nowMs);
+      return {
+        id: issue.id,
+        issuedMs,
+        name: issue.name,
+        source: issue.source,
+        members: ensemble(seedOf(issue.id), issuedMs, centre, memberCount, issue.doubt),
+      };
+    },
+  };
+}

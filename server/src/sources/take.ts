@@ -1,0 +1,176 @@
+/** Writes what comes in: issues, measured hours, temperatures. Contract: all of a delivery or nothing, and the revision moves with it. */
+import type { FeedHour, FeedWeather } from '@fogata/contract';
+import {
+  append,
+  entryFrom,
+  HOUR_MS,
+  nightOf,
+  typedHours,
+  SURENESS,
+  withDewPoints,
+  type FarmSite,
+  type LoggedC,
+  type Site,
+  type TypedForecast,
+  type WeatherEntry,
+} from '@fogata/core';
+import { sql } from 'drizzle-orm';
+import { createHash, randomUUID } from 'node:crypto';
+import type { Db } from '../db/open';
+import { forecasts, observations, temperatures } from '../db/schema';
+import { Problem } from '../problem';
+import { weatherChanged } from './kept';
+
+const refuse = (detail: string, field: string) =>
+  new Problem(422, 'Not accepted', `${field}: ${detail}`, field);
+
+/** Where the dew point was estimated the whole forecast is doubted more. */
+export const ESTIMATED_DOUBT = 1.25;
+
+export interface NewIssue {
+  id?: string;
+  name: string;
+  source: 'typed' | 'file' | 'push' | 'poll';
+  issuedMs: number;
+  entries: WeatherEntry[];
+  doubt?: number;
+  typed?: TypedForecast;
+}
+
+/** Keeps an issue; one that is already there, by its id, stays as it is. True where it is new. */
+export async function takeIssue(db: Db, issue: NewIssue, nowMs: number): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const rows = await tx
+      .insert(forecasts)
+      .values({
+        id: issue.id ?? randomUUID(),
+        name: issue.name,
+        source: issue.source,
+        issuedMs: issue.issuedMs,
+        importedMs: nowMs,
+        fromMs: Date.parse(issue.entries[0]!.time),
+        toMs: Date.parse(issue.entries.at(-1)!.time),
+        entries: issue.entries,
+        doubt: issue.doubt ?? 1,
+        typed: issue.typed ?? null,
+        active: true,
+      })
+      .onConflictDoNothing()
+      .returning({ id: forecasts.id });
+    if (rows.length > 0) await weatherChanged(tx as unknown as Db);
+    return rows.length > 0;
+  });
+}
+
+/** The typed forecast as hours up to the evening after its night: the night after that one asks again. */
+export async function takeTyped(
+  db: Db,
+  t: TypedForecast,
+  farm: FarmSite & Site,
+  nowMs: number,
+): Promise<string> {
+  if (t.lowAtMs < nowMs - 2 * HOUR_MS || t.lowAtMs > nowMs + 36 * HOUR_MS)
+    throw refuse('expected a time in the coming night', 'lowAtMs');
+  const id = randomUUID();
+  const toMs = nightOf(t.lowAtMs, farm).toMs + 8 * HOUR_MS;
+  const entries = typedHours(t, farm, nowMs, toMs);
+  const issue = { id, name: 'typed forecast', source: 'typed' as const, issuedMs: nowMs, entries };
+  await takeIssue(db, { ...issue, doubt: SURENESS[t.sure], typed: t }, nowMs);
+  return id;
+}
+
+function inChunks<T>(list: readonly T[], size = 1000): T[][] {
+  return Array.from({ length: Math.ceil(list.length / size) }, (_, i) =>
+    list.slice(i * size, (i + 1) * size),
+  );
+}
+
+/** Measured hours; a later word on an hour stands. Hours to come cannot have been measured. */
+export async function takeObserved(
+  db: Db,
+  entries: readonly WeatherEntry[],
+  source: string,
+  nowMs: number,
+): Promise<void> {
+  const ahead = entries.findIndex((e) => Date.parse(e.time) > nowMs + HOUR_MS);
+  if (ahead >= 0)
+    throw refuse(`expected hours that have passed; ${entries[ahead]!.time} is to come`, 'hours');
+  await db.transaction(async (tx) => {
+    for (const part of inChunks(entries))
+      await tx
+        .insert(observations)
+        .values(part.map((entry) => ({ atMs: Date.parse(entry.time), entry, source })))
+        .onConflictDoUpdate({
+          target: observations.atMs,
+          set: { entry: sql`excluded.entry`, source: sql`excluded.source` },
+        });
+    await weatherChanged(tx as unknown as Db);
+  });
+}
+
+export async function takeTemperatures(
+  db: Db,
+  list: readonly LoggedC[],
+  source: string,
+  nowMs: number,
+): Promise<void> {
+  if (list.some((r) => r.atMs > nowMs + HOUR_MS))
+    throw refuse('expected instants that have passed', 'readings');
+  // of two at one instant the later row stands
+  const rows = [...new Map(list.map((r) => [`${r.spot}/${r.atMs}`, { ...r, source }])).values()];
+  await db.transaction(async (tx) => {
+    for (const part of inChunks(rows))
+      await tx
+        .insert(temperatures)
+        .values(part)
+        .onConflictDoUpdate({
+          target: [temperatures.spot, temperatures.atMs],
+          set: { c: sql`excluded.c`, source: sql`excluded.source` },
+        });
+    await weatherChanged(tx as unknown as Db);
+  });
+}
+
+function entriesOf(hours: readonly FeedHour[]): { entries: WeatherEntry[]; estimated: boolean } {
+  const entries: WeatherEntry[] = [];
+  hours.forEach((h, i) => {
+    const entry = entryFrom(Date.parse(h.time), {
+      air: h.airC,
+      wind: h.windMs,
+      ...(h.dewPointC === undefined ? {} : { dew: h.dewPointC }),
+      ...(h.humidity === undefined ? {} : { humidity: h.humidity }),
+      ...(h.cloudFraction === undefined ? {} : { cloud: h.cloudFraction }),
+      ...(h.globalWm2 === undefined ? {} : { global: h.globalWm2 }),
+      ...(h.rainMm === undefined ? {} : { rain: h.rainMm }),
+      ...(h.snowMm === undefined ? {} : { snow: h.snowMm }),
+    });
+    const problem = typeof entry === 'string' ? entry : append(entries, entry);
+    if (problem !== null) throw refuse(problem, `hours[${i}]`);
+  });
+  return {
+    entries: withDewPoints(entries),
+    estimated: hours.some((h) => h.dewPointC === undefined && h.humidity === undefined),
+  };
+}
+
+/** What a feed brought, pushed or polled; the same delivery twice is kept once. */
+export async function takeFeed(
+  db: Db,
+  feed: FeedWeather,
+  source: 'push' | 'poll',
+  nowMs: number,
+): Promise<{ hours: number; fresh: boolean }> {
+  const { entries, estimated } = entriesOf(feed.hours);
+  if (feed.kind === 'observed') {
+    await takeObserved(db, entries, source, nowMs);
+    return { hours: entries.length, fresh: true };
+  }
+  const issuedMs = feed.issued === undefined ? nowMs : Date.parse(feed.issued);
+  if (issuedMs > nowMs + HOUR_MS) throw refuse('expected an instant that has passed', 'issued');
+  const id = createHash('sha1')
+    .update(JSON.stringify([feed.name, feed.issued ?? null, entries]))
+    .digest('hex');
+  const doubt = estimated ? ESTIMATED_DOUBT : 1;
+  const fresh = await takeIssue(db, { id, name: feed.name, source, issuedMs, entries, doubt }, nowMs);
+  return { hours: entries.length, fresh };
+}

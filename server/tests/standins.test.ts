@@ -1,0 +1,94 @@
+/** The stand-ins behind the ports: weather with something to be wrong about, thermometers with something to find. */
+import { BOOK_CALIBRATION, HOUR_MS, nightOf, type BedSpec } from '@fogata/core';
+import { trueHours } from '@fogata/core/standins';
+import { demoClock, nextClosingMs, nextMorningMs, realClock } from '../src/clock';
+import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
+import { minMaxBetween, spotAirC } from '../src/night/spotAir';
+import { isForecast, type Forecast } from '../src/sources/farmWeather';
+import type { ThermometerSpot } from '../src/sources/ports';
+import { hiddenProperties, simulatedThermometers } from '../src/standins/thermometers';
+import { demoTruth, demoWeather } from './demoWeather';
+
+const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
+const from = Math.floor(DEMO_START_MS / HOUR_MS) * HOUR_MS;
+
+test('a forecast has its members and changes only when a new one is issued', async () => {
+  const at = async (h: number): Promise<Forecast> => {
+    const nowMs = from + h * HOUR_MS;
+    const coming = (await demoWeather(nowMs, 20)).coming(
+      nightOf(nowMs, DEMO_FARM),
+      from,
+      from + 20 * HOUR_MS,
+    );
+    if (!isForecast(coming)) throw new Error('no forecast');
+    return coming;
+  };
+  expect((await at(0)).members).toHaveLength(20);
+  const { issuedMs, members } = await at(0);
+  expect((issuedMs / HOUR_MS) % 6).toBe(0);
+  expect((await at(1)).members[0]).toEqual(members[0]);
+  expect((await at(7)).issuedMs).toBe(issuedMs + 6 * HOUR_MS);
+});
+
+test('the demo’s three nights freeze: clear and calm, then windy, then overcast', () => {
+  const night = (n: number) =>
+    demoTruth(from + n * 24 * HOUR_MS + 3 * HOUR_MS, from + n * 24 * HOUR_MS + 17 * HOUR_MS);
+  const mean = (n: number, key: 'cloudFraction' | 'windMs') =>
+    night(n).reduce((s, e) => s + e[key], 0) / night(n).length;
+  for (const n of [0, 1, 2]) expect(Math.min(...night(n).map((e) => e.airC))).toBeLessThan(-1.5);
+  expect(mean(0, 'cloudFraction')).toBeLessThan(0.2);
+  expect(mean(0, 'windMs')).toBeLessThan(1.3);
+  expect(mean(1, 'windMs')).toBeGreaterThan(3.5);
+  expect(mean(2, 'cloudFraction')).toBeGreaterThan(0.85);
+});
+
+describe('thermometers', () => {
+  const spec: BedSpec = {
+    ground: { deepC: 5 },
+    stack: [{ lengthM: 20, widthM: 6, heightM: 2.6, shape: 'arch', material: 'pe-film' }],
+  };
+  const spot = (id: string): ThermometerSpot => ({
+    id,
+    specs: [spec],
+    structureLayer: 0,
+    site,
+    weather: trueHours({ seed: 42, site }, from - 48 * HOUR_MS, from + 18 * HOUR_MS),
+  });
+  const thermometers = simulatedThermometers();
+
+  test('differ from the book in a way of their own that stays the same', async () => {
+    const book = minMaxBetween(spotAirC(spot('north'), BOOK_CALIBRATION), from, from + 18 * HOUR_MS)!;
+    const read = (id: string) => thermometers.read(spot(id), from, from + 18 * HOUR_MS);
+    const north = (await read('north'))!;
+    expect(await read('north')).toEqual(north);
+    expect(await read('south')).not.toEqual(north);
+    expect(Math.abs(north.minC - book.minC)).toBeLessThan(3.5);
+    expect(north.maxC).toBeGreaterThan(north.minC);
+  });
+
+  test('hidden properties lie within what a structure can be', () => {
+    for (let i = 0; i < 50; i++) {
+      const h = hiddenProperties(`structure ${i}`);
+      expect(h.leakage >= 0.7 && h.leakage <= 2.1).toBe(true);
+      expect(h.zoneOffsetC >= -1.1 && h.zoneOffsetC <= -0.2).toBe(true);
+    }
+  });
+
+  test('show nothing for a span without weather', async () => {
+    expect(await thermometers.read(spot('north'), from + 100 * HOUR_MS, from + 110 * HOUR_MS)).toBeNull();
+  });
+});
+
+test('the demo’s clock goes to closing time and to the morning after sunrise; a real one stays', async () => {
+  const moves: number[] = [];
+  const clock = demoClock(DEMO_START_MS, (ms) => Promise.resolve(void moves.push(ms)));
+  const closing = nextClosingMs(clock.nowMs(), DEMO_FARM);
+  expect(closing).toBeGreaterThan(DEMO_START_MS);
+  await clock.set(closing);
+  expect(clock.nowMs()).toBe(closing);
+  expect(moves).toEqual([closing]);
+  const morning = nextMorningMs(closing, DEMO_FARM);
+  expect(morning - closing).toBeLessThan(18 * HOUR_MS);
+  expect(nextMorningMs(morning, DEMO_FARM)).toBeGreaterThan(morning + 20 * HOUR_MS);
+  await expect(realClock.set(0)).rejects.toThrow();
+});
