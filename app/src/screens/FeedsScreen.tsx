@@ -71,9 +71,7 @@ function Token({ view, onProblem }: { view: FeedView; onProblem: (p: string | nu
       </Text>
       {made ? (
         <View style={{ gap: 4 }} testID="token">
-          <Text kind="strong">
-            {made}
-          </Text>
+          <Text kind="strong">{made}</Text>
           <Text kind="small" tone="ochre">
             ▲ Shown this once. Write it down where the station is set up.
           </Text>

@@ -40,7 +40,7 @@ function Opening({ view }: { view: NowView }) {
         </Text>
       ) : null}
       {view.night ? (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 4 }}>
+        <View style={{ flexDirection: 'row', marginLeft: -8 }}>
           <Button
             kind="plain"
             label={`${fromWords(view.night, format)} ›`}
@@ -171,7 +171,13 @@ function Empty() {
 }
 
 /** No forecast reaches through the night: it is asked for, the quickest way first. */
-function Tell() {
+function Tell({ told }: { told: boolean }) {
+  if (told)
+    return (
+      <View style={{ flexDirection: 'row', paddingTop: 8 }} testID="tell-weather">
+        <Button label="See or change tonight’s weather" onPress={() => router.push('/forecast')} />
+      </View>
+    );
   return (
     <View style={{ gap: 12, paddingTop: 16 }} testID="tell-weather">
       <Text>
@@ -216,7 +222,7 @@ export function NowScreen() {
       <TopLine />
       <Opening view={data} />
       {data.progress.state === 'empty' ? <Empty /> : null}
-      {data.progress.state === 'waiting' ? <Tell /> : null}
+      {data.progress.state === 'waiting' ? <Tell told={data.progress.lack?.why === 'late'} /> : null}
       {data.clock.phase === 'morning' ? (
         <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} />
       ) : null}

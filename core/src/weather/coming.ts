@@ -12,8 +12,8 @@ export type Lack =
   | { why: 'none' }
   | { why: 'past' | 'short' | 'late'; name: string; source: Issue['source']; fromMs: number; toMs: number };
 
-/** An issue may begin so long after now: it was read a moment ago and its first hour is a round one. */
-const LATE_H = 3;
+/** An issue may begin so long after now: its first hour is a round one. */
+const LATE_H = 1;
 
 const at = (e: WeatherEntry) => Date.parse(e.time);
 

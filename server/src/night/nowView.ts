@@ -245,6 +245,13 @@ function lackSentence(lack: Lack, clock: ClockView, style: Style): Segment[] {
       },
       ask,
     ];
+  if (lack.why === 'late' && clock.phase === 'morning')
+    return [
+      {
+        text: `No forecast says anything of this morning; tonight’s begins ${clockText(lack.fromMs, style)}.`,
+        tone: 'plain',
+      },
+    ];
   const name = lack.source === 'typed' ? 'The forecast that was typed' : `The forecast “${lack.name}”`;
   const words = {
     past: `${name} ended ${when(lack.toMs)}. `,

@@ -72,8 +72,9 @@ export async function takeTyped(
   if (t.lowAtMs < nowMs - 2 * HOUR_MS || t.lowAtMs > nowMs + 36 * HOUR_MS)
     throw refuse('expected a time in the coming night', 'lowAtMs');
   const id = randomUUID();
-  const toMs = nightOf(t.lowAtMs, farm).toMs + 8 * HOUR_MS;
-  const entries = typedHours(t, farm, nowMs, toMs);
+  const night = nightOf(t.lowAtMs, farm);
+  // told in the morning of the night to come, it says nothing of this morning
+  const entries = typedHours(t, farm, Math.max(nowMs, night.fromMs), night.toMs + 8 * HOUR_MS);
   const issue = { id, name: 'typed forecast', source: 'typed' as const, issuedMs: nowMs, entries };
   await takeIssue(db, { ...issue, doubt: SURENESS[t.sure], typed: t }, nowMs);
   return id;
