@@ -30,6 +30,8 @@ export const coverRecordSchema = z.object({
   bedId: id,
   coverId: id,
   on: z.boolean(),
+  /** How many of this kind lay on the bed when it was done: of two phones that tick one job, one is the same act again. */
+  lying: z.number().int().min(0).max(99).optional(),
 });
 export const ventRecordSchema = z.object({
   ...base,
@@ -81,6 +83,16 @@ export const securedSchema = z.object({
   structureId: id,
   what: z.enum(['wind', 'snow']),
 });
+/** A structure, a bed, a kind of cover or the farm's settings, changed: whole before and after, null where it was not or is no more. */
+export const CHANGED = ['structure', 'bed', 'cover', 'farm'] as const;
+export const changeSchema = z.object({
+  ...base,
+  kind: z.literal('change'),
+  what: z.enum(CHANGED),
+  targetId: id,
+  before: z.record(z.string(), z.unknown()).nullable(),
+  after: z.record(z.string(), z.unknown()).nullable(),
+});
 export const retractionSchema = z.object({ ...base, kind: z.literal('retraction'), retracts: z.uuid() });
 
 export const recordSchema = z.discriminatedUnion('kind', [
@@ -93,16 +105,30 @@ export const recordSchema = z.discriminatedUnion('kind', [
   plantingRecordSchema,
   decisionSchema,
   securedSchema,
+  changeSchema,
   retractionSchema,
 ]);
 export type FarmRecord = z.infer<typeof recordSchema>;
 export type RecordKind = FarmRecord['kind'];
 export type RecordOf<K extends RecordKind> = Extract<FarmRecord, { kind: K }>;
 
-/** Records that a device may send; those about plantings are written by the server with the change itself. */
+/** Who did it and on what: sent with a batch, kept with each of its records. */
+export const originSchema = z.object({
+  actor: z.string().trim().max(40, 'at most 40 letters').default(''),
+  device: z.string().max(64, 'at most 64 letters').default(''),
+});
+export type Origin = z.infer<typeof originSchema>;
+
+/** Records that a device may send; changes of what stands on the farm are written by the server with the change itself. */
 export const incomingSchema = z.object({
+  origin: originSchema.optional(),
   records: z
-    .array(recordSchema.refine((r) => r.kind !== 'planting', 'plantings are changed through /api/plantings'))
+    .array(
+      recordSchema.refine(
+        (r) => r.kind !== 'planting' && r.kind !== 'change',
+        'what stands on the farm is changed through its own address',
+      ),
+    )
     .min(1)
     .max(500),
 });

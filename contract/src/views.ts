@@ -273,6 +273,8 @@ export interface LogEntry {
   record: FarmRecord;
   recordedMs: number;
   retracted: boolean;
+  /** Who did it; empty where nobody said. */
+  actor: string;
   title: string;
   detail: string;
 }

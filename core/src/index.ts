@@ -34,6 +34,7 @@ export * from './heat/soil';
 export * from './heat/types';
 export * from './heat/wax';
 export type { SharedTrace } from './heat/work';
+export * from './log/apply';
 export * from './night/bands';
 export * from './night/choose';
 export * from './night/evaluate';

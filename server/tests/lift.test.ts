@@ -56,6 +56,7 @@ async function morning(night: string, atHour: number) {
     plantings: DEMO_PLANTINGS.filter((p) => COVERED.includes(p.bedId)),
     covers: DEMO_COVERS,
     records: laid.map((record, i) => ({ record, seq: i + 1, recordedMs: record.atMs })),
+    harvestedKg: new Map(),
   };
   const weather = await demoWeather(nowMs, 8);
   const plan = (await new Planner({ pool }).wait(data, weather, nowMs))!;

@@ -25,6 +25,7 @@ const data: FarmData = {
   plantings: DEMO_PLANTINGS.filter((p) => beds.some((b) => b.id === p.bedId)),
   covers: DEMO_COVERS.slice(0, 2),
   records: [],
+  harvestedKg: new Map(),
 };
 let weather: FarmWeather;
 beforeAll(async () => {

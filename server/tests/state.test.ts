@@ -1,43 +1,10 @@
 /** Small parts of the server: derived state, the lock, the solver. */
-import type { FarmRecord } from '@fogata/contract';
 import { coverProblem } from '@fogata/core';
 import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DirectoryInUse, lockDirectory } from '../src/db/lock';
-import { deriveState, retractedIds } from '../src/farm/state';
-import type { StoredRecord } from '../src/farm/store';
 import { solveLp } from '../src/night/solver';
-
-const stored = (list: object[]): StoredRecord[] =>
-  list.map((record, seq) => ({ record: record as FarmRecord, seq, recordedMs: seq }));
-
-test('covers on a bed follow from what happened, doubles and all', () => {
-  const put = (id: string, atMs: number, on: boolean) => ({
-    id,
-    kind: 'cover',
-    atMs,
-    bedId: 'b',
-    coverId: 'c',
-    on,
-  });
-  const state = deriveState(stored([put('1', 1, true), put('2', 2, true), put('3', 5, false)]));
-  expect(state.onBed.get('b')).toHaveLength(1);
-  expect(state.spans.get('b')).toEqual([
-    { coverId: 'c', fromMs: 1, toMs: 5 },
-    { coverId: 'c', fromMs: 2, toMs: Infinity },
-  ]);
-});
-
-test('a retraction can itself be retracted', () => {
-  const list = stored([
-    { id: 'a', kind: 'note', atMs: 1, text: 'x' },
-    { id: 'r', kind: 'retraction', atMs: 2, retracts: 'a' },
-    { id: 'rr', kind: 'retraction', atMs: 3, retracts: 'r' },
-  ]);
-  expect(retractedIds(list.slice(0, 2)).has('a')).toBe(true);
-  expect(retractedIds(list).has('a')).toBe(false);
-});
 
 test('one process for one directory; a lock whose process is gone is taken over', () => {
   const dir = mkdtempSync(join(tmpdir(), 'fogata-lock-'));

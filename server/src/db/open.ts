@@ -2,14 +2,26 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
+import { rebuildAll } from '../farm/log';
+import { readMeta, writeMeta } from '../farm/store';
 import { lockDirectory } from './lock';
 import * as schema from './schema';
+
+/** Version of what `rebuildAll` derives. */
+const DERIVED = '1';
 
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 export interface OpenDb {
   db: Db;
   close: () => Promise<void>;
+}
+
+/** What is derived from the records, once after a change of how it is derived. */
+async function derive(db: Db): Promise<void> {
+  if ((await readMeta(db, 'derived')) === DERIVED) return;
+  await rebuildAll(db);
+  await writeMeta(db, 'derived', DERIVED);
 }
 
 /** Opens PGlite in `directory` (in memory where it is null, or from a dump for tests) and brings it up to date. */
@@ -25,6 +37,7 @@ export async function openPglite(directory: string | null, migrations: string, d
     await client.waitReady;
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: migrations });
+    await derive(db);
     return {
       db,
       close: async () => {
@@ -46,5 +59,6 @@ export async function openPostgres(url: string, migrations: string): Promise<Ope
   const pool = new Pool({ connectionString: url });
   const db = drizzle(pool, { schema });
   await migrate(db, { migrationsFolder: migrations });
+  await derive(db);
   return { db, close: () => pool.end() };
 }

@@ -1,7 +1,8 @@
 /** Loads the demo farm into an empty database, whole or not at all. */
 import { localDate } from '@fogata/core';
 import type { Db } from '../db/open';
-import { beds, covers, farm, meta, plantings, records, structures } from '../db/schema';
+import { beds, covers, farm, meta, plantings, structures } from '../db/schema';
+import { appendRecords } from '../farm/log';
 import { bedRow, coverRow, isEmpty, structureRow } from '../farm/store';
 import { demoReadings } from './readings';
 import {
@@ -36,15 +37,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
     await tx.insert(beds).values(DEMO_BEDS.map(bedRow));
     await tx.insert(plantings).values(DEMO_PLANTINGS);
     await tx.insert(covers).values(DEMO_COVERS.map(coverRow));
-    await tx.insert(records).values(
-      all.map((record) => ({
-        id: record.id,
-        kind: record.kind,
-        atMs: record.atMs,
-        recordedMs: record.atMs,
-        data: record,
-      })),
-    );
+    for (const record of all) await appendRecords(tx as unknown as Db, [record], record.atMs, DEMO_START_MS);
     await tx
       .insert(meta)
       .values({ key: 'clockMs', value: String(DEMO_START_MS) })

@@ -19,7 +19,7 @@ export async function demoReadings(
   nights: number,
 ): Promise<FarmRecord[]> {
   const stored = records.map((record, i) => ({ seq: i + 1, record, recordedMs: record.atMs }));
-  const whole: FarmData = { ...data, records: stored };
+  const whole: FarmData = { ...data, records: stored, harvestedKg: new Map() };
   const state = deriveState(stored);
   const { latitude, longitude, elevationM } = data.farm;
   const site = { latitude, longitude, elevationM };

@@ -1,6 +1,7 @@
 /** A record in the grower's words, for the log. */
 import type { FarmRecord } from '@fogata/contract';
 import { cropById, massText, temperatureText, type Style } from '@fogata/core';
+import { isDeepStrictEqual } from 'node:util';
 import type { FarmData } from './store';
 
 const HARM_WORDS = { none: 'no harm', tips: 'leaf tips', leaves: 'leaves', dead: 'dead' } as const;
@@ -16,6 +17,20 @@ function plantingName(id: string, data: FarmData): { title: string; bed: string 
   if (!p) return { title: 'a planting that was removed', bed: '' };
   const bed = data.beds.find((b) => b.id === p.bedId)?.name ?? '';
   return { title: `${cropById(p.crop).name}${p.cultivar ? ` ${p.cultivar}` : ''}`, bed };
+}
+
+/** Names of the fields that differ, as words: "lengthM" as "length". */
+function changedFields(before: Record<string, unknown>, after: Record<string, unknown>): string {
+  const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
+  const words = keys
+    .filter((k) => !isDeepStrictEqual(before[k], after[k]))
+    .map((k) =>
+      k
+        .replace(/(M2|KgM2|Ms|M|C|Deg)$/, '')
+        .replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)
+        .trim(),
+    );
+  return words.slice(0, 5).join(', ');
 }
 
 export function describeRecord(
@@ -85,6 +100,15 @@ export function describeRecord(
       return {
         title: `Plan for ${bedName(r.bedId)} ${DECISIONS[r.verdict]}`,
         detail: r.verdict === 'withdrawn' ? '' : names,
+      };
+    }
+    case 'change': {
+      const thing = r.after ?? r.before ?? {};
+      const name = r.what === 'farm' ? 'The farm’s settings' : String(thing['name'] ?? r.targetId);
+      const done = r.after === null ? 'removed' : r.before === null ? 'added' : 'changed';
+      return {
+        title: `${name} ${done}`,
+        detail: r.before && r.after ? changedFields(r.before, r.after) : '',
       };
     }
     case 'retraction':

@@ -7,7 +7,8 @@ import { asc } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Db } from '../db/open';
 import { beds, covers, farm as farmTable, plantings, records, structures } from '../db/schema';
-import { appendRecords, bedRow, coverRow, loadFarm, structureRow } from './store';
+import { appendRecords } from './log';
+import { bedRow, coverRow, loadFarm, structureRow } from './store';
 
 /** Everything, without fields that are not set. */
 export async function wholeFarm(db: Db, nowMs: number): Promise<FarmFile> {
@@ -68,7 +69,8 @@ export async function replaceFarm(
     for (const part of chunks(next.beds)) await tx.insert(beds).values(part.map(bedRow));
     for (const part of chunks(next.plantings)) await tx.insert(plantings).values(part);
     for (const part of chunks(next.covers)) await tx.insert(covers).values(part.map(coverRow));
-    for (const part of chunks(next.records ?? [])) await appendRecords(tx as unknown as Db, part, nowMs);
+    for (const part of chunks(next.records ?? []))
+      await appendRecords(tx as unknown as Db, part, nowMs, nowMs);
   });
 }
 

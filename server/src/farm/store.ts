@@ -6,29 +6,14 @@ import {
   NO_GEAR,
   structureMoreSchema,
   type Farm,
-  type FarmRecord,
-  type PlantingBody,
 } from '@fogata/contract';
 import type { Bed, Cover, Planting, Structure } from '@fogata/core';
-import { and, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
-import {
-  beds,
-  covers,
-  farm,
-  meta,
-  nights,
-  plantings,
-  records,
-  structures,
-  type NightPrediction,
-} from '../db/schema';
+import { beds, covers, farm, meta, nights, plantings, structures, type NightPrediction } from '../db/schema';
+import { standingFor, type StoredRecord } from './log';
 
-export interface StoredRecord {
-  record: FarmRecord;
-  seq: number;
-  recordedMs: number;
-}
+export type { StoredRecord } from './log';
 
 export interface FarmData {
   farm: Farm;
@@ -36,8 +21,10 @@ export interface FarmData {
   beds: Bed[];
   plantings: Planting[];
   covers: Cover[];
-  /** Of the last weeks, oldest first, up to now by the farm's clock. */
-  records: StoredRecord[];
+  /** What stands and counts now, oldest first, up to now by the farm's clock: see `standingFor`. */
+  records: readonly StoredRecord[];
+  /** Kilograms cut of each planting, over all of its time. */
+  harvestedKg: ReadonlyMap<string, number>;
 }
 
 export const DEFAULT_FARM: Farm = {
@@ -80,11 +67,9 @@ export const structureRow = (s: Structure) =>
   split(s, STRUCTURE_MORE) as unknown as typeof structures.$inferInsert;
 export const bedRow = (b: Bed) => split(b, BED_MORE) as unknown as typeof beds.$inferInsert;
 export const coverRow = (c: Cover) => split(c, COVER_MORE) as unknown as typeof covers.$inferInsert;
-const asStructure = (row: typeof structures.$inferSelect) => whole(row as never) as Structure;
-const asBed = (row: typeof beds.$inferSelect) => whole(row as never) as Bed;
-const asCover = (row: typeof covers.$inferSelect) => whole(row as never) as Cover;
-
-const WEEKS_MS = 21 * 86_400_000;
+export const asStructure = (row: typeof structures.$inferSelect) => whole(row as never) as Structure;
+export const asBed = (row: typeof beds.$inferSelect) => whole(row as never) as Bed;
+export const asCover = (row: typeof covers.$inferSelect) => whole(row as never) as Cover;
 
 export async function readFarm(db: Db): Promise<Farm> {
   const rows = await db.select().from(farm).where(eq(farm.id, 'farm'));
@@ -99,108 +84,27 @@ export async function writeFarm(db: Db, settings: Farm): Promise<void> {
     .onConflictDoUpdate({ target: farm.id, set: { settings } });
 }
 
-const asRecord = (row: typeof records.$inferSelect): StoredRecord => ({
-  record: row.data,
-  seq: row.seq,
-  recordedMs: row.recordedMs,
-});
-
 export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
-  const [settings, s, b, p, c, r] = await Promise.all([
+  const [settings, s, b, p, c] = await Promise.all([
     readFarm(db),
     db.select().from(structures).orderBy(structures.order, structures.name),
     db.select().from(beds).orderBy(beds.order, beds.name),
     db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow),
     db.select().from(covers).orderBy(covers.order, covers.name),
-    db
-      .select()
-      .from(records)
-      .where(and(gte(records.atMs, nowMs - WEEKS_MS), lte(records.atMs, nowMs)))
-      .orderBy(records.atMs, records.seq),
   ]);
+  const standing = await standingFor(
+    db,
+    nowMs,
+    p.map((x) => x.id),
+  );
   return {
     farm: settings,
     structures: s.map(asStructure),
     beds: b.map(asBed),
     plantings: p as Planting[],
     covers: c.map(asCover),
-    records: r.map(asRecord),
+    ...standing,
   };
-}
-
-/** Appends records; one that is already there (sent twice) is left as it is. Returns how many were new. */
-export async function appendRecords(
-  db: Db,
-  list: readonly FarmRecord[],
-  recordedMs: number,
-): Promise<number> {
-  if (list.length === 0) return 0;
-  const rows = list.map((record) => ({
-    id: record.id,
-    kind: record.kind,
-    atMs: record.atMs,
-    recordedMs,
-    data: record,
-  }));
-  const done = await db.insert(records).values(rows).onConflictDoNothing().returning({ id: records.id });
-  return done.length;
-}
-
-export async function recordsByIds(db: Db, ids: readonly string[]): Promise<StoredRecord[]> {
-  if (ids.length === 0) return [];
-  return (
-    await db
-      .select()
-      .from(records)
-      .where(inArray(records.id, [...ids]))
-  ).map(asRecord);
-}
-
-/** The log, newest first; `beforeSeq` continues a list. Retractions of any age are included with what they retract. */
-export async function logPage(
-  db: Db,
-  limit: number,
-  kinds: string[] | null,
-  offset: number,
-): Promise<StoredRecord[]> {
-  const where = kinds ? inArray(records.kind, kinds) : undefined;
-  const rows = await db
-    .select()
-    .from(records)
-    .where(where)
-    .orderBy(desc(records.atMs), desc(records.seq))
-    .limit(limit)
-    .offset(offset);
-  return rows.map(asRecord);
-}
-
-export async function allRetractions(db: Db): Promise<StoredRecord[]> {
-  return (await db.select().from(records).where(eq(records.kind, 'retraction')).orderBy(records.seq)).map(
-    asRecord,
-  );
-}
-
-/** All records of these kinds about plantings, for their story. */
-export async function recordsOfKinds(db: Db, kinds: string[], toMs: number): Promise<StoredRecord[]> {
-  const rows = await db
-    .select()
-    .from(records)
-    .where(and(inArray(records.kind, kinds), lte(records.atMs, toMs)))
-    .orderBy(records.atMs, records.seq);
-  return rows.map(asRecord);
-}
-
-export async function savePlanting(db: Db, p: PlantingBody): Promise<void> {
-  const { id: _id, ...set } = p;
-  await db.insert(plantings).values(p).onConflictDoUpdate({ target: plantings.id, set });
-}
-
-export async function deletePlanting(db: Db, id: string): Promise<void> {
-  await db.delete(plantings).where(eq(plantings.id, id));
-}
-
-export async function findPlanting(db: Db, id: string): Promise<Planting | null> {
-  return ((await db.select().from(plantings).where(eq(plantings.id, id)))[0] as Planting | undefined) ?? null;
 }
 
 export async function saveNight(
@@ -217,12 +121,6 @@ export async function saveNight(
 
 export async function findNight(db: Db, night: string) {
   return (await db.select().from(nights).where(eq(nights.night, night)))[0] ?? null;
-}
-
-export async function recentNights(db: Db, limit: number): Promise<string[]> {
-  return (await db.select({ night: nights.night }).from(nights).orderBy(desc(nights.night)).limit(limit)).map(
-    (r) => r.night,
-  );
 }
 
 export async function readMeta(db: Db, key: string): Promise<string | null> {

@@ -21,7 +21,7 @@ import {
   type Style,
 } from '@fogata/core';
 import type { FarmState } from '../farm/state';
-import { lastHarm, ofKind } from '../farm/state';
+import { lastHarm } from '../farm/state';
 import { asIsOutcome, isKnown, lowSoFar, nightLowsC, type NightPlan, type PlannedBed } from './planned';
 import { AS_IS } from './tasks';
 
@@ -174,13 +174,11 @@ export function plantingView(
   state: FarmState,
   value: number,
   left: number,
+  harvestedKg: number,
 ): PlantingView {
   const crop = cropById(p.crop);
   const leafC = minLeafC ? rangeOf(minLeafC, errorK) : null;
   const harm = lastHarm(state, p.id);
-  const kg = ofKind(state.standing, 'harvest')
-    .filter((r) => r.plantingId === p.id)
-    .reduce((s, r) => s + r.kg, 0);
   return {
     planting: p,
     cropName: crop.name,
@@ -192,7 +190,7 @@ export function plantingView(
     harmChance: minLeafC ? harmChance({ planting: p, thresholds: t, value }, minLeafC, errorK) : null,
     lastHarm: harm?.score ?? null,
     left,
-    harvestedKg: kg,
+    harvestedKg,
   };
 }
 

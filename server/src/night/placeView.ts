@@ -230,7 +230,18 @@ export function plantingViews(
     const t = thresholds(cropById(p.crop), h, p.aim);
     const left = b?.atRisk.find((a) => a.planting.id === p.id)?.left ?? 1;
     const low = b && i.plan ? nightLowsC(i.plan, b) : null;
-    return plantingView(p, h, t, today, low, i.plan?.errorK ?? REST_ERROR_K, i.state, plantingValue(p), left);
+    return plantingView(
+      p,
+      h,
+      t,
+      today,
+      low,
+      i.plan?.errorK ?? REST_ERROR_K,
+      i.state,
+      plantingValue(p),
+      left,
+      i.data.harvestedKg.get(p.id) ?? 0,
+    );
   });
 }
 

@@ -13,15 +13,17 @@ import {
   type KitView,
   type TownRow,
 } from '@fogata/contract';
-import { CROPS, MATERIAL_IDS, MATERIALS, TOWNS } from '@fogata/core';
+import { CROPS, MATERIAL_IDS, MATERIALS, TOWNS, type Bed, type Cover, type Structure } from '@fogata/core';
 import tzlookup from '@photostructure/tz-lookup';
-import { eq, inArray } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
-import { beds, covers, plantings, structures } from '../db/schema';
+import type { Db } from '../db/open';
+import { beds, structures } from '../db/schema';
 import { inUse } from '../farm/stock';
-import { bedRow, coverRow, isEmpty, structureRow, writeFarm } from '../farm/store';
+import { isEmpty } from '../farm/store';
+import { changeThing, FARM_ID, type At } from '../farm/things';
 import { cutView } from '../night/cut';
 import { currentGlyph } from '../night/glyph';
 import { plantingViews } from '../night/placeView';
@@ -69,6 +71,9 @@ function checkTimeZone(timeZone: string | undefined): void {
 
 export function farmRoutes(ctx: Context): Router {
   const router = Router();
+  /** A change and the record of it, in one transaction. */
+  const write = <T>(run: (db: Db, at: At) => Promise<T>) =>
+    ctx.db.transaction((tx) => run(tx as unknown as Db, { nowMs: ctx.options.clock.nowMs() }));
 
   router.get('/farm', async (_req, res) => {
     const m = await ctx.moment();
@@ -90,7 +95,7 @@ export function farmRoutes(ctx: Context): Router {
     checkTimeZone(patch.timeZone);
     const { data } = await ctx.moment();
     const next = parseBody(farmSchema, { ...data.farm, ...patch });
-    await writeFarm(ctx.db, next);
+    await write((db, at) => changeThing(db, 'farm', FARM_ID, next, at));
     res.json(next);
   });
 
@@ -144,26 +149,11 @@ export function farmRoutes(ctx: Context): Router {
     const orphan = body.beds.find((b) => ![...known, ...body.structures].some((x) => x.id === b.structureId));
     if (orphan)
       throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
-    await ctx.db.transaction(async (tx) => {
-      if (body.remove.beds.length > 0) {
-        const used = await tx.select().from(plantings).where(inArray(plantings.bedId, body.remove.beds));
-        if (used.length > 0)
-          throw new Problem(409, 'In use', 'Something is or was planted in there; its story would be lost.');
-        await tx.delete(beds).where(inArray(beds.id, body.remove.beds));
-      }
-      if (body.remove.structures.length > 0)
-        await tx.delete(structures).where(inArray(structures.id, body.remove.structures));
-      for (const x of body.structures) {
-        const { id: _id, ...set } = structureRow(x);
-        await tx
-          .insert(structures)
-          .values(structureRow(x))
-          .onConflictDoUpdate({ target: structures.id, set });
-      }
-      for (const x of body.beds) {
-        const { id: _id, ...set } = bedRow(x);
-        await tx.insert(beds).values(bedRow(x)).onConflictDoUpdate({ target: beds.id, set });
-      }
+    await write(async (db, at) => {
+      for (const id of body.remove.beds) await changeThing(db, 'bed', id, null, at);
+      for (const id of body.remove.structures) await changeThing(db, 'structure', id, null, at);
+      for (const x of body.structures) await changeThing(db, 'structure', x.id, x as Structure, at);
+      for (const x of body.beds) await changeThing(db, 'bed', x.id, x as Bed, at);
     });
     res.status(204).end();
   });
@@ -172,11 +162,7 @@ export function farmRoutes(ctx: Context): Router {
     const body = parseBody(structureSchema, { ...(req.body as object), id: req.params.id });
     const inside = await ctx.db.select().from(beds).where(eq(beds.structureId, body.id));
     for (const b of body.kind === 'open' ? [] : inside) checkRoom(body, b, 'structure');
-    const { id: _id, ...set } = structureRow(body);
-    await ctx.db
-      .insert(structures)
-      .values(structureRow(body))
-      .onConflictDoUpdate({ target: structures.id, set });
+    await write((db, at) => changeThing(db, 'structure', body.id, body as Structure, at));
     res.json(body);
   });
 
@@ -186,30 +172,18 @@ export function farmRoutes(ctx: Context): Router {
     if (owner.length === 0)
       throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
     if (owner[0]!.kind !== 'open') checkRoom(owner[0]!, body, 'bed');
-    const { id: _id, ...set } = bedRow(body);
-    await ctx.db.insert(beds).values(bedRow(body)).onConflictDoUpdate({ target: beds.id, set });
+    await write((db, at) => changeThing(db, 'bed', body.id, body as Bed, at));
     res.json(body);
   });
 
-  router.delete('/structures/:id', async (req, res) => {
-    const used = await ctx.db.select().from(beds).where(eq(beds.structureId, req.params.id));
-    if (used.length > 0)
-      throw new Problem(
-        409,
-        'In use',
-        `It holds ${used.map((b) => b.name).join(', ')}. Take the beds out of it first.`,
-      );
-    await ctx.db.delete(structures).where(eq(structures.id, req.params.id));
-    res.status(204).end();
-  });
-
-  router.delete('/beds/:id', async (req, res) => {
-    const used = await ctx.db.select().from(plantings).where(eq(plantings.bedId, req.params.id));
-    if (used.length > 0)
-      throw new Problem(409, 'In use', 'Something is or was planted in this bed; its story would be lost.');
-    await ctx.db.delete(beds).where(eq(beds.id, req.params.id));
-    res.status(204).end();
-  });
+  for (const [path, what] of [
+    ['structures', 'structure'],
+    ['beds', 'bed'],
+  ] as const)
+    router.delete(`/${path}/:id`, async (req, res) => {
+      await write((db, at) => changeThing(db, what, String(req.params['id']), null, at));
+      res.status(204).end();
+    });
 
   router.get('/kit', async (_req, res) => {
     const m = await ctx.moment();
@@ -236,8 +210,7 @@ export function farmRoutes(ctx: Context): Router {
 
   router.put('/covers/:id', async (req, res) => {
     const body = parseBody(coverSchema, { ...(req.body as object), id: req.params.id });
-    const { id: _id, ...set } = coverRow(body);
-    await ctx.db.insert(covers).values(coverRow(body)).onConflictDoUpdate({ target: covers.id, set });
+    await write((db, at) => changeThing(db, 'cover', body.id, body as Cover, at));
     res.json(body);
   });
 
@@ -248,7 +221,7 @@ export function farmRoutes(ctx: Context): Router {
     const use = inUse(m.data, m.state, cover);
     if (use.pieces > 0)
       throw new Problem(409, 'In use', `${cover.name} lies on ${use.beds.join(', ')}. Take it off first.`);
-    await ctx.db.delete(covers).where(eq(covers.id, cover.id));
+    await write((db, at) => changeThing(db, 'cover', cover.id, null, at));
     res.status(204).end();
   });
 

@@ -6,29 +6,23 @@ import {
   type LogEntry,
   type LogView,
 } from '@fogata/contract';
-import { localDate, type Planting } from '@fogata/core';
+import { apply, localDate, lying, type Lain, type Planting } from '@fogata/core';
 import { Router } from 'express';
-import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Context, Moment } from '../context';
-import { retractedIds, type FarmState } from '../farm/state';
-import { inUse, piecesOn } from '../farm/stock';
-import {
-  allRetractions,
-  appendRecords,
-  deletePlanting,
-  findPlanting,
-  logPage,
-  recordsByIds,
-  savePlanting,
-} from '../farm/store';
+import type { Db } from '../db/open';
 import { describeRecord } from '../farm/describe';
+import { appendRecords, logPage, recordsByIds } from '../farm/log';
+import { inUse, piecesOn } from '../farm/stock';
+import { changeThing, takeBack } from '../farm/things';
 import { notFound, parseBody, Problem } from '../problem';
 
 const PAGE = 60;
 
 /** What a record points to must be there, or nothing of the batch is taken. */
 function checkTarget(r: FarmRecord, m: Moment): void {
+  if (r.atMs > m.nowMs + AHEAD_MS || r.atMs < 0)
+    throw new Problem(422, 'Not accepted', 'atMs: expected an instant that has passed', 'atMs');
   const has = (list: readonly { id: string }[], id: string) => list.some((x) => x.id === id);
   const fail = (field: string, what: string) => {
     throw new Problem(422, 'Not accepted', `${field}: expected ${what} of this farm`, field);
@@ -55,11 +49,17 @@ function checkTarget(r: FarmRecord, m: Moment): void {
   if (r.kind === 'decision' && !has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
 }
 
-/** Laying a piece that is already elsewhere is refused: never more than there are, a sheet of two pieces counting two. */
-function checkStock(list: readonly FarmRecord[], m: Moment, state: FarmState): void {
-  const free = new Map(m.data.covers.map((c) => [c.id, c.count - inUse(m.data, state, c).pieces]));
-  for (const r of list) {
-    if (r.kind !== 'cover') continue;
+/**
+ * What of these is still to be kept: an act that names how many lay there and comes second (another phone, another tap) is the
+ * same act again. Laying a piece that is already elsewhere is refused: never more than there are.
+ */
+function stillToDo(list: readonly FarmRecord[], m: Moment): FarmRecord[] {
+  const free = new Map(m.data.covers.map((c) => [c.id, c.count - inUse(m.data, m.state, c).pieces]));
+  let state: Lain = m.state;
+  return list.filter((r) => {
+    if (r.kind !== 'cover') return true;
+    const there = lying(state, r.bedId, r.coverId);
+    if (r.lying !== undefined && (r.on ? there > r.lying : there < r.lying)) return false;
     const cover = m.data.covers.find((c) => c.id === r.coverId)!;
     const bed = m.data.beds.find((b) => b.id === r.bedId)!;
     const pieces = piecesOn(
@@ -68,24 +68,28 @@ function checkStock(list: readonly FarmRecord[], m: Moment, state: FarmState): v
       bed,
     );
     const left = free.get(r.coverId) ?? 0;
-    free.set(r.coverId, left + (r.on ? -pieces : pieces));
     // one piece on a bed that takes two is what happened, and is kept; with none free it cannot have
-    if (r.on && left < 1) {
+    if (r.on && left < 1)
       throw new Problem(
         409,
         'None left',
         `Every piece of ${cover.name} is already on a bed. Take one off first, or correct the stock.`,
         'coverId',
       );
-    }
-  }
+    free.set(r.coverId, left + (r.on ? -pieces : pieces));
+    state = apply(state, r);
+    return true;
+  });
 }
+
+/** An instant further ahead than a clock can be wrong is a slip, and would stand before all that is still to happen. */
+const AHEAD_MS = 26 * 3_600_000;
 
 export function logRoutes(ctx: Context): Router {
   const router = Router();
 
   router.post('/records', async (req, res) => {
-    const { records } = parseBody(incomingSchema, req.body);
+    const { records, origin } = parseBody(incomingSchema, req.body);
     const m = await ctx.moment();
     const known = new Set(
       (
@@ -97,21 +101,14 @@ export function logRoutes(ctx: Context): Router {
     );
     const fresh = records.filter((r) => !known.has(r.id));
     for (const r of fresh) checkTarget(r, m);
-    checkStock(fresh, m, m.state);
-    await undoPlantings(fresh);
-    const added = await appendRecords(ctx.db, fresh, Date.now());
-    res.status(201).json({ added, known: records.length - fresh.length });
+    const todo = stillToDo(fresh, m);
+    const added = await ctx.db.transaction(async (tx) => {
+      const db = tx as unknown as Db;
+      await takeBack(db, todo);
+      return appendRecords(db, todo, Date.now(), m.nowMs, origin);
+    });
+    res.status(201).json({ added, known: records.length - added });
   });
-
-  /** A retraction of a planting's change also puts the planting back. */
-  async function undoPlantings(list: readonly FarmRecord[]): Promise<void> {
-    const targets = list.flatMap((r) => (r.kind === 'retraction' ? [r.retracts] : []));
-    for (const { record } of await recordsByIds(ctx.db, targets)) {
-      if (record.kind !== 'planting') continue;
-      if (record.before === null) await deletePlanting(ctx.db, record.plantingId);
-      else await savePlanting(ctx.db, parseBody(plantingSchema, record.before));
-    }
-  }
 
   router.get('/log', async (req, res) => {
     const query = parseBody(
@@ -125,16 +122,13 @@ export function logRoutes(ctx: Context): Router {
       query.kinds ? query.kinds.split(',') : null,
       query.offset ?? 0,
     );
-    const gone = retractedIds(await allRetractions(ctx.db));
-    const entries: LogEntry[] = rows
-      .slice(0, PAGE)
-      .filter((r) => r.record.kind !== 'retraction')
-      .map((r) => ({
-        record: r.record,
-        recordedMs: r.recordedMs,
-        retracted: gone.has(r.record.id),
-        ...describeRecord(r.record, m.data, m.style),
-      }));
+    const entries: LogEntry[] = rows.slice(0, PAGE).map((r) => ({
+      record: r.record,
+      recordedMs: r.recordedMs,
+      retracted: r.void,
+      actor: r.actor,
+      ...describeRecord(r.record, m.data, m.style),
+    }));
     const view: LogView = { entries, more: rows.length > PAGE };
     res.json(view);
   });
@@ -162,47 +156,24 @@ export function logRoutes(ctx: Context): Router {
       throw new Problem(422, 'Not accepted', 'clearedOn: expected a date after planting', 'clearedOn');
   }
 
-  async function writePlanting(
-    p: Planting,
-    action: 'added' | 'changed' | 'cleared',
-    before: Planting | null,
-  ): Promise<string> {
-    await savePlanting(ctx.db, p);
-    const id = randomUUID();
-    await appendRecords(
-      ctx.db,
-      [
-        {
-          id,
-          kind: 'planting',
-          atMs: ctx.options.clock.nowMs(),
-          plantingId: p.id,
-          action,
-          before: before as Record<string, unknown> | null,
-          after: { ...p },
-        },
-      ],
-      Date.now(),
+  const write = (p: Planting, m: Moment, action?: 'cleared') =>
+    ctx.db.transaction((tx) =>
+      changeThing(tx as unknown as Db, 'planting', p.id, p, { nowMs: m.nowMs }, action),
     );
-    return id;
-  }
 
   router.put('/plantings/:id', async (req, res) => {
     const body = parseBody(plantingSchema, { ...(req.body as object), id: req.params.id });
     const m = await ctx.moment();
     checkPlanting(body, m);
-    const before = await findPlanting(ctx.db, body.id);
-    const recordId = await writePlanting(body, before ? 'changed' : 'added', before);
-    res.json({ planting: body, recordId });
+    res.json({ planting: body, recordId: await write(body, m) });
   });
 
   router.post('/plantings/:id/clear', async (req, res) => {
-    const before = await findPlanting(ctx.db, req.params.id);
-    if (!before) throw notFound('planting');
     const m = await ctx.moment();
+    const before = m.data.plantings.find((p) => p.id === req.params.id);
+    if (!before) throw notFound('planting');
     const cleared = { ...before, clearedOn: localDate(m.nowMs, m.data.farm.timeZone) };
-    const recordId = await writePlanting(cleared, 'cleared', before);
-    res.json({ planting: cleared, recordId });
+    res.json({ planting: cleared, recordId: await write(cleared, m, 'cleared') });
   });
 
   return router;

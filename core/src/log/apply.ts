@@ -1,0 +1,113 @@
+/**
+ * What is so, from what happened. Contract: `apply(state, event)` gives the state after an act, pure, the same on a phone and
+ * on the server; `applyAll` that of a whole list, oldest first. Only what stands is given: what was taken back is left out by
+ * the caller. An act that changes nothing (a sheet off that does not lie there) leaves the state as it is.
+ */
+export interface CoverAct {
+  kind: 'cover';
+  id: string;
+  atMs: number;
+  bedId: string;
+  coverId: string;
+  on: boolean;
+}
+export interface VentAct {
+  kind: 'vent';
+  id: string;
+  atMs: number;
+  structureId: string;
+  /** 0 shut to 1 wide open. */
+  fraction: number;
+}
+export type Act = CoverAct | VentAct | { kind: string; id: string; atMs: number };
+
+export interface OnBed {
+  coverId: string;
+  sinceMs: number;
+  recordId: string;
+}
+
+export interface Span {
+  coverId: string;
+  fromMs: number;
+  /** Infinity while it lies there. */
+  toMs: number;
+  /** The acts that laid and lifted it. */
+  onId: string;
+  offId: string | null;
+}
+
+export interface Lain {
+  onBed: ReadonlyMap<string, readonly OnBed[]>;
+  /** When which cover lay on a bed, those that lie there still up to Infinity, in the order of their ends. */
+  spans: ReadonlyMap<string, readonly Span[]>;
+  openings: ReadonlyMap<string, { fraction: number; atMs: number; recordId: string }>;
+  ventSteps: ReadonlyMap<string, readonly { atMs: number; fraction: number }[]>;
+}
+
+export const NOTHING_LAIN: Lain = {
+  onBed: new Map(),
+  spans: new Map(),
+  openings: new Map(),
+  ventSteps: new Map(),
+};
+
+const isCover = (a: Act): a is CoverAct => a.kind === 'cover';
+const isVent = (a: Act): a is VentAct => a.kind === 'vent';
+const put = <T>(map: ReadonlyMap<string, T>, key: string, value: T): ReadonlyMap<string, T> =>
+  new Map(map).set(key, value);
+
+function applyCover(state: Lain, a: CoverAct): Lain {
+  const on = state.onBed.get(a.bedId) ?? [];
+  const spans = state.spans.get(a.bedId) ?? [];
+  if (a.on) {
+    const lies: OnBed = { coverId: a.coverId, sinceMs: a.atMs, recordId: a.id };
+    const span: Span = { coverId: a.coverId, fromMs: a.atMs, toMs: Infinity, onId: a.id, offId: null };
+    return {
+      ...state,
+      onBed: put(state.onBed, a.bedId, [...on, lies]),
+      spans: put(state.spans, a.bedId, [...spans, span]),
+    };
+  }
+  const i = on.findIndex((c) => c.coverId === a.coverId);
+  if (i < 0) return state;
+  const { recordId } = on[i]!;
+  const ended = spans.map((s) => (s.onId === recordId ? { ...s, toMs: a.atMs, offId: a.id } : s));
+  return {
+    ...state,
+    onBed: put(
+      state.onBed,
+      a.bedId,
+      on.filter((_, j) => j !== i),
+    ),
+    spans: put(
+      state.spans,
+      a.bedId,
+      ended.sort((x, y) => x.toMs - y.toMs || x.fromMs - y.fromMs),
+    ),
+  };
+}
+
+function applyVent(state: Lain, a: VentAct): Lain {
+  const steps = state.ventSteps.get(a.structureId) ?? [];
+  // two moves at one instant: the later word counts
+  const before = steps.at(-1)?.atMs === a.atMs ? steps.slice(0, -1) : steps;
+  const opening = { fraction: a.fraction, atMs: a.atMs, recordId: a.id };
+  return {
+    ...state,
+    openings: put(state.openings, a.structureId, opening),
+    ventSteps: put(state.ventSteps, a.structureId, [...before, { atMs: a.atMs, fraction: a.fraction }]),
+  };
+}
+
+export function apply(state: Lain, act: Act): Lain {
+  if (isCover(act)) return applyCover(state, act);
+  return isVent(act) ? applyVent(state, act) : state;
+}
+
+export const applyAll = (acts: readonly Act[], start: Lain = NOTHING_LAIN): Lain => acts.reduce(apply, start);
+
+/** How many sheets of a kind lie on a bed. */
+export function lying(state: Lain, bedId: string, coverId: string): number {
+  return (state.onBed.get(bedId) ?? []).filter((c) => c.coverId === coverId).length;
+}

@@ -1,0 +1,202 @@
+/**
+ * What stands on the farm, changed. Contract: `changeThing` writes it and the record of it in the caller's transaction and
+ * gives the record's id; `takeBack` undoes the records that are taken back, by turning round what each changed on what stands
+ * now.
+ */
+import {
+  bedSchema,
+  coverSchema,
+  farmSchema,
+  plantingSchema,
+  structureSchema,
+  type CHANGED,
+  type Farm,
+  type FarmRecord,
+  type Origin,
+} from '@fogata/contract';
+import type { Bed, Cover, Planting, Structure } from '@fogata/core';
+import { eq } from 'drizzle-orm';
+import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
+import type { Db } from '../db/open';
+import { beds, covers, plantings, structures } from '../db/schema';
+import { parseBody, Problem } from '../problem';
+import { appendRecords, recordsByIds } from './log';
+import { asBed, asCover, asStructure, bedRow, coverRow, readFarm, structureRow, writeFarm } from './store';
+
+export type What = (typeof CHANGED)[number] | 'planting';
+export interface Things {
+  structure: Structure;
+  bed: Bed;
+  cover: Cover;
+  farm: Farm;
+  planting: Planting;
+}
+type Fields = Record<string, unknown>;
+
+/** The one row of the settings. */
+export const FARM_ID = 'farm';
+
+interface Room<T> {
+  find(db: Db, id: string): Promise<T | null>;
+  save(db: Db, thing: T): Promise<void>;
+  remove(db: Db, id: string): Promise<void>;
+  check(fields: Fields): T;
+}
+
+const ROOMS: { [W in What]: Room<Things[W]> } = {
+  structure: {
+    find: async (db, id) => {
+      const [row] = await db.select().from(structures).where(eq(structures.id, id));
+      return row ? asStructure(row) : null;
+    },
+    save: async (db, x) => {
+      const { id: _id, ...set } = structureRow(x);
+      await db.insert(structures).values(structureRow(x)).onConflictDoUpdate({ target: structures.id, set });
+    },
+    remove: async (db, id) => {
+      const inside = await db.select({ name: beds.name }).from(beds).where(eq(beds.structureId, id));
+      if (inside.length > 0)
+        throw new Problem(
+          409,
+          'In use',
+          `It holds ${inside.map((b) => b.name).join(', ')}. Take the beds out of it first.`,
+        );
+      await db.delete(structures).where(eq(structures.id, id));
+    },
+    check: (f) => parseBody(structureSchema, f) as Structure,
+  },
+  bed: {
+    find: async (db, id) => {
+      const [row] = await db.select().from(beds).where(eq(beds.id, id));
+      return row ? asBed(row) : null;
+    },
+    save: async (db, x) => {
+      const { id: _id, ...set } = bedRow(x);
+      await db.insert(beds).values(bedRow(x)).onConflictDoUpdate({ target: beds.id, set });
+    },
+    remove: async (db, id) => {
+      const used = await db.select({ id: plantings.id }).from(plantings).where(eq(plantings.bedId, id));
+      if (used.length > 0)
+        throw new Problem(409, 'In use', 'Something is or was planted in this bed; its story would be lost.');
+      await db.delete(beds).where(eq(beds.id, id));
+    },
+    check: (f) => parseBody(bedSchema, f) as Bed,
+  },
+  cover: {
+    find: async (db, id) => {
+      const [row] = await db.select().from(covers).where(eq(covers.id, id));
+      return row ? asCover(row) : null;
+    },
+    save: async (db, x) => {
+      const { id: _id, ...set } = coverRow(x);
+      await db.insert(covers).values(coverRow(x)).onConflictDoUpdate({ target: covers.id, set });
+    },
+    remove: async (db, id) => {
+      await db.delete(covers).where(eq(covers.id, id));
+    },
+    check: (f) => parseBody(coverSchema, f) as Cover,
+  },
+  farm: {
+    find: (db) => readFarm(db),
+    save: (db, x) => writeFarm(db, x),
+    remove: () => Promise.resolve(),
+    check: (f) => parseBody(farmSchema, f),
+  },
+  planting: {
+    find: async (db, id) => {
+      const [row] = await db.select().from(plantings).where(eq(plantings.id, id));
+      return (row as Planting | undefined) ?? null;
+    },
+    save: async (db, x) => {
+      const { id: _id, ...set } = x;
+      await db.insert(plantings).values(x).onConflictDoUpdate({ target: plantings.id, set });
+    },
+    remove: async (db, id) => {
+      await db.delete(plantings).where(eq(plantings.id, id));
+    },
+    check: (f) => parseBody(plantingSchema, f) as Planting,
+  },
+};
+
+const plain = (x: unknown) => (x === null ? null : (JSON.parse(JSON.stringify(x)) as Fields));
+
+export interface At {
+  nowMs: number;
+  origin?: Origin | undefined;
+}
+
+/** Writes a thing, or with null removes it, and keeps the record of that; null where nothing is changed by it. */
+export async function changeThing<W extends What>(
+  db: Db,
+  what: W,
+  id: string,
+  after: Things[W] | null,
+  at: At,
+  action?: 'added' | 'changed' | 'cleared',
+): Promise<string | null> {
+  const room = ROOMS[what];
+  const before = await room.find(db, id);
+  if (isDeepStrictEqual(plain(before), plain(after))) return null;
+  if (after === null) await room.remove(db, id);
+  else await room.save(db, after);
+  const base = { id: randomUUID(), atMs: at.nowMs };
+  const record: FarmRecord =
+    what === 'planting'
+      ? {
+          ...base,
+          kind: 'planting',
+          plantingId: id,
+          action: action ?? (before ? 'changed' : 'added'),
+          before: plain(before),
+          after: plain(after) ?? {},
+        }
+      : {
+          ...base,
+          kind: 'change',
+          what: what as (typeof CHANGED)[number],
+          targetId: id,
+          before: plain(before),
+          after: plain(after),
+        };
+  await appendRecords(db, [record], Date.now(), at.nowMs, at.origin);
+  return base.id;
+}
+
+/** From one state of a thing to another, on what stands now: only the fields that differ between the two are touched. */
+async function turn(db: Db, what: What, id: string, from: Fields | null, to: Fields | null): Promise<void> {
+  const room = ROOMS[what] as unknown as Room<object>;
+  if (to === null) return room.remove(db, id);
+  const now = plain(await room.find(db, id));
+  const next: Fields = { ...(now ?? to) };
+  if (now && from)
+    for (const key of new Set([...Object.keys(from), ...Object.keys(to)])) {
+      if (isDeepStrictEqual(from[key], to[key])) continue;
+      if (to[key] === undefined) delete next[key];
+      else next[key] = to[key];
+    }
+  await room.save(db, room.check(next));
+}
+
+/** What taking these back changes on the farm: the inverse of a change; of a taking back, the change once more. */
+export async function takeBack(db: Db, list: readonly FarmRecord[]): Promise<void> {
+  for (const r of list) {
+    if (r.kind !== 'retraction') continue;
+    let target = (await recordsByIds(db, [r.retracts]))[0]?.record;
+    let back = true;
+    while (target?.kind === 'retraction') {
+      target = (await recordsByIds(db, [target.retracts]))[0]?.record;
+      back = !back;
+    }
+    if (target?.kind === 'planting') {
+      const after = Object.keys(target.after).length === 0 ? null : target.after;
+      await (back
+        ? turn(db, 'planting', target.plantingId, after, target.before)
+        : turn(db, 'planting', target.plantingId, target.before, after));
+    }
+    if (target?.kind === 'change')
+      await (back
+        ? turn(db, target.what, target.targetId, target.after, target.before)
+        : turn(db, target.what, target.targetId, target.before, target.after));
+  }
+}
