@@ -1,74 +1,157 @@
-/** The outbox against a server that answers, refuses, and is away. */
+/** The outbox against a server that answers, refuses, is away, or is somebody else's. */
 import type { FarmRecord } from '@fogata/contract';
+import { Outbox } from '../src/data/outbox';
+import type { OutboxStore, Refusal } from '../src/data/outboxStore';
 
 const note = (id: string): FarmRecord => ({ id, kind: 'note', atMs: 1, text: id });
-const kept = new Map<string, string>();
-type Answer = (records: FarmRecord[]) => { status: number; body?: unknown } | 'away';
+
+/** The device's disk, shared by all tabs. */
+class Disk implements OutboxStore {
+  waiting: FarmRecord[] = [];
+  refused: Refusal[] = [];
+  lease: { owner: string; untilMs: number } | null = null;
+  broken = false;
+  private ok<T>(value: T): Promise<T> {
+    return this.broken ? Promise.reject(new Error('quota')) : Promise.resolve(value);
+  }
+  load = () => this.ok({ waiting: [...this.waiting], refused: [...this.refused] });
+  add = (list: readonly FarmRecord[]) => this.ok(undefined).then(() => void this.waiting.push(...list));
+  remove = (ids: readonly string[]) =>
+    this.ok(undefined).then(() => void (this.waiting = this.waiting.filter((r) => !ids.includes(r.id))));
+  refuse = (record: FarmRecord, why: string) =>
+    this.remove([record.id]).then(() => void this.refused.push({ record, why }));
+  read = () => this.ok(undefined).then(() => void (this.refused = []));
+  take = (owner: string, nowMs: number, forMs: number) => {
+    const free = !this.lease || this.lease.owner === owner || this.lease.untilMs < nowMs;
+    if (free) this.lease = { owner, untilMs: nowMs + forMs };
+    return this.ok(free);
+  };
+  release = (owner: string) =>
+    this.ok(undefined).then(() => void (this.lease?.owner === owner && (this.lease = null)));
+}
+
+type Answer = (records: FarmRecord[]) => { status: number; body?: unknown; ours?: boolean } | 'away';
 let answer: Answer;
+let posts: string[][] = [];
+let disk: Disk;
 
 beforeEach(() => {
-  jest.resetModules();
-  kept.clear();
-  Object.assign(globalThis, {
-    localStorage: {
-      getItem: (k: string) => kept.get(k) ?? null,
-      setItem: (k: string, v: string) => kept.set(k, v),
-    },
-    fetch: (_url: string, init: { body: string }) => {
-      const a = answer((JSON.parse(init.body) as { records: FarmRecord[] }).records);
-      if (a === 'away') return Promise.reject(new Error('refused'));
-      return Promise.resolve({
-        ok: a.status < 400,
-        status: a.status,
-        json: () => Promise.resolve(a.body ?? {}),
-      });
-    },
-  });
+  jest.useFakeTimers();
+  posts = [];
+  disk = new Disk();
+  globalThis.fetch = ((_url: string, init: { body: string }) => {
+    const { records } = JSON.parse(init.body) as { records: FarmRecord[] };
+    posts.push(records.map((r) => r.id));
+    const a = answer(records);
+    if (a === 'away') return Promise.reject(new Error('refused'));
+    return Promise.resolve({
+      ok: a.status < 400,
+      status: a.status,
+      headers: { get: () => (a.ours === false ? null : '1') },
+      json: () => Promise.resolve(a.body ?? {}),
+    });
+  }) as never;
 });
+afterEach(() => jest.useRealTimers());
 
-const load = () => jest.requireActual<typeof import('../src/data/outbox')>('../src/data/outbox').outbox;
+const REFUSED = { status: 422, body: { detail: 'text: expected some words', field: 'text' } };
 
-test('what the server has taken leaves the outbox', async () => {
+test('what the server has taken leaves the outbox and the disk', async () => {
   answer = () => ({ status: 201 });
-  const outbox = load();
+  const outbox = new Outbox(disk);
   expect(await outbox.add([note('a')])).toBe(true);
-  expect(outbox.count).toBe(0);
+  expect([outbox.count, disk.waiting]).toEqual([0, []]);
 });
 
-test('while the server is away records wait on the device, over a reload, and go out in order', async () => {
+test('while the server is away entries wait, over a reload, and go out in order', async () => {
   answer = () => 'away';
-  const outbox = load();
+  const outbox = new Outbox(disk);
   expect(await outbox.add([note('a')])).toBe(false);
   await outbox.add([note('b')]);
   expect(outbox.count).toBe(2);
-  jest.resetModules();
-  const sent: string[] = [];
-  answer = (records) => {
-    sent.push(...records.map((r) => r.id));
-    return { status: 201 };
-  };
-  const again = load();
+  answer = () => ({ status: 201 });
+  posts = [];
+  const again = new Outbox(disk);
+  await again.ready;
   expect(again.count).toBe(2);
   await again.flush();
-  expect(sent).toEqual(['a', 'b']);
-  expect(again.count).toBe(0);
+  expect(posts).toEqual([['a', 'b']]);
+  expect([again.count, disk.waiting]).toEqual([0, []]);
 });
 
-test('one that is refused leaves with its reason and does not hold up the others', async () => {
-  answer = (records) =>
-    records.some((r) => r.id === 'bad')
-      ? { status: 422, body: { detail: 'text: expected some words' } }
-      : { status: 201 };
-  const outbox = load();
+test('one that is refused by a field leaves with its reason, is kept to be read, and holds up no other', async () => {
+  answer = (records) => (records.some((r) => r.id === 'bad') ? REFUSED : { status: 201 });
+  const outbox = new Outbox(disk);
   await outbox.add([note('a'), note('bad'), note('c')]);
   expect(outbox.count).toBe(0);
   expect(outbox.refused).toBe('text: expected some words');
+  const later = new Outbox(disk);
+  await later.ready;
+  expect(later.refused).toBe('text: expected some words');
+  expect(disk.refused[0]!.record.id).toBe('bad');
+  later.clearRefused();
+  await jest.advanceTimersByTimeAsync(1);
+  expect(disk.refused).toEqual([]);
 });
 
-test('a server in trouble is no reason to drop anything', async () => {
-  answer = () => ({ status: 500, body: { detail: 'broken' } });
-  const outbox = load();
+test.each([
+  ['a portal’s page with 200', { status: 200, ours: false }],
+  ['a 404 of somebody else', { status: 404, ours: false }],
+  ['our own 404', { status: 404, body: { detail: 'no' } }],
+  ['403', { status: 403, body: { detail: 'no' } }],
+  ['413', { status: 413, body: { detail: 'no' } }],
+  ['500', { status: 500, body: { detail: 'no' } }],
+] as const)('%s is no reason to drop anything', async (_, wrong) => {
+  answer = () => wrong;
+  const outbox = new Outbox(disk);
   await outbox.add([note('a')]);
   expect(outbox.count).toBe(1);
+  expect(disk.waiting).toHaveLength(1);
   expect(outbox.refused).toBeNull();
+});
+
+test('one that the server cannot stomach does not hold up the rest', async () => {
+  answer = (records) => (records.some((r) => r.id === 'bad') ? { status: 500, body: {} } : { status: 201 });
+  const outbox = new Outbox(disk);
+  await outbox.add([note('a'), note('bad'), note('c')]);
+  expect(disk.waiting.map((r) => r.id)).toEqual(['bad']);
+});
+
+test('tries again after pauses that grow, and not more often', async () => {
+  answer = () => 'away';
+  const outbox = new Outbox(disk);
+  await outbox.add([note('a')]);
+  const at: number[] = [];
+  for (let s = 1; s <= 120; s++) {
+    const before = posts.length;
+    await jest.advanceTimersByTimeAsync(1000);
+    if (posts.length > before) at.push(s);
+  }
+  const gaps = at.map((t, i) => t - (at[i - 1] ?? 0));
+  expect(gaps.slice(0, 4)).toEqual([2, 4, 8, 16]);
+  expect(posts.length).toBeLessThan(9);
+});
+
+test('of two tabs one sends; should it die, the other goes on when its time is over', async () => {
+  answer = () => ({ status: 201 });
+  disk.waiting = [note('a')];
+  disk.lease = { owner: 'another tab', untilMs: Date.now() + 45_000 };
+  const outbox = new Outbox(disk);
+  await outbox.ready;
+  await outbox.flush();
+  expect(posts).toEqual([]);
+  await jest.advanceTimersByTimeAsync(70_000);
+  expect(posts).toEqual([['a']]);
+  expect(disk.waiting).toEqual([]);
+});
+
+test('where the browser keeps nothing it says so, and sends all the same', async () => {
+  disk.broken = true;
+  answer = () => 'away';
+  const outbox = new Outbox(disk);
+  await outbox.add([note('a')]);
+  expect([outbox.kept, outbox.count]).toEqual([false, 1]);
+  answer = () => ({ status: 201 });
+  await outbox.flush();
+  expect(outbox.count).toBe(0);
 });

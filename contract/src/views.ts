@@ -56,6 +56,8 @@ export interface JobItem {
   coverName: string;
   on: boolean;
   done: boolean;
+  /** How many of this kind lie on the bed before it is done. */
+  lying: number;
   /** Record that did it, for undo. */
   recordId: string | null;
 }

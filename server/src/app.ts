@@ -31,6 +31,7 @@ export function makeApp(
     app.use('/api', (req, res, next) => {
       res.setHeader('Access-Control-Allow-Origin', 'http://localhost:8081');
       res.setHeader('Access-Control-Allow-Headers', 'content-type');
+      res.setHeader('Access-Control-Expose-Headers', 'x-fogata');
       res.setHeader('Access-Control-Allow-Methods', 'GET,POST,PUT,PATCH,DELETE');
       if (req.method === 'OPTIONS') res.status(204).end();
       else next();
@@ -38,6 +39,8 @@ export function makeApp(
   }
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
+    // by this the app knows its own server's word from a portal's or a proxy's
+    res.setHeader('X-Fogata', '1');
     next();
   });
   for (const routes of [farmRoutes, exchangeRoutes, nightRoutes, logRoutes, forecastRoutes, feedRoutes])

@@ -51,7 +51,15 @@ test('where the time does not reach, each starts when hands are free, not all at
 });
 
 test('a sheet comes off one bed before it goes on another', () => {
-  const item = { bedId: 'b', bedName: 'B', coverId: 'c', coverName: 'C', done: false, recordId: null };
+  const item = {
+    bedId: 'b',
+    bedName: 'B',
+    coverId: 'c',
+    coverName: 'C',
+    lying: 0,
+    done: false,
+    recordId: null,
+  };
   const jobs = [
     job('on', 60, 10, { items: [{ ...item, on: true }] }),
     job('off', 55, 5, { items: [{ ...item, on: false }], saves: -5 }),

@@ -13,10 +13,11 @@ import { Text } from './Text';
 export function ConnectionBar() {
   const theme = useTheme();
   const { offline } = useConnection();
-  const { count, refused } = useOutbox();
+  const { count, refused, kept: onDevice } = useOutbox();
   if (!offline && count === 0 && refused === null) return null;
-  const kept =
-    count === 0
+  const kept = !onDevice
+    ? `This browser keeps nothing: leave the page open until ${count === 0 ? 'what you enter' : `your ${count === 1 ? 'entry' : `${count} entries`}`} has been sent.`
+    : count === 0
       ? 'What you enter is kept on this device and sent later.'
       : `${count} ${count === 1 ? 'entry is' : 'entries are'} kept on this device and will be sent.`;
   return (
@@ -27,7 +28,7 @@ export function ConnectionBar() {
     >
       {refused !== null ? (
         <View style={styles.line}>
-          <Text kind="small" tone="ochre" style={{ flex: 1 }}>{`Not taken: ${refused}`}</Text>
+          <Text kind="small" tone="ochre" style={{ flex: 1 }}>{`▲ One entry was not taken: ${refused}`}</Text>
           <Button label="Read" kind="plain" onPress={() => outbox.clearRefused()} />
         </View>
       ) : (

@@ -2,14 +2,21 @@
 import type { FarmRecord, JobView } from '@fogata/contract';
 import { record } from './hooks';
 import { newId } from './id';
+import { instant, nightFor } from './moment';
 import { offerUndo } from './undo';
 
 /** A record as an action gives it: everything but its id. */
 type Draft = FarmRecord extends infer R ? (R extends { id: string } ? Omit<R, 'id'> : never) : never;
 
+/** At the moment that it is done, and in the night that this is. */
+function dated(r: FarmRecord): FarmRecord {
+  const atMs = instant(r.atMs);
+  return 'night' in r ? { ...r, atMs, night: nightFor(atMs, r.night) } : { ...r, atMs };
+}
+
 /** Keeps records and offers to take them back for ten seconds. */
 export async function act(label: string, drafts: Draft[], atMs: number): Promise<void> {
-  const records = drafts.map((d) => ({ ...d, id: newId() }) as FarmRecord);
+  const records = drafts.map((d) => dated({ ...d, id: newId() } as FarmRecord));
   const done = record(records);
   offerUndo(label, () =>
     retract(
@@ -21,7 +28,7 @@ export async function act(label: string, drafts: Draft[], atMs: number): Promise
 }
 
 export async function retract(ids: string[], atMs: number): Promise<void> {
-  await record(ids.map((id) => ({ id: newId(), kind: 'retraction', atMs, retracts: id })));
+  await record(ids.map((id) => dated({ id: newId(), kind: 'retraction', atMs, retracts: id })));
 }
 
 /** Marks a job done now; what it covers goes on, what it lifts comes off. */
@@ -38,7 +45,14 @@ export async function finishJob(job: JobView, nowMs: number): Promise<void> {
     `${job.title}: done`,
     job.items
       .filter((i) => !i.done)
-      .map((i) => ({ kind: 'cover' as const, atMs: nowMs, bedId: i.bedId, coverId: i.coverId, on: i.on })),
+      .map((i) => ({
+        kind: 'cover' as const,
+        atMs: nowMs,
+        bedId: i.bedId,
+        coverId: i.coverId,
+        on: i.on,
+        lying: i.lying,
+      })),
     nowMs,
   );
 }

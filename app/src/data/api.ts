@@ -23,21 +23,33 @@ export class NoServer extends Error {
 /** Where the API is: the page's own origin on the web; on a device the address that was built in. */
 const BASE = process.env['EXPO_PUBLIC_FOGATA_API'] ?? '';
 
-export async function request<T>(path: string, method = 'GET', body?: unknown): Promise<T> {
+/** Every answer of our own server carries this; a portal's page or a proxy's word does not. */
+const OURS = 'x-fogata';
+/** An answer that takes longer is not waited for. */
+const LONGEST_MS = 60_000;
+
+export async function request<T>(
+  path: string,
+  method = 'GET',
+  body?: unknown,
+  longestMs = LONGEST_MS,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`${BASE}${path}`, {
       method,
       headers: body === undefined ? {} : { 'content-type': 'application/json' },
       body: body === undefined ? undefined : JSON.stringify(body),
+      signal: AbortSignal.timeout(longestMs),
     });
   } catch {
     throw new NoServer();
   }
-  // a proxy that answers for a server that is down is the same to the grower
-  if ([502, 503, 504].includes(response.status)) throw new NoServer();
+  // who answers for a server that cannot be reached is the same to the grower as none
+  if (response.headers.get(OURS) === null) throw new NoServer();
   if (response.status === 204) return undefined as T;
   const json: unknown = await response.json().catch(() => null);
+  if (json === null) throw new NoServer();
   if (!response.ok) {
     const problem = json as Partial<ProblemBody> | null;
     throw new Refused(problem?.detail ?? 'The server refused this.', problem?.field, response.status, json);

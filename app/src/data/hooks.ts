@@ -16,13 +16,22 @@ import type {
   RibbonView,
   TownRow,
 } from '@fogata/contract';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { clockText } from '@fogata/core';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';
-import { outbox } from './outbox';
+import { farmSite, learnFarm } from './moment';
+import { outbox, type OwnAct } from './outbox';
+import { overlay, type Asked } from './overlay';
+import { steady, withoutServer } from './steady';
 import { readStored, store } from './storage';
 
-const get = <T>(path: string) => request<T>(path);
+async function get<T>(path: string): Promise<T> {
+  const askedMs = Date.now();
+  const answer = await request<T>(path);
+  if (path === '/api/farm') learnFarm(answer as unknown as FarmView);
+  return path === '/api/now' ? { ...answer, askedMs } : answer;
+}
 
 /** What was last known, so that a screen opens without the server. */
 const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
@@ -58,7 +67,42 @@ function usePace(path: string | null): number {
 }
 
 export const useFarm = () => useRead<FarmView>('/api/farm', { refreshInterval: MINUTE });
-export const useNow = () => useRead<NowView>('/api/now', { refreshInterval: usePace('/api/now') });
+
+/** The first screen: steady while it is worked out, with what this device did over it, and something to go by without signal. */
+export function useNow() {
+  const read = useRead<Asked<NowView>>('/api/now', { refreshInterval: usePace('/api/now') });
+  const { data: beds } = useBeds();
+  const acts = useSyncExternalStore(
+    outbox.subscribe,
+    () => outbox.acts,
+    () => NO_ACTS,
+  );
+  const [lastReady, setLastReady] = useState<Asked<NowView> | null>(null);
+  const { data, error } = read;
+  const deviceMs = useDeviceClock();
+  if (data?.progress.state === 'ready' && data !== lastReady) setLastReady(data);
+  const shown = useMemo(() => {
+    if (!data) return undefined;
+    const site = farmSite();
+    const atText = site ? clockText(data.clock.nowMs, { hours: 24, timeZone: site.timeZone }) : '';
+    const away = error instanceof NoServer && site !== null && data.clock.mode === 'real';
+    const base = away ? withoutServer(data, deviceMs, site, beds, atText) : steady(data, lastReady);
+    return overlay(base, acts);
+  }, [data, error, beds, acts, lastReady, deviceMs]);
+  return { ...read, data: shown };
+}
+const NO_ACTS: readonly OwnAct[] = [];
+
+/** The device's own time, to the minute. */
+function useDeviceClock(): number {
+  const [ms, set] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => set(Date.now()), MINUTE / 2);
+    return () => clearInterval(timer);
+  }, []);
+  return ms;
+}
+
 export const usePlace = (bedId: string | null) => {
   const path = bedId ? `/api/places/${bedId}` : null;
   return useRead<PlaceView>(path, { refreshInterval: usePace(path) });
@@ -84,9 +128,7 @@ export function refresh(): Promise<unknown> {
 
 /** Records what happened: kept on the device at once, sent when the server is there. */
 export async function record(records: FarmRecord[]): Promise<boolean> {
-  const sent = await outbox.add(records);
-  if (sent) await refresh();
-  return sent;
+  return outbox.add(records);
 }
 
 /** Any other change: needs the server; throws `Refused` or `NoServer` with a sentence. */
@@ -102,7 +144,12 @@ export async function change<T>(
 
 export const patchFarm = (patch: FarmPatch) => change('/api/farm', 'PATCH', patch);
 
-export function useOutbox(): { count: number; refused: string | null } {
+export function useOutbox(): { count: number; refused: string | null; kept: boolean } {
+  const kept = useSyncExternalStore(
+    outbox.subscribe,
+    () => outbox.kept,
+    () => true,
+  );
   const count = useSyncExternalStore(
     outbox.subscribe,
     () => outbox.count,
@@ -113,19 +160,25 @@ export function useOutbox(): { count: number; refused: string | null } {
     () => outbox.refused,
     () => null,
   );
-  return { count, refused };
+  return { count, refused, kept };
 }
 
-/** Whether the server answers, by what the last read of the farm said; sends what waits when it is back. */
+// whatever sends, in this tab or by itself: then everything on screen is read again
+outbox.onSent = () => void refresh();
+
+/** Whether the server answers, by what the last read of the farm said; it is asked again every few seconds while it does not. */
 export function useConnection(): { offline: boolean } {
   const { error } = useFarm();
   const offline = error instanceof NoServer;
   const [tick, setTick] = useState(0);
   useEffect(() => {
-    if (!offline && outbox.count > 0) void outbox.flush().then(() => outbox.count === 0 && refresh());
+    if (!offline) {
+      if (outbox.count > 0) void outbox.flush();
+      return;
+    }
     const timer = setTimeout(() => {
       setTick(tick + 1);
-      if (offline) void mutate('/api/farm');
+      void mutate('/api/farm');
     }, 4000);
     return () => clearTimeout(timer);
   }, [offline, tick]);

@@ -1,37 +1,120 @@
 /**
- * The outbox: records wait here until the server has them. Kept on the device, sent in order, each with its own id so
- * that sending twice keeps one. A record that the server refuses leaves the outbox with the reason.
+ * The outbox: entries wait on the device until the server has them, in order, each with its own id so that sending twice keeps
+ * one. Contract: an entry leaves it when our server says that it has it, or refuses it by naming a field; then it is kept with
+ * the reason until it has been read. Anything else (no signal, a portal's page, a server in trouble) is a reason to wait, longer
+ * each time. One bad entry never holds up the rest.
  */
 import type { FarmRecord } from '@fogata/contract';
 import { NoServer, Refused, request } from './api';
+import { newId } from './id';
+import { indexedOutbox, type OutboxStore, type Refusal } from './outboxStore';
 import { readStored, store } from './storage';
 
 type Listener = () => void;
 
-class Outbox {
-  private waiting: FarmRecord[] = readStored<FarmRecord[]>('outbox', []);
-  private listeners = new Set<Listener>();
+const BATCH = 100;
+const TIME_MS = 10_000;
+/** Another tab that began to send is given so long. */
+const LEASE_MS = 45_000;
+const FIRST_PAUSE_MS = 2000;
+const LONGEST_PAUSE_MS = 60_000;
+/** An act is laid over what the server last said until that is newer than the act. */
+const OVERLAY_MS = 15 * 60_000;
+
+/** An act of this device, and when the server had it. */
+export interface OwnAct {
+  record: FarmRecord;
+  addedMs: number;
+  sentMs: number | null;
+}
+
+export class Outbox {
+  private waiting: FarmRecord[] = [];
+  private refusals: Refusal[] = [];
+  private own: OwnAct[] = [];
+  private readonly listeners = new Set<Listener>();
   private sending: Promise<void> | null = null;
-  /** Records on the device that the server does not have yet. */
-  count = this.waiting.length;
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private pauseMs = FIRST_PAUSE_MS;
+  private readonly tab = newId();
+  private readonly channel =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fogata-outbox');
+  readonly ready: Promise<void>;
+  /** Entries on the device that the server does not have yet. */
+  count = 0;
   /** Why the last one was refused, until it is read. */
   refused: string | null = null;
+  /** False where the browser keeps nothing: then what waits lives only as long as the page. */
+  kept = true;
+  /** Told when what waited is with the server. */
+  onSent: () => void = () => {};
+
+  constructor(private readonly disk: OutboxStore = indexedOutbox) {
+    this.ready = this.open();
+    // where tests run a channel would keep the process waiting
+    (this.channel as { unref?: () => void } | null)?.unref?.();
+    if (this.channel) this.channel.onmessage = () => void this.reload().catch(() => {});
+    globalThis.addEventListener?.('online', () => this.again(0));
+  }
+
+  private async open(): Promise<void> {
+    // what an earlier version kept elsewhere
+    const older = readStored<FarmRecord[]>('outbox', []);
+    try {
+      if (older.length > 0) await this.disk.add(older);
+      if (older.length > 0) store('outbox', []);
+      await this.reload();
+    } catch {
+      this.kept = false;
+      this.waiting = [...older, ...this.waiting];
+      this.changed();
+    }
+    if (this.waiting.length > 0) this.again(0);
+  }
+
+  private async reload(): Promise<void> {
+    const { waiting, refused } = await this.disk.load();
+    const held = new Set(waiting.map((r) => r.id));
+    // what is on its way to the disk is not forgotten
+    this.waiting = [...waiting, ...this.waiting.filter((r) => this.writing.has(r.id) && !held.has(r.id))];
+    this.refusals = refused;
+    this.changed(false);
+  }
+  private readonly writing = new Set<string>();
 
   subscribe = (listener: Listener): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
 
-  private changed(): void {
+  private changed(tell = true): void {
     this.count = this.waiting.length;
-    store('outbox', this.waiting);
+    this.refused = this.refusals.at(-1)?.why ?? null;
+    const since = Date.now() - OVERLAY_MS;
+    this.own = this.own.filter((a) => a.sentMs === null || a.sentMs > since);
+    this.acts = [...this.own];
+    if (tell) this.channel?.postMessage('changed');
     for (const l of this.listeners) l();
   }
 
-  /** Keeps records and tries to send them. Resolves to true when the server has them, false while they wait. */
+  /** What this device did lately, oldest first: waiting, or sent so recently that an answer may not know it. */
+  acts: readonly OwnAct[] = [];
+
+  /** Keeps entries and tries to send them. Resolves to true when the server has them, false while they wait. */
   async add(records: FarmRecord[]): Promise<boolean> {
+    for (const r of records) this.writing.add(r.id);
     this.waiting.push(...records);
+    this.own.push(...records.map((record) => ({ record, addedMs: Date.now(), sentMs: null })));
+    this.changed(false);
+    try {
+      await this.ready;
+      await this.disk.add(records);
+    } catch {
+      this.kept = false;
+    }
+    for (const r of records) this.writing.delete(r.id);
     this.changed();
+    this.pauseMs = FIRST_PAUSE_MS;
     await this.flush();
     return !records.some((r) => this.waiting.some((w) => w.id === r.id));
   }
@@ -41,38 +124,80 @@ class Outbox {
     return this.sending;
   }
 
+  private again(ms: number): void {
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), ms);
+  }
+
   private async send(): Promise<void> {
-    while (this.waiting.length > 0) {
-      const batch = this.waiting.slice(0, 100);
-      try {
-        await request('/api/records', 'POST', { records: batch });
-        this.waiting = this.waiting.filter((w) => !batch.some((b) => b.id === w.id));
-        this.changed();
-      } catch (error) {
-        if (error instanceof NoServer) return;
-        if (!(error instanceof Refused)) throw error;
-        if (error.status >= 500) return;
-        await this.sortOut(batch);
+    await this.ready;
+    if (this.waiting.length === 0) return;
+    const mine = await this.disk.take(this.tab, Date.now(), LEASE_MS).catch(() => true);
+    // another tab is at it: it tells when it is done; should it die, this one goes on
+    if (!mine) return this.again(LEASE_MS / 3);
+    let done = true;
+    const left = new Set<string>();
+    try {
+      for (;;) {
+        const batch = this.waiting.filter((r) => !left.has(r.id)).slice(0, BATCH);
+        if (batch.length === 0) break;
+        const answer = await this.post(batch);
+        if (answer === 'away') {
+          done = false;
+          break;
+        }
+        if (answer === 'taken') await this.drop(batch);
+        else for (const r of batch) if (!(await this.alone(r))) left.add(r.id);
       }
+    } finally {
+      await this.disk.release(this.tab).catch(() => {});
+    }
+    if (done && left.size === 0) {
+      this.pauseMs = FIRST_PAUSE_MS;
+      this.onSent();
+      return;
+    }
+    if (this.waiting.length < 1) return;
+    this.again(this.pauseMs);
+    this.pauseMs = Math.min(LONGEST_PAUSE_MS, this.pauseMs * 2);
+  }
+
+  /** One by itself, after its batch was not taken: true where it left the outbox. */
+  private async alone(record: FarmRecord): Promise<boolean> {
+    const answer = await this.post([record]);
+    if (answer === 'taken') await this.drop([record]);
+    else if (answer instanceof Refused && answer.field !== undefined) {
+      this.waiting = this.waiting.filter((w) => w.id !== record.id);
+      this.own = this.own.filter((a) => a.record.id !== record.id);
+      this.refusals = [...this.refusals, { record, why: answer.message }];
+      await this.disk.refuse(record, answer.message).catch(() => {});
+      this.changed();
+    } else return false;
+    return true;
+  }
+
+  private async post(records: readonly FarmRecord[]): Promise<'taken' | 'away' | Refused> {
+    try {
+      await request('/api/records', 'POST', { records }, TIME_MS);
+      return 'taken';
+    } catch (error) {
+      if (error instanceof NoServer) return 'away';
+      if (error instanceof Refused) return error;
+      return 'away';
     }
   }
 
-  /** One of a batch was refused: send them one by one, so that only that one is dropped. */
-  private async sortOut(batch: FarmRecord[]): Promise<void> {
-    for (const record of batch) {
-      try {
-        await request('/api/records', 'POST', { records: [record] });
-      } catch (error) {
-        if (!(error instanceof Refused) || error.status >= 500) return;
-        this.refused = error.message;
-      }
-      this.waiting = this.waiting.filter((w) => w.id !== record.id);
-      this.changed();
-    }
+  private async drop(list: readonly FarmRecord[]): Promise<void> {
+    const ids = new Set(list.map((r) => r.id));
+    this.waiting = this.waiting.filter((w) => !ids.has(w.id));
+    this.own = this.own.map((a) => (ids.has(a.record.id) ? { ...a, sentMs: Date.now() } : a));
+    await this.disk.remove([...ids]).catch(() => {});
+    this.changed();
   }
 
   clearRefused(): void {
-    this.refused = null;
+    this.refusals = [];
+    void this.disk.read().catch(() => {});
     this.changed();
   }
 }

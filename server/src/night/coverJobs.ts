@@ -86,8 +86,11 @@ function changes(plan: NightPlan): Change[] {
   return out;
 }
 
-function item(c: Change): JobItem {
+/** `n` is how many of the same are done before it in the same job. */
+function item(c: Change, n: number): JobItem {
+  const there = c.bed.on.filter((x) => x.id === c.cover.id).length;
   return {
+    lying: c.on ? there + n : there - n,
     bedId: c.bed.bed.id,
     bedName: c.bed.bed.name,
     coverId: c.cover.id,
@@ -160,7 +163,7 @@ export function coverJobs(plan: NightPlan, style: Style): JobView[] {
       why: on ? coverWhy(group, plan, style) : '',
       minutes: group.reduce((s, c) => s + (c.on ? 1 : 0.5) * minutesFor(c.cover, c.bed), 0),
       structureId: first.bed.structure.id,
-      items: group.map(item),
+      items: group.map((c, i) => item(c, group.slice(0, i).filter((x) => !x.done && x.bed === c.bed).length)),
       accepted: group.every((c) => accepted.has(c.bed.bed.id)),
       done,
       doneAtMs: done ? Math.max(...group.map((c) => c.atMs!)) : null,

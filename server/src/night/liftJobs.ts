@@ -39,12 +39,15 @@ export function liftJobs(plan: NightPlan): JobView[] {
         : 'From then on what stands there bears the rest of the morning without the cover, in nine of ten outcomes; every hour of light counts now.',
       minutes: group.reduce((s, g) => s + 0.5 * minutesFor(g.cover, g.b), 0),
       structureId: group[0]!.b.structure.id,
-      items: group.map((g) => ({
+      items: group.map((g, n) => ({
         bedId: g.b.bed.id,
         bedName: g.b.bed.name,
         coverId: g.cover.id,
         coverName: g.cover.name,
         on: false,
+        lying:
+          g.b.on.filter((x) => x.id === g.cover.id).length -
+          group.slice(0, n).filter((x) => x.b === g.b).length,
         done: false,
         recordId: null,
       })),
@@ -92,6 +95,7 @@ function liftedJobs(plan: NightPlan): JobView[] {
       coverId: cover.id,
       coverName: cover.name,
       on: false,
+      lying: 0,
       done: true,
       recordId: r.id,
     });

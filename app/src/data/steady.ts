@@ -1,0 +1,60 @@
+/**
+ * The first screen while its answer is being worked out, or cannot come. Contract: `steady(now, last)` keeps the list where it
+ * is while the same night is computed anew; `withoutServer` makes of an answer that is hours old what still holds: the morning
+ * round, and a word about how old the rest is.
+ */
+import type { BedsView, NowView, RoundItem } from '@fogata/contract';
+import { nightOf, phaseOf, type FarmSite } from '@fogata/core';
+import type { Asked } from './overlay';
+
+type Now = Asked<NowView>;
+
+/** The last whole answer of this night and phase under the newest clock, while a new one is on its way. */
+export function steady(now: Now, last: Now | null): Now {
+  const same = last?.clock.window.night === now.clock.window.night && last.clock.phase === now.clock.phase;
+  if (now.progress.state !== 'computing' || !last || !same || last.progress.state !== 'ready') return now;
+  return { ...last, clock: now.clock, progress: now.progress, rounds: now.rounds, storm: now.storm };
+}
+
+function roundFrom(beds: BedsView | undefined): RoundItem[] {
+  const none = { predictedC: null, thermometer: null, reading: null };
+  const structures = (beds?.structures ?? []).filter((s) => s.structure.kind !== 'open' && s.beds.length > 0);
+  return [
+    { spot: 'outside', name: 'Outside', ...none },
+    ...structures.map((s) => ({ spot: s.structure.id, name: s.structure.name, ...none })),
+  ];
+}
+
+/** `atText` says when the answer was worked out. */
+export function withoutServer(
+  now: Now,
+  deviceMs: number,
+  site: FarmSite,
+  beds: BedsView | undefined,
+  atText: string,
+): Now {
+  const window = nightOf(deviceMs, site);
+  const phase = phaseOf(deviceMs, window);
+  const sameNight = window.night === now.clock.window.night;
+  if (sameNight && phase === now.clock.phase) return now;
+  const clock = { ...now.clock, nowMs: deviceMs, window, phase };
+  const asked = sameNight && phase !== 'morning';
+  return {
+    ...now,
+    clock,
+    sentence: [
+      { text: `This was worked out at ${atText}, and the server cannot be reached. `, tone: 'plain' },
+      {
+        text: phase === 'morning' ? 'The round can be noted all the same.' : 'What you note is kept.',
+        tone: 'ochre',
+      },
+    ],
+    evidence: '',
+    jobs: asked ? now.jobs : [],
+    storm: sameNight ? now.storm : [],
+    places: asked ? now.places : [],
+    ribbon: asked ? now.ribbon : null,
+    atRisk: asked ? now.atRisk : [],
+    rounds: phase === 'morning' ? (now.rounds.length > 0 && sameNight ? now.rounds : roundFrom(beds)) : [],
+  };
+}

@@ -1,0 +1,125 @@
+/** What a hand did is on the screen at once, whatever the signal, and never twice. */
+import type { BedsView, FarmRecord, JobView, NowView } from '@fogata/contract';
+import { nightWindow, type FarmSite } from '@fogata/core';
+import type { OwnAct } from '../src/data/outbox';
+import { overlay } from '../src/data/overlay';
+import { steady, withoutServer } from '../src/data/steady';
+
+const site: FarmSite = { latitude: 42.7, longitude: -5.4, timeZone: 'Europe/Madrid' };
+const window = nightWindow('2027-01-14', site);
+const T = window.fromMs + 4 * 3_600_000;
+const item = (bedId: string, lying = 0) => ({
+  bedId,
+  bedName: bedId,
+  coverId: 'c',
+  coverName: 'C',
+  on: true,
+  lying,
+  done: false,
+  recordId: null,
+});
+const job = (more: Partial<JobView>): JobView =>
+  ({
+    key: 'k',
+    kind: 'cover',
+    items: [],
+    done: false,
+    doneAtMs: null,
+    recordIds: [],
+    structureId: 's',
+    ...more,
+  }) as JobView;
+const view = (more: Partial<NowView> = {}) =>
+  ({
+    clock: { nowMs: T, mode: 'real', phase: 'closing', window, closingMs: 0, morningMs: 0 },
+    progress: { state: 'ready', done: 1, of: 1 },
+    jobs: [job({ items: [item('n2'), item('n2', 1), item('n3')] }), job({ key: 'close', kind: 'close' })],
+    rounds: [
+      { spot: 'outside', name: 'Outside', predictedC: null, thermometer: null, reading: null },
+      { spot: 'north', name: 'North', predictedC: null, thermometer: null, reading: null },
+    ],
+    storm: [],
+    places: [{ bedId: 'n2' }],
+    askedMs: 1000,
+    ...more,
+  }) as unknown as NowView & { askedMs: number };
+let n = 0;
+const act = (record: Partial<FarmRecord>, sentMs: number | null = null): OwnAct => ({
+  record: { id: `r${n++}`, atMs: T, ...record } as FarmRecord,
+  addedMs: 0,
+  sentMs,
+});
+const cover = (bedId: string, sentMs: number | null = null) =>
+  act({ kind: 'cover', bedId, coverId: 'c', on: true }, sentMs);
+
+test('a tick shows at once, sheet by sheet, a double as two', () => {
+  const one = overlay(view(), [cover('n2')]).jobs[0]!;
+  expect(one.items.map((i) => i.done)).toEqual([true, false, false]);
+  expect(one.done).toBe(false);
+  const all = overlay(view(), [cover('n2'), cover('n2'), cover('n3')]).jobs[0]!;
+  expect([all.done, all.doneAtMs, all.recordIds.length]).toEqual([true, T, 3]);
+});
+
+test('an act that the answer knows is left to the answer', () => {
+  // taken at 900, the answer was asked for at 1000: it may have been taken back elsewhere since
+  expect(overlay(view(), [cover('n3', 900)]).jobs[0]!.items[2]!.done).toBe(false);
+  expect(overlay(view(), [cover('n3', 1100)]).jobs[0]!.items[2]!.done).toBe(true);
+});
+
+test('taken back it is not shown, whether it had been sent or not', () => {
+  const laid = cover('n3');
+  expect(
+    overlay(view(), [laid, act({ kind: 'retraction', retracts: laid.record.id })]).jobs[0]!.items[2]!.done,
+  ).toBe(false);
+  const known = view({ jobs: [job({ kind: 'close', done: true, doneAtMs: T, recordIds: ['v'] })] });
+  expect(overlay(known, [act({ kind: 'retraction', retracts: 'v' })]).jobs[0]!.done).toBe(false);
+});
+
+test('a house that was shut, and a reading: the round goes on to the next thermometer', () => {
+  const acts = [
+    act({ kind: 'vent', structureId: 's', fraction: 0 }),
+    act({ kind: 'reading', spot: 'outside', night: '2027-01-14', minC: -6, maxC: null, source: 'grower' }),
+    act({ kind: 'reading', spot: 'north', night: '2027-01-13', minC: 1, maxC: null, source: 'grower' }),
+  ];
+  const shown = overlay(view(), acts);
+  expect(shown.jobs[1]!.done).toBe(true);
+  expect(shown.rounds.map((r) => r.reading?.minC ?? null)).toEqual([-6, null]);
+});
+
+test('while the night is worked out anew the list stays where it is', () => {
+  const fresh = view({ jobs: [], places: [], progress: { state: 'computing', done: 0, of: 3 } });
+  expect(steady(fresh, view()).jobs).toHaveLength(2);
+  expect(steady(fresh, view()).progress.state).toBe('computing');
+  const other = view();
+  other.clock = { ...other.clock, window: nightWindow('2027-01-13', site) };
+  expect(steady(fresh, other).jobs).toHaveLength(0);
+  expect(steady(fresh, null).jobs).toHaveLength(0);
+});
+
+describe('without the server', () => {
+  const beds = {
+    structures: [
+      { structure: { id: 'north', name: 'North house', kind: 'house' }, beds: [{}] },
+      { structure: { id: 'open', name: 'Open', kind: 'open' }, beds: [{}] },
+    ],
+  } as unknown as BedsView;
+  const at = (ms: number) => withoutServer(view({ rounds: [] }), ms, site, beds, '16:00');
+
+  test('in the same evening all stays as it was known', () => {
+    expect(at(T + 600_000).jobs).toHaveLength(2);
+  });
+
+  test('in the morning after there is a round to note, and no figure of last evening stands as if it were new', () => {
+    const dawn = at(window.sunriseMs!);
+    expect(dawn.clock).toMatchObject({ phase: 'morning', nowMs: window.sunriseMs });
+    expect(dawn.sentence[0]!.text).toContain('worked out at 16:00');
+    expect(dawn.rounds.map((r) => r.name)).toEqual(['Outside', 'North house']);
+    expect([dawn.jobs, dawn.places, dawn.ribbon]).toEqual([[], [], null]);
+  });
+
+  test('the evening after that is another night: nothing of the old one is left', () => {
+    const next = at(T + 24 * 3_600_000);
+    expect([next.jobs, next.places, next.rounds, next.storm]).toEqual([[], [], [], []]);
+    expect(next.clock.window.night).toBe('2027-01-15');
+  });
+});
