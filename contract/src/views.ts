@@ -264,6 +264,7 @@ export interface PlaceView {
 }
 
 export interface BedsView {
+  progress: PlanProgress;
   structures: {
     structure: Structure;
     opening: number;

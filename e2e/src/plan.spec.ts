@@ -58,9 +58,14 @@ test('sheets are cut from rolls, copies made, and the farm goes out and comes in
   await expect(page.getByTestId('undo')).toContainText('South house 2: added');
   const file = await (await page.request.get(`${farm.url}/api/farm/file`)).text();
   await page.getByTestId('undo-button').click();
-  await expect
-    .poll(async () => (await page.request.get(`${farm.url}/api/farm/file`)).text())
-    .not.toContain('South house 2');
+  // it stands no more; the log keeps that it did
+  const standing = async () =>
+    (
+      (await (await page.request.get(`${farm.url}/api/farm/file`)).json()) as {
+        structures: { name: string }[];
+      }
+    ).structures.map((x) => x.name);
+  await expect.poll(standing).not.toContain('South house 2');
 
   await page.goto(`${farm.url}/files`);
   await accessible(page);

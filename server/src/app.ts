@@ -4,6 +4,7 @@ import express, { type Express } from 'express';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Context, type ServerOptions } from './context';
+import { limiter, passcodeGate, sameHouse, securityHeaders, type GuardOptions } from './guard';
 import { Problem, sendProblem } from './problem';
 import { exchangeRoutes } from './routes/exchange';
 import { feedRoutes } from './routes/feed';
@@ -12,20 +13,36 @@ import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
 import { nightRoutes } from './routes/night';
 
+/** Requests a minute from one address: more than a farm's phones ask for, fewer than a loop does. */
+const MOST_A_MINUTE = 3000;
+
 export function makeApp(
   options: ServerOptions,
   webDirectory: string | null,
+  guard: GuardOptions = { host: '127.0.0.1', passcode: null },
 ): { app: Express; context: Context } {
   const context = new Context(options);
   const app = express();
   app.disable('x-powered-by');
-  app.use(compression());
-  app.use(express.json({ limit: '8mb' }));
-  app.use((_req, res, next) => {
-    res.setHeader('X-Content-Type-Options', 'nosniff');
-    res.setHeader('Referrer-Policy', 'no-referrer');
+  // a reverse proxy on this machine says whether the grower came by HTTPS
+  app.set('trust proxy', 'loopback');
+  app.set('query parser', 'simple');
+  app.use(securityHeaders);
+  app.use('/api', (_req, res, next) => {
+    res.setHeader('Cache-Control', 'no-store');
+    // by this the app knows its own server's word from a portal's or a proxy's
+    res.setHeader('X-Fogata', '1');
     next();
   });
+  if (!process.env['FOGATA_DEV']) app.use(sameHouse(guard));
+  const often = limiter(MOST_A_MINUTE, 60_000);
+  app.use('/api', (req, _res, next) => {
+    if (!often(req.ip ?? ''))
+      throw new Problem(429, 'Too often', 'Too many requests in a minute. Wait a moment.');
+    next();
+  });
+  app.use(compression());
+  app.use(express.json({ limit: '8mb' }));
   if (process.env['FOGATA_DEV']) {
     // Expo's own server has another port; only while developing
     app.use('/api', (req, res, next) => {
@@ -37,12 +54,7 @@ export function makeApp(
       else next();
     });
   }
-  app.use('/api', (_req, res, next) => {
-    res.setHeader('Cache-Control', 'no-store');
-    // by this the app knows its own server's word from a portal's or a proxy's
-    res.setHeader('X-Fogata', '1');
-    next();
-  });
+  if (guard.passcode !== null) app.use('/api', passcodeGate(guard.passcode));
   for (const routes of [farmRoutes, exchangeRoutes, nightRoutes, logRoutes, forecastRoutes, feedRoutes])
     app.use('/api', routes(context));
   app.use('/api', () => {

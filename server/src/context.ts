@@ -24,10 +24,13 @@ export interface ServerOptions {
   members?: number;
 }
 
-export interface Moment {
+export interface Standing {
   data: FarmData;
   state: FarmState;
   nowMs: number;
+}
+
+export interface Moment extends Standing {
   weather: FarmWeather;
   sources: Sources;
   style: Style;
@@ -65,6 +68,13 @@ export class Context {
 
   get db(): Db {
     return this.options.db;
+  }
+
+  /** What an entry is checked against; the log only where it bears on that. */
+  async standing(withLog: boolean): Promise<Standing> {
+    const nowMs = this.options.clock.nowMs();
+    const data = await loadFarm(this.db, nowMs, withLog);
+    return { data, state: deriveState(data.records), nowMs };
   }
 
   async moment(): Promise<Moment> {

@@ -10,9 +10,13 @@ import { openPglite, openPostgres, type OpenDb } from './db/open';
 import { loadDemo } from './demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
 import { readMeta, writeMeta } from './farm/store';
+import { isLoopback } from './guard';
 import { startPool } from './night/pool';
 import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
+
+/** Why it cannot start, in a sentence. */
+class CannotStart extends Error {}
 
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
@@ -48,6 +52,13 @@ async function main(): Promise<void> {
   const directory = resolve(process.env['FOGATA_DATA'] ?? join(root, demo ? '.fogata-demo' : '.fogata'));
   const port = Number(process.env['PORT'] ?? 4310);
   const host = process.env['HOST'] ?? '127.0.0.1';
+  const passcode = process.env['FOGATA_PASSCODE'] ?? null;
+  if (!isLoopback(host) && (passcode === null || passcode.length < 8))
+    throw new CannotStart(
+      `HOST=${host} opens the farm to the network: set FOGATA_PASSCODE to a passcode of eight letters or more first.`,
+    );
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new CannotStart(`PORT: expected a number from 1 to 65535, not “${process.env['PORT']}”.`);
   const { db, close } = await openDb(root, directory);
   if (demo && (await loadDemo(db))) say('Loaded the demo farm, Rescoldo.');
   const clock = demo
@@ -65,15 +76,30 @@ async function main(): Promise<void> {
       ...(process.env['FOGATA_MEMBERS'] ? { members: Number(process.env['FOGATA_MEMBERS']) } : {}),
     },
     join(root, 'app', 'dist'),
+    {
+      host,
+      names: (process.env['FOGATA_NAMES'] ?? '')
+        .split(',')
+        .map((n) => n.trim())
+        .filter(Boolean),
+      passcode: isLoopback(host) && !process.env['FOGATA_PASSCODE'] ? null : passcode,
+    },
   );
   const server = createServer(app);
   await new Promise<void>((done, fail) => {
     server.once('error', fail);
     server.listen(port, host, done);
   });
+  if (!isLoopback(host))
+    say(
+      '▲ Open to the network. Without HTTPS anyone on it can read what is sent, and phones cannot keep the app for offline: docs/network.md.',
+    );
   say(`Fogata ${demo ? '(demo) ' : ''}is at http://${host.includes(':') ? `[${host}]` : host}:${port}`);
   // the first night is worked out before anyone asks
-  void context.moment().then((m) => context.planner.ask(m.data, m.weather, m.nowMs));
+  void context
+    .moment()
+    .then((m) => context.planner.ask(m.data, m.weather, m.nowMs))
+    .catch((e: Error) => process.stderr.write(`The first night was not worked out: ${e.message}\n`));
 
   const stopPolling = startPolling(db, () => clock.nowMs());
   let stopping = false;
@@ -95,9 +121,14 @@ async function main(): Promise<void> {
 
 main().catch((error: unknown) => {
   const e = error as NodeJS.ErrnoException;
-  if (error instanceof DirectoryInUse) process.stderr.write(`${error.message}\n`);
+  if (error instanceof DirectoryInUse || error instanceof CannotStart)
+    process.stderr.write(`${error.message}\n`);
   else if (e.code === 'EADDRINUSE')
     process.stderr.write(`Port ${process.env['PORT'] ?? 4310} is taken. Set PORT to another one.\n`);
-  else process.stderr.write(`${e.stack ?? String(error)}\n`);
+  else if (e.code === 'EACCES' || e.code === 'EROFS' || e.code === 'ENOSPC')
+    process.stderr.write(`The data directory cannot be written (${e.code}): ${e.message}\n`);
+  else if (e.code === 'ECONNREFUSED')
+    process.stderr.write('The PostgreSQL server that DATABASE_URL names does not answer.\n');
+  else process.stderr.write(`Fogata could not start: ${e.message}\n${e.stack ?? ''}\n`);
   process.exit(1);
 });

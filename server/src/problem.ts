@@ -17,8 +17,32 @@ export class Problem extends Error {
 
 export const notFound = (what: string) => new Problem(404, 'Not found', `There is no such ${what}.`);
 
+/** A NUL, or half of a letter that takes two. */
+const unkept = (text: string) => text.includes('\0') || /\p{Surrogate}/u.test(text);
+
+/** The path of a text that no database keeps (a NUL, half of a letter), or null. */
+function unkeepable(value: unknown, path: string, depth: number): string | null {
+  if (typeof value === 'string') return unkept(value) ? path || 'text' : null;
+  if (typeof value !== 'object' || value === null || depth > 12) return null;
+  for (const [k, v] of Object.entries(value)) {
+    const at = Array.isArray(value) ? `${path}[${k}]` : path === '' ? k : `${path}.${k}`;
+    if (unkept(k)) return path || 'text';
+    const bad = unkeepable(v, at, depth + 1);
+    if (bad !== null) return bad;
+  }
+  return null;
+}
+
 /** The body as the schema says, or a problem that names the field. */
 export function parseBody<T>(schema: ZodType<T>, body: unknown): T {
+  const bad = unkeepable(body, '', 0);
+  if (bad !== null)
+    throw new Problem(
+      422,
+      'Not accepted',
+      `${bad}: expected letters that can be kept; one of them cannot.`,
+      bad,
+    );
   const result = schema.safeParse(body, { reportInput: true });
   if (result.success) return result.data;
   const field = fieldName(result.error.issues[0]!.path);
@@ -39,10 +63,33 @@ export function sendProblem(error: unknown, _req: Request, res: Response, _next:
   res.status(known.status).type('application/problem+json').send(JSON.stringify(body));
 }
 
+/** Faults of the request that its libraries find; what is left is ours, and says that nothing is lost. */
 function fromExpress(error: unknown): Problem {
-  const e = error as { type?: string; status?: number };
+  const e = error as {
+    type?: string;
+    status?: number;
+    code?: string;
+    message?: string;
+    cause?: { code?: string };
+  };
   if (e.type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'The request is not valid JSON.');
   if (e.type === 'entity.too.large') return new Problem(413, 'Too large', 'The file is larger than 8 MB.');
+  if (e.type === 'charset.unsupported' || e.type === 'encoding.unsupported')
+    return new Problem(415, 'Not understood', 'content-type: expected JSON in UTF-8.', 'content-type');
+  if (error instanceof URIError) return new Problem(400, 'Not an address', 'The address is not well formed.');
+  // what PostgreSQL cannot hold: a NUL or half a letter, a number out of range
+  const code = e.code ?? e.cause?.code;
+  if (code === '22021' || code === '22P05' || code === '22P02' || code === '22003')
+    return new Problem(
+      422,
+      'Not accepted',
+      'text: expected letters that can be kept; one of them cannot.',
+      'text',
+    );
+  // a server was asked to remove or point at what others hold
+  if (code === '23503') return new Problem(409, 'In use', 'Something else on the farm still points to it.');
+  if (typeof e.status === 'number' && e.status >= 400 && e.status < 500)
+    return new Problem(e.status, 'Not accepted', 'The request could not be read.');
   return new Problem(
     500,
     'Something broke',

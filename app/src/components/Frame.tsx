@@ -10,6 +10,7 @@ import { takeBack } from '../data/undo';
 import { useTheme } from '../theme/theme';
 import { WIDE } from '../theme/tokens';
 import { ConnectionBar, UndoBar } from './Bars';
+import { PasscodeGate } from './PasscodeGate';
 import { Text } from './Text';
 
 const TABS = [
@@ -114,7 +115,7 @@ export function Frame({ children }: { children: ReactNode }) {
       <View style={styles.fill}>
         <ConnectionBar />
         <View role="main" style={styles.fill}>
-          {children}
+          <PasscodeGate>{children}</PasscodeGate>
         </View>
         <UndoBar />
       </View>

@@ -71,7 +71,8 @@ export const useFarm = () => useRead<FarmView>('/api/farm', { refreshInterval: M
 /** The first screen: steady while it is worked out, with what this device did over it, and something to go by without signal. */
 export function useNow() {
   const read = useRead<Asked<NowView>>('/api/now', { refreshInterval: usePace('/api/now') });
-  const { data: beds } = useBeds();
+  // for the round without a server: read once
+  const { data: beds } = useRead<BedsView>('/api/beds');
   const acts = useSyncExternalStore(
     outbox.subscribe,
     () => outbox.acts,
@@ -109,7 +110,10 @@ export const usePlace = (bedId: string | null) => {
 };
 export const useRibbon = (bedId: string | null) =>
   useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
-export const useBeds = (date?: string) => useRead<BedsView>(date ? `/api/beds?date=${date}` : '/api/beds');
+export const useBeds = (date?: string) => {
+  const path = date ? `/api/beds?date=${date}` : '/api/beds';
+  return useRead<BedsView>(path, { refreshInterval: usePace(path) });
+};
 export const useLog = (kinds: string, offset: number) =>
   useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
 export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);

@@ -125,7 +125,12 @@ export async function appendRecords(
   const added = rows.filter((r) => fresh.has(r.id));
   const takings = added.filter((r) => r.kind === 'retraction').map((r) => r.subject);
   // a taking back may have come before what it takes back
-  await settle(db, [...takings, ...fresh]);
+  const early = await db
+    .select({ id: records.id })
+    .from(records)
+    .where(and(eq(records.kind, 'retraction'), inArray(records.subject, [...fresh])))
+    .limit(1);
+  if (takings.length > 0 || early.length > 0) await settle(db, [...takings, ...fresh]);
   const beds = new Set(added.filter((r) => r.kind === 'cover').map((r) => r.subject));
   for (const bed of await bedsBehind(db, takings)) beds.add(bed);
   for (const bed of beds) await rebuildBed(db, bed);

@@ -71,10 +71,23 @@ export const asStructure = (row: typeof structures.$inferSelect) => whole(row as
 export const asBed = (row: typeof beds.$inferSelect) => whole(row as never) as Bed;
 export const asCover = (row: typeof covers.$inferSelect) => whole(row as never) as Cover;
 
+/**
+ * Settings as they were kept. What was kept before a setting existed takes its default; one that cannot be read takes the
+ * default too, so that one wrong value never stops the farm: it is seen and can be set again.
+ */
+export function mended(settings: unknown): Farm {
+  const read = farmSchema.safeParse(settings);
+  if (read.success) return read.data;
+  const kept = (typeof settings === 'object' && settings !== null ? settings : {}) as Record<string, unknown>;
+  const wrong = new Set(read.error.issues.map((i) => String(i.path[0])));
+  process.stderr.write(`settings: ${[...wrong].join(', ')} could not be read and take their defaults\n`);
+  const good = Object.fromEntries(Object.entries(kept).filter(([k]) => !wrong.has(k)));
+  return farmSchema.parse({ ...DEFAULT_FARM, ...good });
+}
+
 export async function readFarm(db: Db): Promise<Farm> {
   const rows = await db.select().from(farm).where(eq(farm.id, 'farm'));
-  // what was kept before a setting existed takes its default
-  return rows[0] ? farmSchema.parse(rows[0].settings) : DEFAULT_FARM;
+  return rows[0] ? mended(rows[0].settings) : DEFAULT_FARM;
 }
 
 export async function writeFarm(db: Db, settings: Farm): Promise<void> {
@@ -84,7 +97,8 @@ export async function writeFarm(db: Db, settings: Farm): Promise<void> {
     .onConflictDoUpdate({ target: farm.id, set: { settings } });
 }
 
-export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
+/** The farm as it stands; without its log where only that is asked for. */
+export async function loadFarm(db: Db, nowMs: number, withLog = true): Promise<FarmData> {
   const [settings, s, b, p, c] = await Promise.all([
     readFarm(db),
     db.select().from(structures).orderBy(structures.order, structures.name),
@@ -92,11 +106,10 @@ export async function loadFarm(db: Db, nowMs: number): Promise<FarmData> {
     db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow),
     db.select().from(covers).orderBy(covers.order, covers.name),
   ]);
-  const standing = await standingFor(
-    db,
-    nowMs,
-    p.map((x) => x.id),
-  );
+  const ids = p.map((x) => x.id);
+  const standing = withLog
+    ? await standingFor(db, nowMs, ids)
+    : { records: [], harvestedKg: new Map<string, number>() };
   return {
     farm: settings,
     structures: s.map(asStructure),

@@ -31,7 +31,13 @@ import { notFound, parseBody, Problem } from '../problem';
 
 const clockSchema = z.union([
   z.object({ move: z.enum(['hour', 'closing', 'morning']) }),
-  z.object({ toMs: z.number().int() }),
+  z.object({
+    toMs: z
+      .number()
+      .int()
+      .min(Date.UTC(2000, 0, 1), 'an instant since the year 2000')
+      .max(Date.UTC(2200, 0, 1), 'an instant before the year 2200'),
+  }),
 ]);
 
 const setupSchema = z.object({
@@ -115,9 +121,10 @@ export function farmRoutes(ctx: Context): Router {
   router.get('/beds', async (req, res) => {
     const { date: on } = parseBody(z.object({ date: date.optional() }), req.query);
     const m = await ctx.moment();
-    const { plan } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const { plan, progress } = ctx.planner.ask(m.data, m.weather, m.nowMs);
     const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
     const view: BedsView = {
+      progress,
       structures: m.data.structures.map((structure) => ({
         structure,
         opening: m.state.openings.get(structure.id)?.fraction ?? 0,

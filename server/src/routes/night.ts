@@ -1,4 +1,5 @@
 /** Now, places, nights. */
+import { date } from '@fogata/contract';
 import { Router } from 'express';
 import type { Context } from '../context';
 import { findNight } from '../farm/store';
@@ -69,7 +70,9 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/nights/:night', async (req, res) => {
     const m = await ctx.moment();
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(req.params.night)) throw notFound('night');
+    const { success } = date.safeParse(req.params.night);
+    // dates of an age in which there were farms with computers
+    if (!success || !/^20\d\d|^21\d\d/.test(req.params.night)) throw notFound('night');
     const kept = await findNight(ctx.db, req.params.night);
     res.json(await nightReport(await ctx.spotInputs(m, req.params.night), kept?.data ?? null, m.style));
   });
