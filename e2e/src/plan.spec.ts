@@ -77,8 +77,10 @@ test('sheets are cut from rolls, copies made, and the farm goes out and comes in
   await expect(page.getByTestId('exchange')).toContainText('Come: South house 2');
   await page.getByTestId('exchange-take').click();
   await expect(page.getByTestId('exchange')).toContainText('Taken.');
+  // all that stands is as it was; the log has grown by what was done meanwhile
   const back = await (await page.request.get(`${farm.url}/api/farm/file`)).text();
-  expect(JSON.parse(back)).toEqual(JSON.parse(file));
+  const whatStands = (text: string) => ({ ...(JSON.parse(text) as object), records: null });
+  expect(whatStands(back)).toEqual(whatStands(file));
 
   const [second] = await Promise.all([
     page.waitForEvent('filechooser'),

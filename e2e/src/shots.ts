@@ -55,6 +55,7 @@ async function main(): Promise<void> {
   await shot('beds-wide', '/beds', WIDE);
   await shot('kit', '/kit');
   await shot('import', '/import');
+  await shot('forecast', '/forecast');
   await shot('plan', '/plan');
   await shot('plan-wide', '/plan', WIDE);
   await shot('structure', '/structure/north');

@@ -9,11 +9,15 @@ import { DirectoryInUse } from './db/lock';
 import { openPglite, openPostgres, type OpenDb } from './db/open';
 import { loadDemo } from './demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
+import { keepBackup, readBackup } from './farm/backup';
 import { readMeta, writeMeta } from './farm/store';
+import { Problem } from './problem';
 import { isLoopback } from './guard';
 import { startPool } from './night/pool';
 import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
+
+const DAY_MS = 86_400_000;
 
 /** Why it cannot start, in a sentence. */
 class CannotStart extends Error {}
@@ -60,6 +64,17 @@ async function main(): Promise<void> {
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new CannotStart(`PORT: expected a number from 1 to 65535, not “${process.env['PORT']}”.`);
   const { db, close } = await openDb(root, directory);
+  const restore = process.argv.indexOf('--restore');
+  if (restore >= 0) {
+    const counts = await readBackup(db, resolve(process.argv[restore + 1] ?? ''));
+    await close();
+    say(
+      `Restored into ${directory}: ${Object.entries(counts)
+        .map(([t, n]) => `${n} ${t}`)
+        .join(', ')}.`,
+    );
+    return;
+  }
   if (demo && (await loadDemo(db))) say('Loaded the demo farm, Rescoldo.');
   const clock = demo
     ? demoClock(Number((await readMeta(db, 'clockMs')) ?? DEMO_START_MS), (ms) =>
@@ -102,6 +117,12 @@ async function main(): Promise<void> {
     .catch((e: Error) => process.stderr.write(`The first night was not worked out: ${e.message}\n`));
 
   const stopPolling = startPolling(db, () => clock.nowMs());
+  // once a day, and the seven newest are kept; of the demo there is nothing to keep
+  const backups = demo ? null : setInterval(() => void daily(), DAY_MS);
+  const daily = () =>
+    keepBackup(db, join(directory, 'backups'), clock.nowMs()).catch((e: Error) =>
+      process.stderr.write(`No backup was made: ${e.message}\n`),
+    );
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
@@ -109,6 +130,7 @@ async function main(): Promise<void> {
     say('Closing.');
     context.planner.stop();
     stopPolling();
+    if (backups) clearInterval(backups);
     server.close();
     server.closeAllConnections();
     await pool.close();
@@ -121,7 +143,7 @@ async function main(): Promise<void> {
 
 main().catch((error: unknown) => {
   const e = error as NodeJS.ErrnoException;
-  if (error instanceof DirectoryInUse || error instanceof CannotStart)
+  if (error instanceof DirectoryInUse || error instanceof CannotStart || error instanceof Problem)
     process.stderr.write(`${error.message}\n`);
   else if (e.code === 'EADDRINUSE')
     process.stderr.write(`Port ${process.env['PORT'] ?? 4310} is taken. Set PORT to another one.\n`);

@@ -109,6 +109,16 @@ export function FilesScreen() {
           />
         </View>
       ) : null}
+      <PartTitle>A backup of everything</PartTitle>
+      <Row first>
+        <Text style={{ flex: 1 }}>
+          The whole database in one file, checked before it is given: the farm, the log, every forecast and
+          temperature. The server keeps one a day as well. How to restore it is in docs/reliability.md.
+        </Text>
+      </Row>
+      <View style={{ flexDirection: 'row', paddingTop: 8 }}>
+        <Button label="Make a backup" onPress={() => void Linking.openURL('/api/backup')} testID="backup" />
+      </View>
       {(Object.keys(KINDS) as What[]).map((what) => (
         <View key={what}>
           <PartTitle>{KINDS[what].title}</PartTitle>

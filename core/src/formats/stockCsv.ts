@@ -40,7 +40,7 @@ export function toStockCsv(covers: readonly Cover[]): string {
     order: c.order,
   }));
   // a cell that a spreadsheet would run as a formula is kept as text
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\n', escapeFormulae: false })}\n`;
+  return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\n', escapeFormulae: true })}\n`;
 }
 
 export interface StockRead {
@@ -68,7 +68,8 @@ export function readStockCsv(text: string): StockRead {
   const covers = parsed.data.map((cells, i): Cover => {
     const row = i + 2;
     const bad = (reason: string) => badRows.push({ row, reason });
-    const word = (column: Column) => (cells[column] ?? '').trim();
+    // a word that looked like a formula was written with a mark before it
+    const word = (column: Column) => (cells[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
     const number = (column: Column, fallback: number | null, min: number, max: number, whole = false) => {
       const raw = word(column).replace(',', '.');
       if (raw === '' && fallback !== null) return fallback;

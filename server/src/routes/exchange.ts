@@ -2,8 +2,14 @@
 import { bedSchema, coverSchema, readFarmFile, structureSchema, type FarmFile } from '@fogata/contract';
 import { fromGeoJson, planSvg, readStockCsv, toGeoJson, toStockCsv } from '@fogata/core';
 import { Router, type Response } from 'express';
+import { createReadStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { basename, join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
 import { z } from 'zod';
 import type { Context } from '../context';
+import { keepBackup } from '../farm/backup';
 import { compare, replaceFarm, wholeFarm } from '../farm/exchange';
 import { parseBody, Problem } from '../problem';
 
@@ -51,6 +57,18 @@ export function exchangeRoutes(ctx: Context): Router {
     const read = readFarmFile(body.file);
     if ('problem' in read) throw refuse(read.problem, read.field);
     await take(res, body.dryRun, read.file);
+  });
+
+  /** Everything, verified before the first byte leaves. */
+  router.get('/backup', async (_req, res) => {
+    const directory = await mkdtemp(join(tmpdir(), 'fogata-backup-'));
+    try {
+      const path = await keepBackup(ctx.db, directory, ctx.options.clock.nowMs());
+      attach(res, basename(path), 'application/gzip');
+      await pipeline(createReadStream(path), res);
+    } finally {
+      await rm(directory, { recursive: true, force: true });
+    }
   });
 
   router.get('/farm/geojson', async (_req, res) => {

@@ -1,0 +1,185 @@
+/**
+ * Everything that is kept, as one file. Contract: `writeBackup` writes it whole from one moment of the database, reads it back
+ * and only then gives it its name; `readBackup` fills an empty database from one, all or nothing, and refuses a file that is
+ * damaged or not whole.
+ *
+ * Form `fogata-backup/1`: gzip of lines of JSON; the first names the form, then tables in chunks of rows as the database has
+ * them, the last counts the rows of each table and carries the SHA-256 of all lines before it.
+ */
+import { asc, count, getTableColumns, max, sql } from 'drizzle-orm';
+import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
+import { createHash } from 'node:crypto';
+import { createReadStream, createWriteStream } from 'node:fs';
+import { mkdir, readdir, rename, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { createInterface } from 'node:readline';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { createGunzip, createGzip } from 'node:zlib';
+import type { Db } from '../db/open';
+import * as schema from '../db/schema';
+import { Problem } from '../problem';
+import { rebuildAll } from './log';
+
+const FORMAT = 'fogata-backup/1';
+const CHUNK = 2000;
+
+/** In the order in which they can be filled; what is derived is derived anew. */
+const TABLES: [string, PgTable, PgColumn[]][] = [
+  ['farm', schema.farm, [schema.farm.id]],
+  ['structures', schema.structures, [schema.structures.id]],
+  ['beds', schema.beds, [schema.beds.id]],
+  ['plantings', schema.plantings, [schema.plantings.id]],
+  ['covers', schema.covers, [schema.covers.id]],
+  ['records', schema.records, [schema.records.seq]],
+  ['forecasts', schema.forecasts, [schema.forecasts.id]],
+  ['observations', schema.observations, [schema.observations.atMs]],
+  ['temperatures', schema.temperatures, [schema.temperatures.spot, schema.temperatures.atMs]],
+  ['nights', schema.nights, [schema.nights.night]],
+  ['meta', schema.meta, [schema.meta.key]],
+];
+
+export type Counts = Record<string, number>;
+
+async function* linesOf(db: Db, madeMs: number): AsyncGenerator<string> {
+  const hash = createHash('sha256');
+  const counts: Counts = {};
+  const line = (x: object) => {
+    const text = `${JSON.stringify(x)}\n`;
+    hash.update(text);
+    return text;
+  };
+  yield line({ format: FORMAT, madeMs });
+  for (const [table, of, order] of TABLES) {
+    counts[table] = 0;
+    for (;;) {
+      const rows = await db
+        .select()
+        .from(of)
+        .orderBy(...order.map((c) => asc(c)))
+        .limit(CHUNK)
+        .offset(counts[table]);
+      if (rows.length === 0) break;
+      counts[table] += rows.length;
+      yield line({ table, rows });
+      if (rows.length < CHUNK) break;
+    }
+  }
+  yield `${JSON.stringify({ end: true, counts, sha256: hash.digest('hex') })}\n`;
+}
+
+interface Line {
+  format?: string;
+  table?: string;
+  rows?: Record<string, unknown>[];
+  end?: boolean;
+  counts?: Counts;
+  sha256?: string;
+}
+
+const damaged = (why: string) =>
+  new Problem(422, 'Not accepted', `file: expected a whole backup; ${why}`, 'file');
+
+/** The lines of a file, checked as they go by; throws where it is not one, damaged, or not whole. */
+async function* checked(path: string): AsyncGenerator<Line> {
+  const hash = createHash('sha256');
+  const counts: Counts = {};
+  let last: Line | null = null;
+  let broken: Error | null = null;
+  try {
+    const file = createReadStream(path);
+    const input = createGunzip();
+    // a stream that breaks ends here, and nowhere else
+    input.on('error', (e) => (broken = e));
+    file.on('error', (e) => input.destroy(e));
+    file.pipe(input);
+    for await (const text of createInterface({ input, crlfDelay: Infinity })) {
+      if (last?.end) throw damaged('something follows its end');
+      const line = JSON.parse(text) as Line;
+      if (!last && line.format !== FORMAT) throw damaged(`its form is not ${FORMAT}`);
+      if (!line.end) hash.update(`${text}\n`);
+      if (line.table) counts[line.table] = (counts[line.table] ?? 0) + line.rows!.length;
+      last = line;
+      yield line;
+    }
+  } catch (error) {
+    throw error instanceof Problem ? error : damaged('it cannot be read to its end');
+  }
+  if (broken !== null) throw damaged('it cannot be read to its end');
+  if (!last?.end) throw damaged('its end is missing');
+  if (last.sha256 !== hash.digest('hex')) throw damaged('its lines are not those that were written');
+  for (const [table, n] of Object.entries(last.counts ?? {}))
+    if ((counts[table] ?? 0) !== n) throw damaged(`${table} should have ${n} rows`);
+}
+
+export async function checkBackup(path: string): Promise<Counts> {
+  let counts: Counts = {};
+  for await (const line of checked(path)) counts = line.counts ?? counts;
+  return counts;
+}
+
+/** Writes a verified backup and gives its counts. */
+export async function writeBackup(db: Db, path: string, nowMs: number): Promise<Counts> {
+  const part = `${path}.part`;
+  try {
+    await db.transaction((tx) =>
+      pipeline(Readable.from(linesOf(tx as unknown as Db, nowMs)), createGzip(), createWriteStream(part)),
+    );
+    const counts = await checkBackup(part);
+    await rename(part, path);
+    return counts;
+  } finally {
+    await rm(part, { force: true });
+  }
+}
+
+/** Fills a database in which no farm has been set up. */
+export async function readBackup(db: Db, path: string): Promise<Counts> {
+  await checkBackup(path);
+  const [set] = await db.select({ n: count() }).from(schema.structures);
+  const [noted] = await db.select({ n: count() }).from(schema.records);
+  if ((set?.n ?? 0) + (noted?.n ?? 0) > 0)
+    throw new Problem(
+      409,
+      'Not empty',
+      'A backup is only restored into a new data directory; this one has a farm.',
+    );
+  let counts: Counts = {};
+  await db.transaction(async (tx) => {
+    await tx.delete(schema.meta);
+    await tx.delete(schema.farm);
+    for await (const line of checked(path)) {
+      counts = line.counts ?? counts;
+      const found = TABLES.find(([name]) => name === line.table);
+      if (!found) continue;
+      const known = Object.keys(getTableColumns(found[1]));
+      const rows = line.rows!.map((r) =>
+        Object.fromEntries(Object.entries(r).filter(([k]) => known.includes(k))),
+      );
+      for (let i = 0; i < rows.length; i += 500)
+        await tx
+          .insert(found[1])
+          .overridingSystemValue()
+          .values(rows.slice(i, i + 500) as never);
+    }
+    const [last] = await tx.select({ seq: max(schema.records.seq) }).from(schema.records);
+    if (last?.seq)
+      await tx.execute(sql`select setval(pg_get_serial_sequence('records', 'seq'), ${last.seq})`);
+  });
+  await rebuildAll(db);
+  return counts;
+}
+
+const KEEP = 7;
+const name = (ms: number) =>
+  `fogata-${new Date(ms).toISOString().slice(0, 16).replace(/[T:]/g, '-')}.backup.gz`;
+
+/** A backup in a directory, by its date; the seven newest stay. */
+export async function keepBackup(db: Db, directory: string, nowMs: number): Promise<string> {
+  await mkdir(directory, { recursive: true });
+  const path = join(directory, name(nowMs));
+  await writeBackup(db, path, nowMs);
+  const all = (await readdir(directory)).filter((f) => /^fogata-[\d-]+\.backup\.gz$/.test(f)).sort();
+  for (const old of all.slice(0, -KEEP)) await rm(join(directory, old), { force: true });
+  return path;
+}
