@@ -110,6 +110,14 @@ test.each([
   expect(outbox.refused).toBeNull();
 });
 
+test.each([401, 403, 404, 429])('a %i is not asked again entry by entry', async (status) => {
+  answer = () => ({ status, body: { detail: 'no' } });
+  const outbox = new Outbox(disk);
+  await outbox.add([note('a'), note('b'), note('c')]);
+  expect(posts).toEqual([['a', 'b', 'c']]);
+  expect(outbox.count).toBe(3);
+});
+
 test('one that the server cannot stomach does not hold up the rest', async () => {
   answer = (records) => (records.some((r) => r.id === 'bad') ? { status: 500, body: {} } : { status: 201 });
   const outbox = new Outbox(disk);

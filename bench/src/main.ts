@@ -32,6 +32,7 @@ import {
 import { trueHours } from '@fogata/core/standins';
 
 import { largeFarm } from './largeFarm';
+import { longLog } from './longLog';
 import { whatIf } from './whatIf';
 
 const root = join(__dirname, '..', '..');
@@ -262,4 +263,5 @@ say(
 single();
 void evening()
   .then(() => whatIf(say))
-  .then(() => largeFarm(say));
+  .then(() => largeFarm(say))
+  .then(() => longLog(say));

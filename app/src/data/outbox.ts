@@ -18,6 +18,8 @@ const TIME_MS = 10_000;
 const LEASE_MS = 45_000;
 const FIRST_PAUSE_MS = 2000;
 const LONGEST_PAUSE_MS = 60_000;
+const ABOUT_THE_WAY = [401, 403, 404, 421, 429];
+
 /** An act is laid over what the server last said until that is newer than the act. */
 const OVERLAY_MS = 15 * 60_000;
 
@@ -182,7 +184,8 @@ export class Outbox {
       return 'taken';
     } catch (error) {
       if (error instanceof NoServer) return 'away';
-      if (error instanceof Refused) return error;
+      // a word about the sender, the address or the pace says nothing of what is sent
+      if (error instanceof Refused && !ABOUT_THE_WAY.includes(error.status)) return error;
       return 'away';
     }
   }

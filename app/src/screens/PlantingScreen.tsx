@@ -49,9 +49,10 @@ function Form({
   const typed = { ...start, ...useWatch({ control }) };
   const { bed, plantings } = beds.structures.flatMap((s) => s.beds).find((b) => b.bed.id === start.bedId)!;
   const keep = () => store(draftKey, getValues());
-  const done = (label: string, recordId: string) => {
+  const done = (label: string, recordId: string | null) => {
     store(draftKey, {});
-    offerUndo(label, () => retract([recordId], nowMs));
+    // saved as it was there is nothing to take back
+    if (recordId !== null) offerUndo(label, () => retract([recordId], nowMs));
     if (router.canGoBack()) router.back();
     else router.replace('/beds');
   };
@@ -64,7 +65,7 @@ function Form({
     };
   const save = handleSubmit(async (body) => {
     try {
-      const r = await change<{ recordId: string }>(`/api/plantings/${body.id}`, 'PUT', body);
+      const r = await change<{ recordId: string | null }>(`/api/plantings/${body.id}`, 'PUT', body);
       done(`${cropById(body.crop).name} ${isNew ? 'added' : 'changed'}`, r.recordId);
     } catch (e) {
       const field = (e as { field?: string }).field;
@@ -74,7 +75,7 @@ function Form({
   });
   const clear = async () => {
     try {
-      const r = await change<{ recordId: string }>(`/api/plantings/${start.id}/clear`, 'POST');
+      const r = await change<{ recordId: string | null }>(`/api/plantings/${start.id}/clear`, 'POST');
       done(`${cropById(start.crop).name} cleared`, r.recordId);
     } catch (e) {
       setProblem((e as Error).message);

@@ -23,10 +23,14 @@ const COLUMNS = [
 ] as const;
 type Column = (typeof COLUMNS)[number];
 
+/** A word that a spreadsheet would run as a formula gets a mark before it, and so does one that begins with the mark. */
+const marked = (word: string) => (/^[=+\-@']/.test(word) ? `'${word}` : word);
+const unmarked = (word: string) => word.replace(/^'(?=[=+\-@'])/, '');
+
 export function toStockCsv(covers: readonly Cover[]): string {
   const rows = covers.map((c): Record<Column, string | number> => ({
-    id: c.id,
-    name: c.name,
+    id: marked(c.id),
+    name: marked(c.name),
     material: c.material,
     use: c.use,
     plies: c.plies,
@@ -35,12 +39,11 @@ export function toStockCsv(covers: readonly Cover[]): string {
     pieces: c.count,
     minutes: c.minutes,
     condition: c.condition ?? '',
-    kept_at: c.keptAt ?? '',
-    made_for: c.madeFor ?? '',
+    kept_at: marked(c.keptAt ?? ''),
+    made_for: marked(c.madeFor ?? ''),
     order: c.order,
   }));
-  // a cell that a spreadsheet would run as a formula is kept as text
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\n', escapeFormulae: true })}\n`;
+  return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\n' })}\n`;
 }
 
 export interface StockRead {
@@ -68,8 +71,7 @@ export function readStockCsv(text: string): StockRead {
   const covers = parsed.data.map((cells, i): Cover => {
     const row = i + 2;
     const bad = (reason: string) => badRows.push({ row, reason });
-    // a word that looked like a formula was written with a mark before it
-    const word = (column: Column) => (cells[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    const word = (column: Column) => unmarked((cells[column] ?? '').trim());
     const number = (column: Column, fallback: number | null, min: number, max: number, whole = false) => {
       const raw = word(column).replace(',', '.');
       if (raw === '' && fallback !== null) return fallback;

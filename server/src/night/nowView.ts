@@ -48,8 +48,11 @@ export function nightWeather(plan: NightPlan): NightWeather {
   );
   const mean = (f: (e: (typeof centre)[number]) => number) =>
     before.reduce((s, e) => s + f(e), 0) / before.length;
+  // what the forecast says stands in the middle, as it was said; the members only say how far it may be off
+  const band = bandOf(lows, 0);
+  const mid = lowest.airC;
   return {
-    lowC: bandOf(lows, 0),
+    lowC: { low: Math.min(band.low, mid), mid, high: Math.max(band.high, mid) },
     lowAtMs,
     cloud: mean((e) => e.cloudFraction),
     windMs: mean((e) => e.windMs),

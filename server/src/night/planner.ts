@@ -212,7 +212,7 @@ export class Planner {
 /** Identity of a computation: the hour, the farm as it is set up, what is on, what the grower decided, the forecast. */
 export function stateKey(data: FarmData, weatherKey: string, nowMs: number): string {
   const relevant = data.records
-    .filter((r) => ['cover', 'vent', 'decision', 'retraction'].includes(r.record.kind))
+    .filter((r) => ['cover', 'vent', 'decision', 'harm'].includes(r.record.kind))
     .map((r) => r.record.id);
   const { latitude, longitude, elevationM, timeZone, hourlyRate, hands, schools } = data.farm;
   const body = [
