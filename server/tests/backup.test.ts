@@ -15,7 +15,7 @@ import { takeTemperatures, takeTyped } from '../src/sources/take';
 import { DEMO_FARM } from '../src/demo/seed';
 import { MIGRATIONS } from './harness';
 
-const READINGS = 60_000;
+const READINGS = 30_000;
 const dir = mkdtempSync(join(tmpdir(), 'fogata-backup-'));
 const path = join(dir, 'a.backup.gz');
 let from: OpenDb;

@@ -12,7 +12,6 @@ import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { mkdir, readdir, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { createInterface } from 'node:readline';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
@@ -80,20 +79,32 @@ interface Line {
 const damaged = (why: string) =>
   new Problem(422, 'Not accepted', `file: expected a whole backup; ${why}`, 'file');
 
+/** Lines of a gzip file. A stream that breaks throws here, and nowhere else: a line reader would let the error fall. */
+async function* textLines(path: string): AsyncGenerator<string> {
+  const file = createReadStream(path);
+  const input = createGunzip();
+  file.on('error', (e) => input.destroy(e));
+  file.pipe(input).setEncoding('utf8');
+  let rest = '';
+  try {
+    for await (const chunk of input) {
+      const parts = (rest + String(chunk)).split('\n');
+      rest = parts.pop()!;
+      yield* parts;
+    }
+    if (rest !== '') yield rest;
+  } finally {
+    file.destroy();
+  }
+}
+
 /** The lines of a file, checked as they go by; throws where it is not one, damaged, or not whole. */
 async function* checked(path: string): AsyncGenerator<Line> {
   const hash = createHash('sha256');
   const counts: Counts = {};
   let last: Line | null = null;
-  let broken: Error | null = null;
   try {
-    const file = createReadStream(path);
-    const input = createGunzip();
-    // a stream that breaks ends here, and nowhere else
-    input.on('error', (e) => (broken = e));
-    file.on('error', (e) => input.destroy(e));
-    file.pipe(input);
-    for await (const text of createInterface({ input, crlfDelay: Infinity })) {
+    for await (const text of textLines(path)) {
       if (last?.end) throw damaged('something follows its end');
       const line = JSON.parse(text) as Line;
       if (!last && line.format !== FORMAT) throw damaged(`its form is not ${FORMAT}`);
@@ -105,7 +116,6 @@ async function* checked(path: string): AsyncGenerator<Line> {
   } catch (error) {
     throw error instanceof Problem ? error : damaged('it cannot be read to its end');
   }
-  if (broken !== null) throw damaged('it cannot be read to its end');
   if (!last?.end) throw damaged('its end is missing');
   if (last.sha256 !== hash.digest('hex')) throw damaged('its lines are not those that were written');
   for (const [table, n] of Object.entries(last.counts ?? {}))
