@@ -3,7 +3,7 @@ import type { BedsView, FarmRecord, JobView, NowView } from '@fogata/contract';
 import { nightWindow, type FarmSite } from '@fogata/core';
 import type { OwnAct } from '../src/data/outbox';
 import { overlay } from '../src/data/overlay';
-import { steady, withoutServer } from '../src/data/steady';
+import { steady, steadyBeds, withoutServer } from '../src/data/steady';
 
 const site: FarmSite = { latitude: 42.7, longitude: -5.4, timeZone: 'Europe/Madrid' };
 const window = nightWindow('2027-01-14', site);
@@ -94,6 +94,31 @@ test('while the night is worked out anew the list stays where it is', () => {
   other.clock = { ...other.clock, window: nightWindow('2027-01-13', site) };
   expect(steady(fresh, other).jobs).toHaveLength(0);
   expect(steady(fresh, null).jobs).toHaveLength(0);
+});
+
+test('a house that was moved stands where it is now, its plantings with the night that was last worked out', () => {
+  const beds = (state: string, xM: number, leafC: object | null) =>
+    ({
+      progress: { state, done: 0, of: 1 },
+      structures: [
+        {
+          structure: { id: 's', at: { xM } },
+          beds: [
+            {
+              bed: { id: 'b' },
+              plantings: [{ planting: { id: 'p' }, leafC, verdict: null, harmChance: null }],
+            },
+          ],
+        },
+      ],
+    }) as unknown as BedsView;
+  const was = beds('ready', 0, { low: -3, mid: -2, high: -1 });
+  const shown = steadyBeds(beds('computing', 5, null), was);
+  expect(shown.structures[0]!.structure.at!.xM).toBe(5);
+  expect(shown.structures[0]!.beds[0]!.plantings[0]!.leafC).toEqual({ low: -3, mid: -2, high: -1 });
+  // worked out, it is the new one; with nothing known before there is nothing to show
+  expect(steadyBeds(beds('ready', 5, null), was).structures[0]!.beds[0]!.plantings[0]!.leafC).toBeNull();
+  expect(steadyBeds(beds('computing', 5, null), null).structures[0]!.beds[0]!.plantings[0]!.leafC).toBeNull();
 });
 
 describe('without the server', () => {

@@ -23,7 +23,7 @@ import { NoServer, request } from './api';
 import { farmSite, learnFarm } from './moment';
 import { outbox, type OwnAct } from './outbox';
 import { overlay, type Asked } from './overlay';
-import { steady, withoutServer } from './steady';
+import { steady, steadyBeds, withoutServer } from './steady';
 import { readStored, store } from './storage';
 
 async function get<T>(path: string): Promise<T> {
@@ -110,10 +110,15 @@ export const usePlace = (bedId: string | null) => {
 };
 export const useRibbon = (bedId: string | null) =>
   useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
-export const useBeds = (date?: string) => {
+export function useBeds(date?: string) {
   const path = date ? `/api/beds?date=${date}` : '/api/beds';
-  return useRead<BedsView>(path, { refreshInterval: usePace(path) });
-};
+  const read = useRead<BedsView>(path, { refreshInterval: usePace(path) });
+  const { data } = read;
+  const [lastReady, setLastReady] = useState<BedsView | null>(null);
+  if (data?.progress.state === 'ready' && data !== lastReady) setLastReady(data);
+  const shown = useMemo(() => (data ? steadyBeds(data, lastReady) : undefined), [data, lastReady]);
+  return { ...read, data: shown };
+}
 export const useLog = (kinds: string, offset: number) =>
   useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
 export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);

@@ -16,6 +16,29 @@ export function steady(now: Now, last: Now | null): Now {
   return { ...last, clock: now.clock, progress: now.progress, rounds: now.rounds, storm: now.storm };
 }
 
+/** The beds as they stand now, each planting with the night that was last worked out for it, while a new one is on its way. */
+export function steadyBeds(now: BedsView, last: BedsView | null): BedsView {
+  if (now.progress.state !== 'computing' || !last) return now;
+  const known = new Map(
+    last.structures.flatMap((s) => s.beds.flatMap((b) => b.plantings)).map((p) => [p.planting.id, p]),
+  );
+  return {
+    ...now,
+    structures: now.structures.map((s) => ({
+      ...s,
+      beds: s.beds.map((b) => ({
+        ...b,
+        plantings: b.plantings.map((p) => {
+          const was = known.get(p.planting.id);
+          return p.leafC !== null || !was
+            ? p
+            : { ...p, leafC: was.leafC, verdict: was.verdict, harmChance: was.harmChance };
+        }),
+      })),
+    })),
+  };
+}
+
 function roundFrom(beds: BedsView | undefined): RoundItem[] {
   const none = { predictedC: null, thermometer: null, reading: null };
   const structures = (beds?.structures ?? []).filter((s) => s.structure.kind !== 'open' && s.beds.length > 0);

@@ -14,16 +14,8 @@ function thread(): Remote {
 }
 
 export function useTried(request: TryRequest | null): { result: TryResult | null; failed: boolean } {
-  const key = request
-    ? [
-        'what-if',
-        request.countFromMs,
-        request.weather[0]?.airC,
-        request.calibration,
-        request.wax,
-        JSON.stringify(request.spec),
-      ]
-    : null;
+  // everything that the run hangs on, the start as well: SWR hashes it by content, and each part once
+  const key = request ? ['what-if', request] : null;
   const { data, error } = useSWR(key, () => thread().tryStack(request!), {
     keepPreviousData: true,
     revalidateOnFocus: false,
