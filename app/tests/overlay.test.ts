@@ -132,6 +132,7 @@ describe('without the server', () => {
 
   test('in the same evening all stays as it was known', () => {
     expect(at(T + 600_000).jobs).toHaveLength(2);
+    expect(at(T + 600_000).clock.nowMs).toBe(T + 600_000);
   });
 
   test('in the morning after there is a round to note, and no figure of last evening stands as if it were new', () => {

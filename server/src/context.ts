@@ -24,13 +24,13 @@ export interface ServerOptions {
   members?: number;
 }
 
-export interface Standing {
+export interface FarmNow {
   data: FarmData;
   state: FarmState;
   nowMs: number;
 }
 
-export interface Moment extends Standing {
+export interface Moment extends FarmNow {
   weather: FarmWeather;
   sources: Sources;
   style: Style;
@@ -71,7 +71,7 @@ export class Context {
   }
 
   /** What an entry is checked against; the log only where it bears on that. */
-  async standing(withLog: boolean): Promise<Standing> {
+  async standing(withLog: boolean): Promise<FarmNow> {
     const nowMs = this.options.clock.nowMs();
     const data = await loadFarm(this.db, nowMs, withLog);
     return { data, state: deriveState(data.records), nowMs };
@@ -113,7 +113,7 @@ export class Context {
       weather: m.weather,
       thermometers: m.sources.thermometers,
       deepC,
-      beliefs: learnt ? await this.planner.beliefs(m.data, m.state, m.weather, night, deepC) : new Map(),
+      beliefs: learnt ? await this.planner.beliefs(m.data, m.state, m.weather, night) : new Map(),
       night,
       nowMs: m.nowMs,
     };

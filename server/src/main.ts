@@ -9,15 +9,13 @@ import { DirectoryInUse } from './db/lock';
 import { openPglite, openPostgres, type OpenDb } from './db/open';
 import { loadDemo } from './demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
-import { keepBackup, readBackup } from './farm/backup';
+import { readBackup, startBackups } from './farm/backup';
 import { readMeta, writeMeta } from './farm/store';
 import { Problem } from './problem';
 import { isLoopback } from './guard';
 import { startPool } from './night/pool';
 import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
-
-const DAY_MS = 86_400_000;
 
 /** Why it cannot start, in a sentence. */
 class CannotStart extends Error {}
@@ -117,12 +115,8 @@ async function main(): Promise<void> {
     .catch((e: Error) => process.stderr.write(`The first night was not worked out: ${e.message}\n`));
 
   const stopPolling = startPolling(db, () => clock.nowMs());
-  // once a day, and the seven newest are kept; of the demo there is nothing to keep
-  const backups = demo ? null : setInterval(() => void daily(), DAY_MS);
-  const daily = () =>
-    keepBackup(db, join(directory, 'backups'), clock.nowMs()).catch((e: Error) =>
-      process.stderr.write(`No backup was made: ${e.message}\n`),
-    );
+  // of the demo there is nothing to keep
+  const stopBackups = demo ? () => {} : startBackups(db, join(directory, 'backups'), () => clock.nowMs());
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
@@ -130,7 +124,7 @@ async function main(): Promise<void> {
     say('Closing.');
     context.planner.stop();
     stopPolling();
-    if (backups) clearInterval(backups);
+    stopBackups();
     server.close();
     server.closeAllConnections();
     await pool.close();

@@ -9,7 +9,7 @@ import { openPglite, type OpenDb } from '../src/db/open';
 import * as schema from '../src/db/schema';
 import { loadDemo } from '../src/demo/load';
 import { DEMO_START_MS } from '../src/demo/seed';
-import { checkBackup, keepBackup, readBackup, writeBackup } from '../src/farm/backup';
+import { checkBackup, dailyBackup, keepBackup, readBackup, writeBackup } from '../src/farm/backup';
 import { appendRecords } from '../src/farm/log';
 import { takeTemperatures, takeTyped } from '../src/sources/take';
 import { DEMO_FARM } from '../src/demo/seed';
@@ -18,10 +18,14 @@ import { MIGRATIONS } from './harness';
 const READINGS = 30_000;
 const dir = mkdtempSync(join(tmpdir(), 'fogata-backup-'));
 const path = join(dir, 'a.backup.gz');
+const DAY = 86_400_000;
 let from: OpenDb;
+/** In which nothing is yet. */
+let empty: OpenDb;
 
 beforeAll(async () => {
   from = await openPglite(null, MIGRATIONS);
+  empty = await openPglite(null, MIGRATIONS);
   await loadDemo(from.db);
   const rows = Array.from({ length: READINGS }, (_, i) => ({
     spot: i % 2 === 0 ? 'outside' : 'north',
@@ -38,6 +42,7 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(async () => {
   await from.close();
+  await empty.close();
   rmSync(dir, { recursive: true, force: true });
 });
 
@@ -99,27 +104,22 @@ test.each([
   async (_, spoil) => {
     const bad = join(dir, 'bad.gz');
     writeFileSync(bad, gzipSync(spoil(gunzipSync(readFileSync(path)).toString())));
-    const to = await openPglite(null, MIGRATIONS);
-    try {
-      await expect(readBackup(to.db, bad)).rejects.toThrow('file: expected a whole backup');
-      expect(await to.db.select().from(schema.structures)).toEqual([]);
-    } finally {
-      await to.close();
-    }
+    await expect(readBackup(empty.db, bad)).rejects.toThrow('file: expected a whole backup');
+    expect(await empty.db.select().from(schema.structures)).toEqual([]);
   },
   60_000,
 );
 
 test('the newest seven are kept, and no half of one', async () => {
   const kept = join(dir, 'kept');
-  const small = await openPglite(null, MIGRATIONS);
-  try {
-    for (let day = 0; day < 9; day++) await keepBackup(small.db, kept, DEMO_START_MS + day * 86_400_000);
-    const files = readdirSync(kept).sort();
-    expect(files).toHaveLength(7);
-    expect(files[0]).toContain('2027-01-16');
-    for (const f of files) await checkBackup(join(kept, f));
-  } finally {
-    await small.close();
-  }
+  for (let day = 0; day < 9; day++) await keepBackup(empty.db, kept, DEMO_START_MS + day * DAY);
+  const files = readdirSync(kept).sort();
+  expect(files).toHaveLength(7);
+  expect(files[0]).toContain('2027-01-16');
+  for (const f of files) await checkBackup(join(kept, f));
+  // started often, it still makes one a day
+  const last = DEMO_START_MS + 8 * DAY;
+  expect(await dailyBackup(empty.db, kept, last + DAY / 2)).toBe(false);
+  expect(await dailyBackup(empty.db, kept, last + DAY + 60_000)).toBe(true);
+  expect(await dailyBackup(empty.db, join(dir, 'new'), last)).toBe(true);
 }, 60_000);

@@ -55,6 +55,22 @@ test('a blanket laid forty days ago lies there, and last winter’s harvest coun
   await send([cover('n1', false)]).expect(201);
 });
 
+test('what a house’s thermometer taught is still known when nobody has read it for ten weeks', async () => {
+  const learnt = async () => ((await s.api.get('/api/places/n2')).body as PlaceView).learnt;
+  await s.now();
+  const before = (await learnt())!;
+  expect(before.nights).toBe(8);
+  await s.api
+    .post('/api/clock')
+    .send({ toMs: NOW + 70 * DAY })
+    .expect(200);
+  await s.now();
+  const later = (await learnt())!;
+  await s.api.post('/api/clock').send({ toMs: NOW }).expect(200);
+  expect(later.nights).toBe(8);
+  expect(later.calibration.leakage).toBeCloseTo(before.calibration.leakage, 6);
+}, 60_000);
+
 test('two phones that tick one job lay one sheet; a double is two on purpose', async () => {
   await send([cover('n2', true, { lying: 0 })], { origin: { device: 'a', actor: 'Rosa' } }).expect(201);
   const second = await send([cover('n2', true, { lying: 0 })], { origin: { device: 'b', actor: '' } }).expect(

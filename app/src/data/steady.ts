@@ -59,8 +59,9 @@ export function withoutServer(
   const window = nightOf(deviceMs, site);
   const phase = phaseOf(deviceMs, window);
   const sameNight = window.night === now.clock.window.night;
-  if (sameNight && phase === now.clock.phase) return now;
   const clock = { ...now.clock, nowMs: deviceMs, window, phase };
+  // what is late is late by the device's clock
+  if (sameNight && phase === now.clock.phase) return { ...now, clock };
   const asked = sameNight && phase !== 'morning';
   return {
     ...now,

@@ -39,6 +39,15 @@ const SURE_WORDS: Record<Sure, string> = {
   doubtful: 'not sure',
 };
 
+const NAMES: Record<keyof TypedForecast, string> = {
+  lowC: 'Lowest of the night',
+  lowAtMs: 'When it is lowest',
+  highC: 'Highest by day',
+  windMs: 'Wind',
+  cloud: 'Sky',
+  sure: 'How sure it sounds',
+};
+
 function windLabel(ms: number, word: string, format: Format): string {
   if (ms < 1) return word;
   return `${word}, ${format.length === 'm' ? `${Math.round(ms * 3.6)} km/h` : `${Math.round(ms * 2.23694)} mph`}`;
@@ -76,7 +85,8 @@ function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
   const save = async () => {
     const read = typedSchema.safeParse(t);
     if (!read.success) {
-      setProblem(`${String(read.error.issues[0]!.path[0] ?? '')}: expected ${read.error.issues[0]!.message}`);
+      const { path, message } = read.error.issues[0]!;
+      setProblem(`${NAMES[path[0] as keyof TypedForecast] ?? 'The forecast'}: expected ${message}.`);
       return;
     }
     setBusy(true);

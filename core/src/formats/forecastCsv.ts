@@ -8,6 +8,7 @@ import Papa from 'papaparse';
 import type { WeatherEntry } from '../heat/types';
 import { dewPointC } from '../sky/air';
 import { HOUR_MS } from '../time/farmTime';
+import { hourBetween } from '../weather/between';
 import { classify, MEANING, type Column, type Field } from './csvColumns';
 import { dateOrder, timeReader } from './csvTimes';
 
@@ -104,29 +105,6 @@ export function withDewPoints(entries: readonly WeatherEntry[]): WeatherEntry[] 
   });
 }
 
-/** Hours between two rows, on the line between them; what fell is shared out over them. */
-export function hourBetween(
-  a: WeatherEntry,
-  b: WeatherEntry,
-  f: number,
-  ms: number,
-  stepH: number,
-): WeatherEntry {
-  const m = (x: number, y: number) => x + f * (y - x);
-  return {
-    time: new Date(ms).toISOString(),
-    airC: m(a.airC, b.airC),
-    dewPointC: m(a.dewPointC, b.dewPointC),
-    windMs: m(a.windMs, b.windMs),
-    cloudFraction: m(a.cloudFraction, b.cloudFraction),
-    ...(a.globalWm2 === undefined || b.globalWm2 === undefined
-      ? {}
-      : { globalWm2: m(a.globalWm2, b.globalWm2) }),
-    rainMm: (b.rainMm ?? 0) / stepH,
-    snowMm: (b.snowMm ?? 0) / stepH,
-  };
-}
-
 /** Puts one row after those that are there; a sentence where it does not follow. */
 export function append(entries: WeatherEntry[], next: WeatherEntry): string | null {
   const last = entries.at(-1);
@@ -143,10 +121,11 @@ export function append(entries: WeatherEntry[], next: WeatherEntry): string | nu
     const hours = Number(gap.toFixed(1));
     return `${hours} hours after the row before it, where at most three whole hours are expected`;
   }
-  for (let h = 1; h < gap; h++) entries.push(hourBetween(last, next, h / gap, lastMs + h * HOUR_MS, gap));
-  entries.push(
-    gap > 1 ? { ...next, rainMm: (next.rainMm ?? 0) / gap, snowMm: (next.snowMm ?? 0) / gap } : next,
-  );
+  // what fell in the step is shared out over its hours
+  const fell = { rainMm: (next.rainMm ?? 0) / gap, snowMm: (next.snowMm ?? 0) / gap };
+  for (let h = 1; h < gap; h++)
+    entries.push({ ...hourBetween(last, next, h / gap, lastMs + h * HOUR_MS), ...fell });
+  entries.push(gap > 1 ? { ...next, ...fell } : next);
   return null;
 }
 

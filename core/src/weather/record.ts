@@ -6,6 +6,7 @@
  */
 import { zonalMeanC } from '../climate/zonal';
 import type { Site, WeatherEntry } from '../heat/types';
+import { hourBetween } from './between';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -46,23 +47,12 @@ export interface PastHours {
 const BRIDGE_H = 3;
 /** A spell lasts: what a day differs from the season by falls to a third in so many days (starting value). */
 const SPELL_DAYS = 5;
+/** Days either way in which a guess looks for one to be like. */
+const REACH_DAYS = 70;
 /** Usual swing of a day of which nothing is known, K from mean to highest: starting value. */
 const HALF_SWING_K = 4.5;
 
 const at = (e: WeatherEntry) => Date.parse(e.time);
-
-function mix(a: WeatherEntry, b: WeatherEntry, f: number, ms: number): WeatherEntry {
-  const m = (x: number, y: number) => x + f * (y - x);
-  return {
-    time: new Date(ms).toISOString(),
-    airC: m(a.airC, b.airC),
-    dewPointC: m(a.dewPointC, b.dewPointC),
-    windMs: m(a.windMs, b.windMs),
-    cloudFraction: m(a.cloudFraction, b.cloudFraction),
-    rainMm: m(a.rainMm ?? 0, b.rainMm ?? 0),
-    snowMm: m(a.snowMm ?? 0, b.snowMm ?? 0),
-  };
-}
 
 /** Short gaps between measured hours closed. */
 function bridged(observed: readonly WeatherEntry[]): Map<number, WeatherEntry> {
@@ -73,7 +63,7 @@ function bridged(observed: readonly WeatherEntry[]): Map<number, WeatherEntry> {
       const gap = (at(e) - at(last)) / HOUR_MS;
       for (let h = 1; h < gap && gap <= BRIDGE_H; h++) {
         const ms = at(last) + h * HOUR_MS;
-        out.set(ms, mix(last, e, h / gap, ms));
+        out.set(ms, hourBetween(last, e, h / gap, ms));
       }
     }
     out.set(at(e), e);
@@ -114,9 +104,8 @@ function correct(
 function likeliest(
   known: ReadonlyMap<number, WeatherEntry>,
   ms: number,
-  reachDays: number,
 ): { e: WeatherEntry; days: number } | null {
-  for (let d = 0; d <= reachDays; d++)
+  for (let d = 0; d <= REACH_DAYS; d++)
     for (const side of [1, -1]) {
       const e = known.get(ms + side * d * DAY_MS);
       if (e) return { e, days: d };
@@ -170,11 +159,10 @@ export function pastHours(known: Known, site: Site, fromMs: number, toMs: number
   for (const low of known.lows) correct(hours, worth, firstMs, low);
   const all = new Map([...issued, ...measured]);
   times.forEach((ms, i) => hours[i] && all.set(ms, hours[i]));
-  const reach = 70;
   const filled = times.map((ms, i): WeatherEntry => {
     const own = hours[i];
     if (own) return own;
-    const like = all.size === 0 ? null : likeliest(all, ms, reach);
+    const like = all.size === 0 ? null : likeliest(all, ms);
     if (!like) return seasonHour(site, ms);
     const thenMs = at(like.e);
     const then = dayMean(all, thenMs) ?? zonalMeanC(site, thenMs);

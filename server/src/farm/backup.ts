@@ -6,7 +6,7 @@
  * Form `fogata-backup/1`: gzip of lines of JSON; the first names the form, then tables in chunks of rows as the database has
  * them, the last counts the rows of each table and carries the SHA-256 of all lines before it.
  */
-import { asc, count, getTableColumns, max, sql } from 'drizzle-orm';
+import { asc, count, getTableColumns, max, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
@@ -15,6 +15,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
+import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import * as schema from '../db/schema';
 import { Problem } from '../problem';
@@ -51,17 +52,27 @@ async function* linesOf(db: Db, madeMs: number): AsyncGenerator<string> {
   yield line({ format: FORMAT, madeMs });
   for (const [table, of, order] of TABLES) {
     counts[table] = 0;
+    const keys = order.map((c) => Object.entries(getTableColumns(of)).find(([, x]) => x === c)![0]);
+    let last: Record<string, unknown> | null = null;
     for (;;) {
-      const rows = await db
+      // on from the last key, not from a count: a million rows are passed over once
+      const after: SQL | undefined = last
+        ? sql`(${sql.join(order, sql`, `)}) > (${sql.join(
+            keys.map((k) => sql`${last![k]}`),
+            sql`, `,
+          )})`
+        : undefined;
+      const rows = (await db
         .select()
         .from(of)
+        .where(after)
         .orderBy(...order.map((c) => asc(c)))
-        .limit(CHUNK)
-        .offset(counts[table]);
+        .limit(CHUNK)) as Record<string, unknown>[];
       if (rows.length === 0) break;
       counts[table] += rows.length;
       yield line({ table, rows });
       if (rows.length < CHUNK) break;
+      last = rows.at(-1)!;
     }
   }
   yield `${JSON.stringify({ end: true, counts, sha256: hash.digest('hex') })}\n`;
@@ -166,11 +177,11 @@ export async function readBackup(db: Db, path: string): Promise<Counts> {
       const rows = line.rows!.map((r) =>
         Object.fromEntries(Object.entries(r).filter(([k]) => known.includes(k))),
       );
-      for (let i = 0; i < rows.length; i += 500)
+      for (const part of chunks(rows))
         await tx
           .insert(found[1])
           .overridingSystemValue()
-          .values(rows.slice(i, i + 500) as never);
+          .values(part as never);
     }
     const [last] = await tx.select({ seq: max(schema.records.seq) }).from(schema.records);
     if (last?.seq)
@@ -181,15 +192,43 @@ export async function readBackup(db: Db, path: string): Promise<Counts> {
 }
 
 const KEEP = 7;
+const HOUR_MS = 3_600_000;
 const name = (ms: number) =>
   `fogata-${new Date(ms).toISOString().slice(0, 16).replace(/[T:]/g, '-')}.backup.gz`;
+
+async function backupsIn(directory: string): Promise<string[]> {
+  const all = await readdir(directory).catch(() => []);
+  return all.filter((f) => /^fogata-[\d-]+\.backup\.gz$/.test(f)).sort();
+}
 
 /** A backup in a directory, by its date; the seven newest stay. */
 export async function keepBackup(db: Db, directory: string, nowMs: number): Promise<string> {
   await mkdir(directory, { recursive: true });
   const path = join(directory, name(nowMs));
   await writeBackup(db, path, nowMs);
-  const all = (await readdir(directory)).filter((f) => /^fogata-[\d-]+\.backup\.gz$/.test(f)).sort();
-  for (const old of all.slice(0, -KEEP)) await rm(join(directory, old), { force: true });
+  for (const old of (await backupsIn(directory)).slice(0, -KEEP))
+    await rm(join(directory, old), { force: true });
   return path;
+}
+
+/** Makes one where the newest is more than a day old, however often the server is started; true where it did. */
+export async function dailyBackup(db: Db, directory: string, nowMs: number): Promise<boolean> {
+  const newest = (await backupsIn(directory)).at(-1);
+  if (newest && newest > name(nowMs - 24 * HOUR_MS)) return false;
+  await keepBackup(db, directory, nowMs);
+  return true;
+}
+
+/** Looks every hour whether one is due, first when the start is over; the return stops it. */
+export function startBackups(db: Db, directory: string, nowMs: () => number): () => void {
+  const look = () =>
+    void dailyBackup(db, directory, nowMs()).catch((e: Error) =>
+      process.stderr.write(`No backup was made: ${e.message}\n`),
+    );
+  const first = setTimeout(look, HOUR_MS / 6);
+  const timer = setInterval(look, HOUR_MS);
+  return () => {
+    clearTimeout(first);
+    clearInterval(timer);
+  };
 }

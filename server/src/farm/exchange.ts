@@ -5,6 +5,7 @@
 import { FARM_FORMAT, type ExchangeView, type FarmFile } from '@fogata/contract';
 import { asc } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
+import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { beds, covers, farm as farmTable, plantings, records, structures } from '../db/schema';
 import { appendRecords } from './log';
@@ -72,10 +73,4 @@ export async function replaceFarm(
     for (const part of chunks(next.records ?? []))
       await appendRecords(tx as unknown as Db, part, nowMs, nowMs);
   });
-}
-
-function chunks<T>(list: readonly T[], size = 500): T[][] {
-  return Array.from({ length: Math.ceil(list.length / size) }, (_, i) =>
-    list.slice(i * size, (i + 1) * size),
-  );
 }

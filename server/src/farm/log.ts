@@ -6,6 +6,7 @@
 import type { FarmRecord, Origin } from '@fogata/contract';
 import { applyAll, type CoverAct } from '@fogata/core';
 import { and, asc, desc, eq, gt, gte, inArray, isNull, lte, max, ne, or, sql } from 'drizzle-orm';
+import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { coverSpans, records } from '../db/schema';
 
@@ -83,9 +84,9 @@ async function rebuildBed(db: Db, bedId: string): Promise<void> {
     .orderBy(asc(records.atMs), asc(records.seq));
   const spans = applyAll(rows.map((r) => asRecord(r).record as CoverAct)).spans.get(bedId) ?? [];
   await db.delete(coverSpans).where(eq(coverSpans.bedId, bedId));
-  for (let i = 0; i < spans.length; i += 500)
+  for (const part of chunks(spans))
     await db.insert(coverSpans).values(
-      spans.slice(i, i + 500).map(({ onId, offId, coverId, fromMs, toMs }) => ({
+      part.map(({ onId, offId, coverId, fromMs, toMs }) => ({
         onId,
         offId,
         bedId,
@@ -165,12 +166,8 @@ export async function rebuildAll(db: Db): Promise<void> {
     await t.update(records).set({ void: false }).where(eq(records.void, true));
     const gone = new Set<string>();
     for (const r of takings) if (!gone.has(r.id)) gone.add(r.subject);
-    const ids = [...gone];
-    for (let i = 0; i < ids.length; i += 500)
-      await t
-        .update(records)
-        .set({ void: true })
-        .where(inArray(records.id, ids.slice(i, i + 500)));
+    for (const part of chunks([...gone]))
+      await t.update(records).set({ void: true }).where(inArray(records.id, part));
     await t.delete(coverSpans);
     const beds = await t
       .selectDistinct({ id: records.subject })
@@ -270,13 +267,8 @@ async function ventBefore(db: Db, nowMs: number, sinceMs: number): Promise<Row[]
 
 async function byIds(db: Db, ids: readonly string[]): Promise<Row[]> {
   const out: Row[] = [];
-  for (let i = 0; i < ids.length; i += 1000)
-    out.push(
-      ...(await db
-        .select()
-        .from(records)
-        .where(inArray(records.id, ids.slice(i, i + 1000)))),
-    );
+  for (const part of chunks(ids, 1000))
+    out.push(...(await db.select().from(records).where(inArray(records.id, part))));
   return out;
 }
 

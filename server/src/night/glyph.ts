@@ -22,7 +22,15 @@ import {
 } from '@fogata/core';
 import type { FarmState } from '../farm/state';
 import { lastHarm } from '../farm/state';
-import { asIsOutcome, isKnown, lowSoFar, nightLowsC, type NightPlan, type PlannedBed } from './planned';
+import {
+  asIsOutcome,
+  lowSoFar,
+  nightKnown,
+  nightLowsC,
+  sundownMs,
+  type NightPlan,
+  type PlannedBed,
+} from './planned';
 import { AS_IS } from './tasks';
 
 export function structureLayerName(structure: Structure): string {
@@ -131,8 +139,8 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
     });
   // in the night and in the morning the hours since sundown stand before those to come
   const { past } = b.outcome;
-  const since = (plan.window.sunsetMs ?? plan.window.fromMs) - HOUR_MS;
-  const shows = plan.phase !== 'closing' && isKnown(plan, since) && isKnown(plan, plan.nowMs - HOUR_MS);
+  const since = sundownMs(plan) - HOUR_MS;
+  const shows = plan.phase !== 'closing' && nightKnown(plan);
   const from = shows ? past.timesMs.findIndex((t) => t >= since) : past.timesMs.length;
   const before = from < 0 ? [] : past.timesMs.slice(from, -1);
   const at = (list: readonly number[]) => list.slice(list.length - 1 - before.length, -1);

@@ -1,10 +1,9 @@
 /**
  * What the readings have taught about each structure. Contract: `beliefsOf(...)` gives a belief for every structure that
- * has been read in the last 30 nights; the same readings are learnt from once; the night asked about is not among them.
+ * has been read, from the last 30 nights that were; the same readings are learnt from once; the night asked about is not among them.
  */
 import type { LearntView } from '@fogata/contract';
 import {
-  addDays,
   BOOK_BELIEF,
   differenceText,
   doubtK,
@@ -22,9 +21,11 @@ import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import type { FarmWeather } from '../sources/farmWeather';
 import type { ThermometerSpot } from '../sources/ports';
+import { backgroundOf, type Background } from './background';
 import { minMaxBetween, spotAirC } from './spotAir';
 import { spotOf } from './spots';
 
+/** So many nights teach, the newest that were read, however long ago: what a house was found to be it is until it is read again. */
 const NIGHTS = 30;
 /** An issued hour is wrong by this many times what it leaves in doubt at a leaf a night later: about 1.5 K (starting value). */
 const WEATHER_DOUBT_K = 3;
@@ -70,13 +71,18 @@ export async function learnTasks(
   state: FarmState,
   weather: Pick<FarmWeather, 'past'>,
   beforeNight: string,
-  deepC: number,
 ): Promise<Map<string, LearnTask>> {
-  const first = addDays(beforeNight, -NIGHTS);
+  // the ground as it was then: what a night taught does not change with the season it is looked back from
+  const grounds = new Map<number, Promise<Background>>();
+  const groundAt = (ms: number) => {
+    const found = grounds.get(ms) ?? backgroundOf(weather, ms, data.farm.timeZone);
+    grounds.set(ms, found);
+    return found;
+  };
   const tasks = new Map<string, LearnTask>();
   for (const structure of data.structures) {
     const readings = ofKind(state.standing, 'reading').filter(
-      (r) => r.spot === structure.id && r.minC !== null && r.night < beforeNight && r.night >= first,
+      (r) => r.spot === structure.id && r.minC !== null && r.night < beforeNight,
     );
     // a later reading of the same night stands for it
     const byNight = new Map(readings.map((r) => [r.night, r]));
@@ -86,7 +92,8 @@ export async function learnTasks(
         const toMs = Math.min(window.toMs, r.atMs);
         return { night: r.night, fromMs: window.fromMs, toMs, measuredC: r.minC! };
       })
-      .sort((a, b) => a.fromMs - b.fromMs);
+      .sort((a, b) => a.fromMs - b.fromMs)
+      .slice(-NIGHTS);
     const stretches: (typeof nights)[] = [];
     for (const n of nights) {
       const last = stretches.at(-1);
@@ -96,6 +103,7 @@ export async function learnTasks(
     const runs: LearnTask['runs'] = [];
     for (const list of stretches) {
       const last = list.at(-1)!;
+      const { deepC } = await groundAt(nightWindow(last.night, data.farm).toMs);
       const spot = await spotOf(
         data,
         state,

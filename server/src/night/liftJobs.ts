@@ -1,6 +1,6 @@
 /** The morning's jobs: what may come off, from when, and what has been lifted already. */
 import type { JobView } from '@fogata/contract';
-import { HOUR_MS, type Cover } from '@fogata/core';
+import { HOUR_MS, LIFT_SHARE, type Cover } from '@fogata/core';
 import { ofKind } from '../farm/state';
 import { joined, minutesFor } from './jobParts';
 import { thawMs, type NightPlan, type PlannedBed } from './planned';
@@ -37,7 +37,7 @@ export function liftJobs(plan: NightPlan): JobView[] {
       why: frozen
         ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed, and what stands there bears the rest of the morning without the cover.'
         : 'From then on what stands there bears the rest of the morning without the cover, in nine of ten outcomes; every hour of light counts now.',
-      minutes: group.reduce((s, g) => s + 0.5 * minutesFor(g.cover, g.b), 0),
+      minutes: group.reduce((s, g) => s + LIFT_SHARE * minutesFor(g.cover, g.b), 0),
       structureId: group[0]!.b.structure.id,
       items: group.map((g, n) => ({
         bedId: g.b.bed.id,

@@ -23,7 +23,15 @@ import {
 import { placeRow, ribbonOf } from './glyph';
 import { jobsOf } from './jobs';
 import { keptOn } from './lifting';
-import { asIsOutcome, isKnown, lowSoFar, thawMs, type NightPlan, type PlannedBed } from './planned';
+import {
+  asIsOutcome,
+  lowSoFar,
+  nightKnown,
+  sundownMs,
+  thawMs,
+  type NightPlan,
+  type PlannedBed,
+} from './planned';
 import { AS_IS } from './tasks';
 
 export interface NightWeather {
@@ -155,12 +163,10 @@ function frozenHours(b: PlannedBed, plan: NightPlan): number {
   return timesMs.filter((t, i) => t >= plan.window.fromMs && t < plan.nowMs && leafC[i]! < 0).length;
 }
 
-/** The night's lowest outside: as it was, where that is known, and what is still to come. */
+/** The night's lowest outside, as it was; null where nobody knows it. */
 function lowOutside(plan: NightPlan): number | null {
-  const since = plan.window.sunsetMs ?? plan.window.fromMs;
-  const was = plan.history.filter((e) => Date.parse(e.time) >= since);
-  if (was.length === 0 || !was.every((e) => isKnown(plan, Date.parse(e.time)))) return null;
-  return Math.min(...was.map((e) => e.airC));
+  const was = plan.history.filter((e) => Date.parse(e.time) >= sundownMs(plan));
+  return was.length > 0 && nightKnown(plan) ? Math.min(...was.map((e) => e.airC)) : null;
 }
 
 function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {

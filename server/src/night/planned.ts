@@ -102,17 +102,26 @@ export function isKnown(
   return i >= 0 && i < p.worth.length && p.worth[i] !== 'guessed';
 }
 
+/** Whether every hour since sundown is known: of a night with a guess in it nothing is claimed. */
+export function nightKnown(plan: NightPlan): boolean {
+  const since = sundownMs(plan);
+  const hours = plan.history.filter((e) => Date.parse(e.time) >= since - HOUR_MS);
+  return hours.length > 0 && hours.every((e) => isKnown(plan, Date.parse(e.time)));
+}
+
+/** When the night that a plan is of began. */
+export const sundownMs = (plan: NightPlan): number => plan.window.sunsetMs ?? plan.window.fromMs;
+
 /**
  * The coldest that a bed's leaves have been since sundown, by the model under the weather as it was; null before there is an
  * hour of it, and where the weather of that night is not known.
  */
 export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC: number } | null {
+  if (!nightKnown(plan)) return null;
   const { timesMs, leafC } = b.outcome.past;
-  const since = plan.window.sunsetMs ?? plan.window.fromMs;
   let low: { atMs: number; leafC: number } | null = null;
-  if (!isKnown(plan, since) || !isKnown(plan, plan.nowMs - HOUR_MS)) return null;
   timesMs.forEach((atMs, i) => {
-    if (atMs >= since && atMs < plan.nowMs && (low === null || leafC[i]! < low.leafC))
+    if (atMs >= sundownMs(plan) && atMs < plan.nowMs && (low === null || leafC[i]! < low.leafC))
       low = { atMs, leafC: leafC[i]! };
   });
   return low;

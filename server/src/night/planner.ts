@@ -136,7 +136,7 @@ export class Planner {
       closeMs,
       onlyAsIs: phase === 'morning',
       fixed,
-      beliefs: await this.beliefs(data, state, weather, window.night, background.deepC, job.abort.signal),
+      beliefs: await this.beliefs(data, state, weather, window.night, job.abort.signal),
     };
     const roofs = roofsOf(inputs);
     const endOfAhead = endMs + 8 * HOUR_MS;
@@ -193,10 +193,9 @@ export class Planner {
     state: FarmState,
     weather: FarmWeather,
     night: string,
-    deepC: number,
     signal = new AbortController().signal,
   ): Promise<Map<string, Belief>> {
-    const tasks = [...(await learnTasks(data, state, weather, night, deepC))];
+    const tasks = [...(await learnTasks(data, state, weather, night))];
     return new Map(
       await Promise.all(
         tasks.map(async ([id, task]) => [id, await this.deps.pool.learn(task, signal)] as const),

@@ -9,7 +9,7 @@ import {
 import { apply, localDate, lying, type Lain, type Planting } from '@fogata/core';
 import { Router } from 'express';
 import { z } from 'zod';
-import type { Context, Standing } from '../context';
+import type { Context, FarmNow } from '../context';
 import type { Db } from '../db/open';
 import { describeRecord } from '../farm/describe';
 import { appendRecords, logPage, recordsByIds } from '../farm/log';
@@ -20,7 +20,7 @@ import { notFound, parseBody, Problem } from '../problem';
 const PAGE = 60;
 
 /** What a record points to must be there, or nothing of the batch is taken. */
-function checkTarget(r: FarmRecord, m: Standing): void {
+function checkTarget(r: FarmRecord, m: FarmNow): void {
   if (r.atMs > m.nowMs + AHEAD_MS || r.atMs < 0)
     throw new Problem(422, 'Not accepted', 'atMs: expected an instant that has passed', 'atMs');
   const has = (list: readonly { id: string }[], id: string) => list.some((x) => x.id === id);
@@ -53,7 +53,7 @@ function checkTarget(r: FarmRecord, m: Standing): void {
  * What of these is still to be kept: an act that names how many lay there and comes second (another phone, another tap) is the
  * same act again. Laying a piece that is already elsewhere is refused: never more than there are.
  */
-function stillToDo(list: readonly FarmRecord[], m: Standing): FarmRecord[] {
+function stillToDo(list: readonly FarmRecord[], m: FarmNow): FarmRecord[] {
   const free = new Map(m.data.covers.map((c) => [c.id, c.count - inUse(m.data, m.state, c).pieces]));
   let state: Lain = m.state;
   return list.filter((r) => {
@@ -133,7 +133,7 @@ export function logRoutes(ctx: Context): Router {
     res.json(view);
   });
 
-  function checkPlanting(p: Planting, m: Standing): void {
+  function checkPlanting(p: Planting, m: FarmNow): void {
     const bed = m.data.beds.find((b) => b.id === p.bedId);
     if (!bed) throw new Problem(422, 'Not accepted', 'bedId: expected a bed of this farm', 'bedId');
     if (p.toRow < p.fromRow)
@@ -156,7 +156,7 @@ export function logRoutes(ctx: Context): Router {
       throw new Problem(422, 'Not accepted', 'clearedOn: expected a date after planting', 'clearedOn');
   }
 
-  const write = (p: Planting, m: Standing, action?: 'cleared') =>
+  const write = (p: Planting, m: FarmNow, action?: 'cleared') =>
     ctx.db.transaction((tx) =>
       changeThing(tx as unknown as Db, 'planting', p.id, p, { nowMs: m.nowMs }, action),
     );

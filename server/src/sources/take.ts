@@ -16,6 +16,7 @@ import {
 } from '@fogata/core';
 import { sql } from 'drizzle-orm';
 import { createHash, randomUUID } from 'node:crypto';
+import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { forecasts, observations, temperatures } from '../db/schema';
 import { Problem } from '../problem';
@@ -80,12 +81,6 @@ export async function takeTyped(
   return id;
 }
 
-function inChunks<T>(list: readonly T[], size = 1000): T[][] {
-  return Array.from({ length: Math.ceil(list.length / size) }, (_, i) =>
-    list.slice(i * size, (i + 1) * size),
-  );
-}
-
 /** Measured hours; a later word on an hour stands. Hours to come cannot have been measured. */
 export async function takeObserved(
   db: Db,
@@ -97,7 +92,7 @@ export async function takeObserved(
   if (ahead >= 0)
     throw refuse(`expected hours that have passed; ${entries[ahead]!.time} is to come`, 'hours');
   await db.transaction(async (tx) => {
-    for (const part of inChunks(entries))
+    for (const part of chunks(entries))
       await tx
         .insert(observations)
         .values(part.map((entry) => ({ atMs: Date.parse(entry.time), entry, source })))
@@ -120,7 +115,7 @@ export async function takeTemperatures(
   // of two at one instant the later row stands
   const rows = [...new Map(list.map((r) => [`${r.spot}/${r.atMs}`, { ...r, source }])).values()];
   await db.transaction(async (tx) => {
-    for (const part of inChunks(rows))
+    for (const part of chunks(rows))
       await tx
         .insert(temperatures)
         .values(part)

@@ -1,0 +1,136 @@
+/** Now and what it is made of: the sentence, jobs, places, ribbon, the morning round. */
+import type { Issue, Lack, Segment, StormJob } from '@fogata/core';
+import type { ClockView } from './farm';
+
+export interface Range {
+  low: number;
+  mid: number;
+  high: number;
+}
+
+export interface JobItem {
+  bedId: string;
+  bedName: string;
+  coverId: string;
+  coverName: string;
+  on: boolean;
+  done: boolean;
+  /** How many of this kind lie on the bed before it is done. */
+  lying: number;
+  /** Record that did it, for undo. */
+  recordId: string | null;
+}
+
+export interface JobView {
+  key: string;
+  kind: 'cover' | 'close' | 'lift';
+  /** When to start, so that this and all that follow are done in time; of lifting, the earliest. */
+  dueMs: number;
+  /** When it has to be on or shut. */
+  onByMs: number;
+  /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
+  saves: number;
+  title: string;
+  detail: string;
+  why: string;
+  minutes: number;
+  structureId: string;
+  items: JobItem[];
+  accepted: boolean;
+  done: boolean;
+  doneAtMs: number | null;
+  recordIds: string[];
+  /** What the plan puts on each of its beds, as option keys. */
+  planKeys: Record<string, string>;
+}
+
+export interface PlaceRow {
+  bedId: string;
+  name: string;
+  structureName: string;
+  stack: GlyphLayer[];
+  /** Lowest leaf temperature of the night as it is planned. */
+  leafC: Range;
+  /** As it stands now, where that differs. */
+  bareLeafC: number;
+  marginK: number;
+  harmChance: number;
+  crop: string;
+  verdict: string;
+  harmC: number;
+  pending: boolean;
+  /** What lies on it now, as an option key. */
+  currentKey: string;
+}
+
+export interface GlyphLayer {
+  name: string;
+  state: 'on' | 'off' | 'planned';
+  /** 0 shut to 1 wide open. */
+  opening: number;
+}
+
+export interface RibbonView {
+  bedId: string;
+  name: string;
+  timesMs: number[];
+  outsideC: { low: number[]; mid: number[]; high: number[] };
+  leafC: { low: number[]; mid: number[]; high: number[] };
+  /** Middle and 80 % band of each layer's air; NaN while it is off. */
+  layers: { name: string; airC: number[]; lowC: number[]; highC: number[] }[];
+  soilC: number[];
+  harmC: number | null;
+  marks: { atMs: number; label: string }[];
+  min: { atMs: number; leafC: number };
+}
+
+export interface PlanProgress {
+  /** `waiting`: no forecast reaches through the night, and none is invented. */
+  state: 'computing' | 'ready' | 'failed' | 'empty' | 'waiting';
+  lack?: Lack;
+  done: number;
+  of: number;
+  message?: string;
+}
+
+export interface NowView {
+  clock: ClockView;
+  progress: PlanProgress;
+  sentence: Segment[];
+  evidence: string;
+  night: {
+    lowC: Range;
+    lowAtMs: number;
+    cloud: number;
+    windMs: number;
+    issuedMs: number;
+    name: string;
+    source: Issue['source'];
+    /** What the days before are worth, in words; null where they were measured. */
+    doubt: string | null;
+  } | null;
+  /** What the plan is expected to save, and what is lost whether or not it is done. */
+  money: { saved: number; eitherWay: number; minutes: number } | null;
+  atRisk: string[];
+  jobs: JobView[];
+  places: PlaceRow[];
+  ribbon: RibbonView | null;
+  rounds: RoundItem[];
+  /** Wind and snow on structures, the first to be done first. */
+  storm: StormView[];
+  cautions: string[];
+}
+
+export interface StormView extends StormJob {
+  done: boolean;
+  recordId: string | null;
+}
+
+/** One stop of the morning round. */
+export interface RoundItem {
+  spot: string;
+  name: string;
+  predictedC: Range | null;
+  thermometer: { minC: number; maxC: number } | null;
+  reading: { minC: number | null; maxC: number | null; recordId: string } | null;
+}

@@ -1,0 +1,50 @@
+/** What grows on Rescoldo this winter. */
+import type { Planting } from '@fogata/core';
+
+function planting(
+  id: string,
+  bedId: string,
+  crop: string,
+  cultivar: string,
+  rows: [number, number],
+  lengthM: number,
+  plantedOn: string,
+  aim: Planting['aim'] = 'survive',
+): Planting {
+  return {
+    id,
+    bedId,
+    crop,
+    cultivar,
+    fromRow: rows[0],
+    toRow: rows[1],
+    lengthM,
+    plantedOn,
+    clearedOn: null,
+    aim,
+    note: '',
+  };
+}
+
+export const DEMO_PLANTINGS: Planting[] = [
+  planting('p01', 'n1', 'spinach', 'Brasa Verde', [1, 3], 22, '2026-09-24'),
+  planting('p02', 'n1', 'spring-onion', 'Hilo Blanco', [4, 5], 22, '2026-10-02'),
+  planting('p03', 'n2', 'lettuce', 'Farolillo', [1, 4], 22, '2026-10-12'),
+  planting('p04', 'n3', 'chard', 'Tizón', [1, 2], 22, '2026-10-05'),
+  planting('p05', 'n3', 'coriander', 'Yesca', [3, 4], 22, '2026-10-20'),
+  planting('p06', 'n4', 'rocket', 'Chispa', [1, 2], 22, '2026-10-08'),
+  planting('p07', 'n4', 'mizuna', 'Plumilla', [3, 4], 22, '2026-10-08'),
+  planting('p08', 'n5', 'potato', 'Temprana del Horno', [1, 2], 22, '2026-12-20', 'grow'),
+  planting('p09', 's1', 'lettuce-leaf', 'Candil', [1, 4], 16, '2026-11-10'),
+  planting('p10', 's2', 'strawberry', 'Ascua', [1, 2], 16, '2026-09-05'),
+  planting('p11', 's2', 'radish', 'Perdigón', [3, 4], 16, '2026-12-15'),
+  planting('p12', 's3', 'anemone', 'Sereno', [1, 6], 16, '2026-09-20', 'flower'),
+  planting('p13', 's4', 'pak-choi', 'Cuenco', [1, 4], 8, '2026-11-20', 'grow'),
+  planting('p14', 'f1', 'mache', 'Copito', [1, 5], 3.4, '2026-09-18'),
+  planting('p15', 'f2', 'claytonia', 'Rocío', [1, 5], 3.4, '2026-09-22'),
+  planting('p16', 'f3', 'parsley', 'Encaje', [1, 4], 3.4, '2026-09-01'),
+  planting('p17', 't1', 'carrot', 'Rescoldina', [1, 4], 14.5, '2026-08-28'),
+  planting('p18', 't2', 'endive', 'Rizo Frío', [1, 4], 14.5, '2026-09-10'),
+  planting('p19', 'o1', 'kale', 'Cuero Negro', [1, 3], 20, '2026-07-28'),
+  planting('p20', 'o2', 'leek', 'Largo de Nieve', [1, 3], 20, '2026-06-20'),
+];

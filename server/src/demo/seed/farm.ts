@@ -1,0 +1,69 @@
+/** Rescoldo's settings, its clock and the three nights that its weather begins with. */
+import type { Farm } from '@fogata/contract';
+import { atLocal } from '@fogata/core';
+import type { Episode } from '@fogata/core/standins';
+
+export const ZONE = 'Europe/Madrid';
+
+export const DEMO_FARM: Farm = {
+  name: 'Rescoldo',
+  latitude: 42.7,
+  longitude: -5.4,
+  elevationM: 860,
+  timeZone: ZONE,
+  units: { temperature: 'C', length: 'm', clock: 24 },
+  currency: '€',
+  hourlyRate: 16,
+  hands: 1,
+  theme: 'clock',
+  schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
+  wind: 'open',
+  coldAir: 'hollow',
+  windFromDeg: 300,
+  frost: { lastSpring: '05-06', firstAutumn: '10-11', eitherWayDays: 12, from: 'typed' },
+  gear: { hoops: 96, clips: 140, sandbags: 70, pegs: 160, jugs: 24, props: 6 },
+  rolls: [
+    { id: 'r-fleece', material: 'fleece-30', widthM: 3.2, lengthM: 100, count: 1 },
+    { id: 'r-film', material: 'pe-film', widthM: 4, lengthM: 50, count: 1 },
+  ],
+};
+
+export const DEMO_SEED = 42;
+/** Thursday 14 January 2027, 15:30 on the farm's clock. */
+export const DEMO_START_MS = atLocal('2027-01-14', 15, 30, ZONE);
+
+/** Clear and calm, then windy, then overcast. */
+export const DEMO_EPISODES: Episode[] = [
+  {
+    fromMs: atLocal('2027-01-12', 18, 0, ZONE),
+    toMs: atLocal('2027-01-14', 6, 0, ZONE),
+    meanC: 1.5,
+    cloud: 0.35,
+    windMs: 1.5,
+    drynessK: 4,
+  },
+  {
+    fromMs: atLocal('2027-01-14', 6, 0, ZONE),
+    toMs: atLocal('2027-01-15', 14, 0, ZONE),
+    meanC: -1,
+    cloud: 0.05,
+    windMs: 0.8,
+    drynessK: 5.5,
+  },
+  {
+    fromMs: atLocal('2027-01-15', 14, 0, ZONE),
+    toMs: atLocal('2027-01-16', 14, 0, ZONE),
+    meanC: -1.5,
+    cloud: 0.2,
+    windMs: 6.5,
+    drynessK: 5,
+  },
+  {
+    fromMs: atLocal('2027-01-16', 14, 0, ZONE),
+    toMs: atLocal('2027-01-17', 16, 0, ZONE),
+    meanC: -1.8,
+    cloud: 0.96,
+    windMs: 1.6,
+    drynessK: 2,
+  },
+];
