@@ -80,5 +80,12 @@ export async function longLog(say: (line: string) => void): Promise<void> {
     say(
       `  ${EVENTS} entries and ${READINGS} temperatures more, taken in ${(filled / 1000).toFixed(0)} s: ${await figures(url)}`,
     );
+    const size = { bytes: 0 };
+    const [backup] = await timed(async () => {
+      size.bytes = (await (await fetch(`${url}/api/backup`)).arrayBuffer()).byteLength;
+    });
+    say(
+      `  a backup of all that, read back: ${(backup / 1000).toFixed(0)} s, ${(size.bytes / 1e6).toFixed(0)} MB`,
+    );
   });
 }
