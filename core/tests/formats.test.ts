@@ -161,6 +161,7 @@ describe('the farm’s time', () => {
             keep: [],
             frozen: [{ name: 'N2', hours: 2.2 }],
             coversOn: true,
+            known: true,
             lowC: -7,
             nowMs: t('2027-01-15', 8, 0),
           },
@@ -168,7 +169,7 @@ describe('the farm’s time', () => {
         ),
       ),
     ).toBe('Leave them be until 10:20. N2 froze for two hours.');
-    const morning = { frozen: [], coversOn: true, lowC: -6, nowMs: t('2027-01-15', 9, 4) };
+    const morning = { frozen: [], coversOn: true, known: true, lowC: -6, nowMs: t('2027-01-15', 9, 4) };
     const said = (f: { liftMs: number | null; keep: string[] }) =>
       say(morningSentence({ ...morning, ...f }, style));
     expect(said({ liftMs: null, keep: ['N5'] })).toBe(
@@ -178,6 +179,12 @@ describe('the farm’s time', () => {
       'N5 and S1 stay covered this morning. Leave the others on until 11:00.',
     );
     expect(said({ liftMs: morning.nowMs, keep: [] })).toContain('Lift when it suits.');
+    const bare = { ...morning, keep: [], liftMs: null, coversOn: false };
+    expect(say(morningSentence(bare, style))).toContain('Nothing is frozen and nothing is covered.');
+    // a night whose weather nobody knows is not said to have frozen nothing
+    const unknown = say(morningSentence({ ...bare, known: false, lowC: null }, style));
+    expect(unknown).toContain('What the night did is not known here');
+    expect(unknown).not.toContain('Nothing is frozen');
     expect(moneyText(313, '€')).toBe('€310');
   });
 });

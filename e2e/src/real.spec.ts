@@ -3,28 +3,14 @@
  * is invented; the clock is shifted for server and browser alike, and runs.
  */
 import type { Page } from '@playwright/test';
-import { join } from 'node:path';
 import { DEMO } from './demoFarm';
-import { expect, ROOT, test, type Farm } from './farm';
+import { at } from './clockAt';
+import { expect, test } from './farm';
 
 test.use({ demo: false, timezoneId: 'Europe/Madrid' });
 
 const EVENING = Date.parse('2027-01-14T14:40:00Z');
 const HOUR = 3_600_000;
-
-/** Restarts the server and sets the browser's clock at an instant; both go on from there. */
-async function at(ms: number, farm: Farm, page: Page): Promise<void> {
-  await farm.stop('SIGTERM');
-  process.env['FOGATA_TEST_SHIFT_MS'] = String(ms - Date.now());
-  process.env['NODE_OPTIONS'] = `--import ${join(ROOT, 'e2e', 'src', 'shiftClock.mjs')}`;
-  try {
-    await farm.start();
-  } finally {
-    delete process.env['NODE_OPTIONS'];
-    delete process.env['FOGATA_TEST_SHIFT_MS'];
-  }
-  await page.clock.setSystemTime(ms);
-}
 
 const tell = async (page: Page, low: string) => {
   await page.getByTestId('tell-forecast').click();

@@ -62,6 +62,17 @@ test('without a forecast it asks for one, and shows no figure of a night', async
   expect(place.plantings[0]!.leafC).toBeNull();
 });
 
+test('late in the morning, told of tonight, it claims nothing of the night that was', async () => {
+  await to(Date.parse('2027-01-14T10:40:00Z'));
+  await s.api.post('/api/forecasts/typed').send(typed).expect(201);
+  const now = await s.now();
+  expect([now.clock.phase, now.progress.state]).toEqual(['morning', 'ready']);
+  expect(text(now)).toContain('What the night did is not known here');
+  expect(text(now)).not.toMatch(/frozen|froze|low outside/);
+  await dropAll();
+  await to(NOW);
+}, 60_000);
+
 test('typed by hand it is a night’s plan at once, with what is not known of the days before', async () => {
   await s.api.post('/api/forecasts/typed').send(typed).expect(201);
   const now = await s.now();

@@ -97,6 +97,8 @@ export function morningSentence(
     keep: readonly string[];
     frozen: { name: string; hours: number }[];
     coversOn: boolean;
+    /** Whether the weather of the night that was is known; where it is not, nothing is said of it. */
+    known: boolean;
     /** Lowest of the night outside; null where nobody knows it. */
     lowC: number | null;
     nowMs: number;
@@ -110,7 +112,14 @@ export function morningSentence(
     out.push(ember(`${names} ${keep.length > 1 ? 'stay' : 'stays'} covered this morning. `));
   }
   if (f.liftMs === null) {
-    if (!f.coversOn) out.push(plain('Nothing is frozen and nothing is covered. '));
+    if (!f.coversOn)
+      out.push(
+        plain(
+          f.known
+            ? 'Nothing is frozen and nothing is covered. '
+            : 'Nothing is covered. What the night did is not known here: look before you touch a leaf. ',
+        ),
+      );
   } else if (!f.coversOn) {
     out.push(plain('Do not touch frozen leaves before '), ember(`${clockText(f.liftMs, style)}. `));
   } else if (f.liftMs <= f.nowMs + 600_000) {

@@ -188,6 +188,7 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
         keep: keptOn(plan).map((b) => b.bed.name),
         frozen,
         coversOn: covered,
+        known: nightKnown(plan),
         lowC: lowOutside(plan),
         nowMs: plan.nowMs,
       },
