@@ -3,6 +3,8 @@ import { AIMS, FOOTINGS, FORMS, isCrop, MATERIAL_IDS, ZONES } from '@fogata/core
 import { z } from 'zod';
 
 export const id = z.string().min(1).max(64);
+/** How a sheet lies: on hoops, laid on the crop, over a frame or tunnel. */
+export const USES = ['hoops', 'flat', 'over'] as const;
 export const instantMs = z.number().int().describe('epoch milliseconds, UTC');
 export const date = z.iso.date({ error: 'a date like 2027-01-14' });
 const metres = (min: number, max: number) =>
@@ -169,6 +171,7 @@ export const coverMoreSchema = z.object({
   condition: z.enum(['good', 'worn', 'torn']).optional(),
   keptAt: z.string().trim().max(60, 'at most 60 letters').optional(),
   madeFor: z.string().trim().max(60, 'at most 60 letters').optional(),
+  ways: z.array(z.enum(USES)).max(3).optional(),
 });
 
 export const structureSchema = z.object({
@@ -240,7 +243,7 @@ export const coverSchema = z.object({
     .int('whole pieces')
     .min(0, '0 or more')
     .max(999, 'at most 999'),
-  use: z.enum(['hoops', 'flat', 'over']),
+  use: z.enum(USES),
   minutes: z.number().min(0, '0 or more').max(240, 'at most 240'),
   order: z.number().int(),
   ...coverMoreSchema.shape,

@@ -3,7 +3,7 @@
  * The id comes from the device that wrote it, so that sending it twice keeps it once.
  */
 import { z } from 'zod';
-import { id, instantMs } from './farm';
+import { id, instantMs, USES } from './farm';
 
 const base = { id: z.uuid(), atMs: instantMs.describe('when it happened') };
 const temperature = z
@@ -30,6 +30,8 @@ export const coverRecordSchema = z.object({
   bedId: id,
   coverId: id,
   on: z.boolean(),
+  /** How it lies; left out, the sheet's usual way. */
+  use: z.enum(USES).optional(),
   /** How many of this kind lay on the bed when it was done: of two phones that tick one job, one is the same act again. */
   lying: z.number().int().min(0).max(99).optional(),
 });

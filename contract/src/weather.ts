@@ -18,6 +18,16 @@ export const typedSchema = z
     windMs: z.number({ error: 'a wind' }).min(0, '0 or more').max(60, 'at most 60 m/s'),
     cloud: z.number({ error: 'how much of the sky is cloud' }).min(0, '0 to 1').max(1, '0 to 1'),
     sure: z.enum(SURE),
+    rainMm: z
+      .number({ error: 'millimetres of rain' })
+      .min(0, '0 or more')
+      .max(200, 'at most 200 mm')
+      .optional(),
+    snowMm: z
+      .number({ error: 'millimetres of fresh snow' })
+      .min(0, '0 or more')
+      .max(1000, 'at most 1000 mm')
+      .optional(),
   })
   .refine((t) => t.highC >= t.lowC, { path: ['highC'], error: 'no lower than the lowest' });
 

@@ -5,6 +5,7 @@ export * from './climate/zonal';
 export * from './covers/cutList';
 export * from './covers/holding';
 export * from './covers/sheet';
+export * from './covers/ways';
 export * from './crops/crops';
 export * from './farm/layout';
 export * from './farm/rows';

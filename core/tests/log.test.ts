@@ -31,6 +31,16 @@ describe('covers', () => {
     expect(apply(state, cover(false, 6, 'elsewhere'))).toBe(state);
   });
 
+  test('a kind that lies in two ways is lifted as was said, and where that is not said, any of it', () => {
+    const laid = { ...cover(true, 1), use: 'flat' as const };
+    const state = applyAll([laid, cover(true, 2)]);
+    expect(state.onBed.get('b')).toMatchObject([{ use: 'flat' }, { sinceMs: 2 }]);
+    const one = apply(state, cover(false, 3));
+    expect(one.onBed.get('b')).toMatchObject([{ use: 'flat', sinceMs: 1 }]);
+    expect(apply(one, cover(false, 4)).onBed.get('b')).toEqual([]);
+    expect(apply(state, { ...cover(false, 3), use: 'flat' }).onBed.get('b')).toMatchObject([{ sinceMs: 2 }]);
+  });
+
   test('never changes the state that it was given', () => {
     const before = applyAll([cover(true, 1)]);
     const said = (x: typeof before) =>

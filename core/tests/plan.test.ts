@@ -14,6 +14,7 @@ import {
   optionKey,
   quantile,
   thawTimeMs,
+  type BedChoice,
   type Cover,
   type Structure,
 } from '../src';
@@ -120,11 +121,18 @@ test('with minutes for one of two beds before dark, the one that saves more is c
       { key: 'a', loss: 1, minutes: 20, laterMinutes: 10, pieces: { a: 1 } },
     ],
   }));
-  const lp = (left: number) => coverProblem(beds, { a: 2 }, 10, left).lp;
-  expect(lp(30)).toMatch(/time: 20\.000 x_0_1 \+ 20\.000 x_1_1 <= 30\.000/);
-  expect(lp(Infinity)).not.toContain('time:');
+  const due = (byMin: (n: number) => number | undefined) =>
+    beds.map((b, n) => ({ ...b, options: b.options.map((o) => ({ ...o, byMin: byMin(n) })) }));
+  const lp = (byMin: (n: number) => number | undefined, busyMin = 0) =>
+    coverProblem(due(byMin) as BedChoice[], { a: 2 }, 10, { count: 1, busyMin }).lp;
+  expect(lp(() => 30)).toMatch(/time_0: 20\.000 x_0_1 \+ 20\.000 x_1_1 <= 30\.000/);
+  expect(lp(() => undefined)).not.toContain('time_');
+  // each by its own time: the first by itself, and both by the later; what else has to be done comes off both
+  expect(lp((n) => 25 + 30 * n, 5)).toMatch(
+    /time_0: 20\.000 x_0_1 <= 20\.000\n time_1: 20\.000 x_0_1 \+ 20\.000 x_1_1 <= 50\.000/,
+  );
   // 20 minutes now and 10 to lift it again, at 10 an hour, and a cent for the sheet
-  expect(lp(30)).toContain('6.0100 x_0_1');
+  expect(lp(() => 30)).toContain('6.0100 x_0_1');
 });
 
 test('the linear programme reads back one option for each bed', () => {
@@ -137,7 +145,8 @@ test('the linear programme reads back one option for each bed', () => {
   }));
   const problem = coverProblem(beds, { a: 1 }, 10);
   expect(problem.lp).toContain('stock_0: 1 x_0_1 + 1 x_1_1 <= 1');
-  expect(problem.read({ x_0_1: 1, x_1_0: 1 })).toEqual({ b1: 'a', b2: 'bare' });
+  const chosen = problem.read({ x_0_1: 1, x_1_0: 1 });
+  expect([chosen['b1']!.key, chosen['b2']!.key]).toEqual(['a', 'bare']);
 });
 
 test('expected loss lies between the best and the worst member', () => {

@@ -206,6 +206,20 @@ describe('a forecast that was typed', () => {
     expect(Math.max(...hours.map((e) => e.airC))).toBeGreaterThan(7.5);
   });
 
+  test('what falls in the night is all there, between dusk and the lowest', () => {
+    const wet = typedHours({ ...t, rainMm: 6, snowMm: 80 }, SITE, from, from + 30 * H);
+    const sum = (f: (e: WeatherEntry) => number) => wet.reduce((s, e) => s + f(e), 0);
+    expect(sum((e) => e.rainMm!)).toBeCloseTo(6, 9);
+    expect(sum((e) => e.snowMm!)).toBeCloseTo(80, 9);
+    const set = sunTimes(from, SITE.latitude, SITE.longitude)!.setMs;
+    const fallen = wet.filter((e) => e.rainMm! > 0).map((e) => Date.parse(e.time));
+    expect(Math.min(...fallen)).toBeGreaterThan(set);
+    expect(Math.max(...fallen)).toBeLessThanOrEqual(t.lowAtMs);
+    // told an hour before the lowest, it still falls
+    const late = typedHours({ ...t, rainMm: 6 }, SITE, t.lowAtMs - H, t.lowAtMs + 9 * H);
+    expect(late.reduce((s, e) => s + e.rainMm!, 0)).toBeCloseTo(6, 9);
+  });
+
   test('falls fast at dusk and slowly towards dawn', () => {
     const set = sunTimes(from, SITE.latitude, SITE.longitude)!.setMs;
     const hour = Math.ceil(set / H) * H;

@@ -1,5 +1,6 @@
 /** What every stack of covers would give this bed tonight, and what lies on it now: to choose, and to say what was done. */
 import type { PlaceView } from '@fogata/contract';
+import { wayWords } from '@fogata/core';
 import { View } from 'react-native';
 import { act, decide } from '../data/actions';
 import { useFormat } from '../data/format';
@@ -76,16 +77,25 @@ export function OnNow({ view }: { view: PlaceView }) {
   return (
     <View testID="on-now">
       <PartTitle>On the bed now</PartTitle>
-      {view.covers.map(({ cover, on }, n) => (
-        <Row key={cover.id} first={n === 0}>
-          <Text style={{ flex: 1 }}>{`${cover.name}${on ? ' is on' : ''}`}</Text>
+      {view.covers.map(({ cover, use, on }, n) => (
+        <Row key={`${cover.id} ${cover.use}`} first={n === 0}>
+          <Text style={{ flex: 1 }}>{`${cover.name}, ${wayWords(cover.use)}${on ? ': is on' : ''}`}</Text>
           <Button
             label={on ? 'Took it off' : 'Put it on'}
-            hint={`${cover.name}: ${on ? 'took it off' : 'put it on'}`}
+            hint={`${cover.name}, ${wayWords(cover.use)}: ${on ? 'took it off' : 'put it on'}`}
             onPress={() =>
               void act(
                 `${cover.name} ${on ? 'off' : 'on'} ${view.bed.name}`,
-                [{ kind: 'cover', atMs: nowMs, bedId: view.bed.id, coverId: cover.id, on: !on }],
+                [
+                  {
+                    kind: 'cover',
+                    atMs: nowMs,
+                    bedId: view.bed.id,
+                    coverId: cover.id,
+                    ...(use ? { use } : {}),
+                    on: !on,
+                  },
+                ],
                 nowMs,
               )
             }

@@ -50,6 +50,7 @@ export async function finishJob(job: JobView, nowMs: number): Promise<void> {
         atMs: nowMs,
         bedId: i.bedId,
         coverId: i.coverId,
+        ...(i.use ? { use: i.use } : {}),
         on: i.on,
         lying: i.lying,
       })),

@@ -40,6 +40,7 @@ function overlayJob(job: JobView, acts: readonly FarmRecord[], back: ReadonlySet
             !used.has(r.id) &&
             r.bedId === i.bedId &&
             r.coverId === i.coverId &&
+            r.use === i.use &&
             r.on === i.on,
         );
     if (!act) return i;

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
+import { CoverWays } from '../components/CoverWays';
 import { NoteField } from '../components/Field';
 import { Amount, Choose, Metres } from '../components/Fields';
 import { Loading, Page, TopLine } from '../components/Page';
@@ -76,12 +77,16 @@ export function CoverScreen({ id }: { id: string }) {
           options={MATERIAL_IDS.map((m) => ({ value: m, label: MATERIALS[m].name }))}
           // a name of one's own stays
           onChange={(material) =>
-            set({ material, ...(c.name === named ? { name: upper(MATERIALS[material].name) } : {}) })
+            set({
+              material,
+              ways: undefined,
+              ...(c.name === named ? { name: upper(MATERIALS[material].name) } : {}),
+            })
           }
         />
         <NoteField label="Name" value={c.name} onChange={(name) => set({ name })} testID="cover-name" />
         <Choose
-          label="How it lies"
+          label="How it usually lies"
           value={c.use}
           options={[
             { value: 'hoops', label: 'on hoops' },
@@ -90,6 +95,7 @@ export function CoverScreen({ id }: { id: string }) {
           ]}
           onChange={(use) => set({ use })}
         />
+        <CoverWays cover={c} onChange={(ways) => set({ ways })} />
         <Metres
           label="Length"
           value={c.lengthM}

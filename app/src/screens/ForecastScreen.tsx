@@ -18,7 +18,7 @@ import { change, useFarm } from '../data/hooks';
 import { useDraft } from '../data/useDraft';
 import { offerUndo } from '../data/undo';
 
-type Typed = { [K in keyof TypedForecast]: TypedForecast[K] | null };
+type Typed = { [K in keyof TypedForecast]-?: TypedForecast[K] | null };
 
 const SKY = [
   { value: 0.05, label: 'clear' },
@@ -33,6 +33,15 @@ const WIND = [
   { value: 5, word: 'fresh' },
   { value: 10, word: 'strong' },
 ] as const;
+/** What falls in the night: rain, and fresh snow as it lies, mm. */
+const FALLS = [
+  { rainMm: 0, snowMm: 0, word: 'nothing' },
+  { rainMm: 3, snowMm: 0, word: 'some rain' },
+  { rainMm: 12, snowMm: 0, word: 'much rain' },
+  { rainMm: 0, snowMm: 20, word: 'some snow' },
+  { rainMm: 0, snowMm: 100, word: 'snow' },
+  { rainMm: 0, snowMm: 250, word: 'much snow' },
+] as const;
 const SURE_WORDS: Record<Sure, string> = {
   sure: 'sure of it',
   usual: 'as sure as usual',
@@ -46,7 +55,16 @@ const NAMES: Record<keyof TypedForecast, string> = {
   windMs: 'Wind',
   cloud: 'Sky',
   sure: 'How sure it sounds',
+  rainMm: 'Rain',
+  snowMm: 'Snow',
 };
+
+function fallsLabel(f: (typeof FALLS)[number], format: Format): string {
+  const mm = f.rainMm + f.snowMm;
+  if (mm === 0) return f.word;
+  if (format.length === 'ft') return `${f.word}, ${(mm / 25.4).toFixed(mm < 25 ? 1 : 0)} in`;
+  return f.snowMm > 0 ? `${f.word}, ${mm / 10} cm` : `${f.word}, ${mm} mm`;
+}
 
 function windLabel(ms: number, word: string, format: Format): string {
   if (ms < 1) return word;
@@ -64,6 +82,9 @@ function readBack(t: Typed, format: Format): Segment[] {
   ];
   if (t.cloud !== null && t.windMs !== null)
     out.push({ text: `, ${skyWords(t.cloud, t.windMs)}`, tone: 'plain' });
+  const falls = FALLS.find((f) => f.rainMm === t.rainMm && f.snowMm === t.snowMm);
+  if (falls && falls.rainMm + falls.snowMm > 0)
+    out.push({ text: `, ${fallsLabel(falls, format)}`, tone: 'plain' });
   out.push({ text: t.highC === null ? '.' : `. Up to ${format.t(t.highC, 0)} by day.`, tone: 'plain' });
   return out;
 }
@@ -79,6 +100,8 @@ function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
     windMs: null,
     cloud: null,
     sure: 'usual',
+    rainMm: 0,
+    snowMm: 0,
   });
   const t = draft!;
   const own = (c: number | null) => (c === null ? null : Math.round(format.inUnit(c)));
@@ -154,6 +177,12 @@ function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
       />
       <Choose label="Sky in the night" value={t.cloud} options={SKY} onChange={(cloud) => put({ cloud })} />
       <Choose
+        label="What falls in the night"
+        value={FALLS.findIndex((f) => f.rainMm === t.rainMm && f.snowMm === t.snowMm)}
+        options={FALLS.map((f, value) => ({ value, label: fallsLabel(f, format) }))}
+        onChange={(i) => put({ rainMm: FALLS[i]!.rainMm, snowMm: FALLS[i]!.snowMm })}
+      />
+      <Choose
         label="How sure it sounds"
         value={t.sure}
         options={SURE.map((value) => ({ value, label: SURE_WORDS[value] }))}
@@ -169,8 +198,8 @@ function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
         testID="typed-save"
       />
       <Text kind="small" tone="quiet">
-        The hours between are shaped from these. Rain and snow are not in it: where either is coming, bring a
-        table of hours, or watch the roofs yourself.
+        The hours between are shaped from these, and what falls is spread evenly from dusk to the lowest. A
+        table of hours is better where snow is coming: what a roof bears, only its maker says.
       </Text>
     </View>
   );

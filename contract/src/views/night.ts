@@ -1,5 +1,5 @@
 /** Now and what it is made of: the sentence, jobs, places, ribbon, the morning round. */
-import type { Issue, Lack, Segment, StormJob } from '@fogata/core';
+import type { CoverUse, Issue, Lack, Segment, StormJob } from '@fogata/core';
 import type { ClockView } from './farm';
 
 export interface Range {
@@ -12,6 +12,8 @@ export interface JobItem {
   bedId: string;
   bedName: string;
   coverId: string;
+  /** How it lies, where that is not its usual way. */
+  use?: CoverUse;
   coverName: string;
   on: boolean;
   done: boolean;

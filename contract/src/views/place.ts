@@ -4,6 +4,7 @@ import type {
   BedSpec,
   Calibration,
   Cover,
+  CoverUse,
   Opening,
   Planting,
   Site,
@@ -91,7 +92,7 @@ export interface PlaceView {
   clock: ClockView;
   structure: Structure;
   bed: Bed;
-  covers: { cover: Cover; on: boolean; recordId: string | null }[];
+  covers: { cover: Cover; use?: CoverUse; on: boolean; recordId: string | null }[];
   opening: number;
   plantings: PlantingView[];
   progress: PlanProgress;

@@ -79,6 +79,8 @@ export interface CoverMore {
   keptAt?: string | undefined;
   /** What it was cut or sewn for. */
   madeFor?: string | undefined;
+  /** In which other ways than its usual one it may lie; left out, as its cloth bears. */
+  ways?: CoverUse[] | undefined;
 }
 
 export interface Structure extends StructureMore {

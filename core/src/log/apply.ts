@@ -3,6 +3,8 @@
  * on the server; `applyAll` that of a whole list, oldest first. Only what stands is given: what was taken back is left out by
  * the caller. An act that changes nothing (a sheet off that does not lie there) leaves the state as it is.
  */
+import type { CoverUse } from '../farm/types';
+
 export interface CoverAct {
   kind: 'cover';
   id: string;
@@ -10,6 +12,8 @@ export interface CoverAct {
   bedId: string;
   coverId: string;
   on: boolean;
+  /** How it lies; left out, the sheet's usual way. */
+  use?: CoverUse | undefined;
 }
 export interface VentAct {
   kind: 'vent';
@@ -25,6 +29,7 @@ export interface OnBed {
   coverId: string;
   sinceMs: number;
   recordId: string;
+  use?: CoverUse | undefined;
 }
 
 export interface Span {
@@ -35,6 +40,7 @@ export interface Span {
   /** The acts that laid and lifted it. */
   onId: string;
   offId: string | null;
+  use?: CoverUse | undefined;
 }
 
 export interface Lain {
@@ -61,15 +67,25 @@ function applyCover(state: Lain, a: CoverAct): Lain {
   const on = state.onBed.get(a.bedId) ?? [];
   const spans = state.spans.get(a.bedId) ?? [];
   if (a.on) {
-    const lies: OnBed = { coverId: a.coverId, sinceMs: a.atMs, recordId: a.id };
-    const span: Span = { coverId: a.coverId, fromMs: a.atMs, toMs: Infinity, onId: a.id, offId: null };
+    const how = a.use === undefined ? {} : { use: a.use };
+    const lies: OnBed = { coverId: a.coverId, sinceMs: a.atMs, recordId: a.id, ...how };
+    const span: Span = {
+      coverId: a.coverId,
+      fromMs: a.atMs,
+      toMs: Infinity,
+      onId: a.id,
+      offId: null,
+      ...how,
+    };
     return {
       ...state,
       onBed: put(state.onBed, a.bedId, [...on, lies]),
       spans: put(state.spans, a.bedId, [...spans, span]),
     };
   }
-  const i = on.findIndex((c) => c.coverId === a.coverId);
+  // the one that lies as was said, else whichever of the kind there is
+  const asSaid = on.findIndex((c) => c.coverId === a.coverId && c.use === a.use);
+  const i = asSaid >= 0 ? asSaid : on.findIndex((c) => c.coverId === a.coverId);
   if (i < 0) return state;
   const { recordId } = on[i]!;
   const ended = spans.map((s) => (s.onId === recordId ? { ...s, toMs: a.atMs, offId: a.id } : s));

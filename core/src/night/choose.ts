@@ -63,6 +63,10 @@ export interface PricedOption {
   /** Minutes that it will cost later: what is laid has to be lifted again. */
   laterMinutes?: number;
   pieces: Record<string, number>;
+  /** Minutes from now by which it has to be done; left out where nothing presses. */
+  byMin?: number;
+  /** Done after the place's own latest time, with the loss that goes with that. */
+  late?: boolean;
 }
 
 export interface BedChoice {
@@ -82,12 +86,13 @@ export function changeMinutes(
   option: CoverOption,
   piecesOf: (cover: Cover) => number,
 ): { now: number; later: number } {
-  const count = (list: readonly Cover[], id: string) => list.filter((c) => c.id === id).length;
-  const all = new Map([...on, ...option.covers].map((c) => [c.id, c]));
+  // a sheet that is to lie in another way is lifted and laid anew
+  const count = (list: readonly Cover[], cover: Cover) => list.filter((c) => c === cover).length;
+  const all = new Set([...on, ...option.covers]);
   let now = 0;
   let later = 0;
-  for (const cover of all.values()) {
-    const more = count(option.covers, cover.id) - count(on, cover.id);
+  for (const cover of all) {
+    const more = count(option.covers, cover) - count(on, cover);
     const each = piecesOf(cover) * cover.minutes;
     now += (more > 0 ? more : -more * LIFT_SHARE) * each;
     later += Math.max(0, more) * LIFT_SHARE * each;
@@ -97,33 +102,51 @@ export function changeMinutes(
 
 export interface CoverProblem {
   lp: string;
-  /** Option key by bed from the solver's variables. */
-  read: (values: Record<string, number>) => Record<string, string>;
+  /** What is chosen for each bed, from the solver's variables. */
+  read: (values: Record<string, number>) => Record<string, PricedOption>;
+}
+
+/** How many go to it, and what they have to do besides, minutes. */
+export interface Hands {
+  count: number;
+  busyMin: number;
+}
+
+/** What an option costs besides its loss: work at the farm's rate, and a cent a piece, so that of two alike the lighter wins. */
+export function workCost(o: PricedOption, ratePerHour: number): number {
+  const pieces = Object.values(o.pieces).reduce((s, n) => s + n, 0);
+  return ((o.minutes + (o.laterMinutes ?? 0)) / 60) * ratePerHour + 0.01 * pieces;
 }
 
 /**
- * The linear programme. `stock` is pieces in all by cover id, what is on beds included; `minutesLeft` what all hands
- * together can do before it is dark, left out where nothing presses.
+ * Whether an option can still be the best for its bed: its work alone costs less than `bound`, what the bed costs where
+ * nothing is touched, which is always possible. A loss is never under zero: what is left out cannot win, whatever its loss.
+ */
+export function couldWin(o: Omit<PricedOption, 'loss'>, bound: number, ratePerHour: number): boolean {
+  return workCost({ ...o, loss: 0 }, ratePerHour) < bound;
+}
+
+/**
+ * The linear programme. `stock` is pieces in all by cover id, what is on beds included. Of all work that has to be done by
+ * an instant, no more is chosen than `hands` can do until then; work that has no such instant is bounded by nothing.
  */
 export function coverProblem(
   beds: readonly BedChoice[],
   stock: Record<string, number>,
   ratePerHour: number,
-  minutesLeft = Infinity,
+  hands: Hands = { count: 1, busyMin: 0 },
 ): CoverProblem {
   const name = (b: number, o: number) => `x_${b}_${o}`;
   const cost: string[] = [];
-  const time: string[] = [];
+  const work: { byMin: number; term: string }[] = [];
   const one: string[] = [];
   const use: Record<string, string[]> = {};
   beds.forEach((bed, b) => {
     one.push(` bed_${b}: ${bed.options.map((_, o) => name(b, o)).join(' + ')} = 1`);
     bed.options.forEach((option, o) => {
-      const pieces = Object.values(option.pieces).reduce((s, n) => s + n, 0);
-      // a cent a piece: of two plans that cost the same, the one with fewer sheets
-      const work = option.minutes + (option.laterMinutes ?? 0);
-      const money = option.loss + (work / 60) * ratePerHour + 0.01 * pieces;
-      if (option.minutes > 0) time.push(`${option.minutes.toFixed(3)} ${name(b, o)}`);
+      const money = option.loss + workCost(option, ratePerHour);
+      if (option.minutes > 0 && option.byMin !== undefined)
+        work.push({ byMin: option.byMin, term: `${option.minutes.toFixed(3)} ${name(b, o)}` });
       cost.push(`${money.toFixed(4)} ${name(b, o)}`);
       for (const [id, n] of Object.entries(option.pieces)) (use[id] ??= []).push(`${n} ${name(b, o)}`);
     });
@@ -131,20 +154,25 @@ export function coverProblem(
   const limits = Object.entries(use).map(
     ([id, terms], i) => ` stock_${i}: ${terms.join(' + ')} <= ${stock[id] ?? 0}`,
   );
-  if (Number.isFinite(minutesLeft) && time.length > 0)
-    limits.push(` time: ${time.join(' + ')} <= ${minutesLeft.toFixed(3)}`);
+  [...new Set(work.map((x) => x.byMin))]
+    .sort((a, c) => a - c)
+    .forEach((byMin, i) => {
+      const terms = work.filter((x) => x.byMin <= byMin).map((x) => x.term);
+      const can = Math.max(0, hands.count * byMin - hands.busyMin);
+      limits.push(` time_${i}: ${terms.join(' + ')} <= ${can.toFixed(3)}`);
+    });
   const binaries = beds.flatMap((bed, b) => bed.options.map((_, o) => name(b, o)));
   const lp = `Minimize\n cost: ${cost.join(' + ')}\nSubject To\n${[...one, ...limits].join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd\n`;
   return {
     lp,
     read: (values) => {
-      const chosen: Record<string, string> = {};
+      const chosen: Record<string, PricedOption> = {};
       beds.forEach((bed, b) => {
         let best = 0;
         bed.options.forEach((_, o) => {
           if ((values[name(b, o)] ?? 0) > (values[name(b, best)] ?? 0)) best = o;
         });
-        chosen[bed.bedId] = bed.options[best]!.key;
+        chosen[bed.bedId] = bed.options[best]!;
       });
       return chosen;
     },

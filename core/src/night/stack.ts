@@ -5,6 +5,7 @@ import { cropById } from '../crops/crops';
 import type { Bed, Condition, Cover, Planting, Structure } from '../farm/types';
 import { archLengthM } from '../heat/geometry';
 import { MATERIALS } from '../heat/materials';
+import { asUsed, sheetKey, waysOf } from '../covers/ways';
 import { placeOf } from '../farm/setup';
 import type { BedSpec, Horizon, Layer, Tightness } from '../heat/types';
 
@@ -234,7 +235,7 @@ export function isFit(fit: Fit | { why: string }): fit is Fit {
 }
 
 export interface CoverOption {
-  /** Cover ids joined by `+`, sorted as they lie; `bare` for none. */
+  /** Keys of its sheets joined by `+`, sorted as they lie; `bare` for none. */
   key: string;
   covers: Cover[];
   pieces: Record<string, number>;
@@ -243,16 +244,28 @@ export interface CoverOption {
 export const BARE = 'bare';
 
 export function optionKey(covers: readonly Cover[]): string {
-  return covers.length === 0
-    ? BARE
-    : sortCovers(covers)
-        .map((c) => c.id)
-        .join('+');
+  return covers.length === 0 ? BARE : sortCovers(covers).map(sheetKey).join('+');
+}
+
+/** A sheet in every way that its cloth and the bed allow, the usual one first. */
+export function waysHere(
+  cover: Cover,
+  structure: Structure,
+  bed: Bed,
+  mayTouch = true,
+): { cover: Cover; pieces: number; minutes: number }[] {
+  return waysOf(cover).flatMap((use) => {
+    if (use === 'flat' && !mayTouch) return [];
+    const as = asUsed(cover, use);
+    const fit = fitCover(as, structure, bed);
+    return isFit(fit) ? [{ cover: as, ...fit }] : [];
+  });
 }
 
 /**
  * Every combination of the covers in stock that fit this bed: none, one, or two of them (two of the same where it goes on
- * hoops), never more pieces than are in stock. None is left out by its place in the list; `limit` is for tests of that.
+ * hoops), in every way they may lie, never more pieces than are in stock. None is left out by its place in the list; `limit`
+ * is for tests of that.
  */
 export function coverOptions(
   structure: Structure,
@@ -260,18 +273,18 @@ export function coverOptions(
   stock: readonly Cover[],
   always: readonly Cover[] = [],
   limit = Infinity,
+  mayTouch = true,
 ): CoverOption[] {
-  const fits = stock.flatMap((cover) => {
-    const fit = fitCover(cover, structure, bed);
-    return isFit(fit) && fit.pieces <= cover.count ? [{ cover, pieces: fit.pieces }] : [];
-  });
+  const fits = stock
+    .flatMap((cover) => waysHere(cover, structure, bed, mayTouch))
+    .filter((f) => f.pieces <= f.cover.count);
   const options: CoverOption[] = [];
   const add = (covers: Cover[]) => {
     const key = optionKey(covers);
     if (options.some((o) => o.key === key)) return;
     const pieces: Record<string, number> = {};
     for (const cover of covers) {
-      const fit = fits.find((f) => f.cover.id === cover.id);
+      const fit = fits.find((f) => f.cover === cover);
       pieces[cover.id] = (pieces[cover.id] ?? 0) + (fit?.pieces ?? 1);
     }
     if (covers.some((c) => pieces[c.id]! > c.count)) return;
@@ -282,8 +295,8 @@ export function coverOptions(
   for (const f of fits) add([f.cover]);
   for (const a of fits) {
     for (const b of fits) {
-      if (a.cover.id > b.cover.id) continue;
-      if (a.cover.id === b.cover.id && a.cover.use !== 'hoops') continue;
+      if (sheetKey(a.cover) > sheetKey(b.cover)) continue;
+      if (a.cover === b.cover && a.cover.use !== 'hoops') continue;
       if (a.cover.use === 'flat' && b.cover.use === 'flat') continue;
       if (a.cover.use === 'over' && b.cover.use === 'over') continue;
       add([a.cover, b.cover]);

@@ -29,6 +29,9 @@ export interface TypedForecast {
   /** 0 clear to 1 overcast. */
   cloud: number;
   sure: Sure;
+  /** Rain, and fresh snow as it lies, of the whole night, mm; left out, none. It falls evenly from dusk to the lowest. */
+  rainMm?: number | undefined;
+  snowMm?: number | undefined;
 }
 
 interface Day {
@@ -69,6 +72,10 @@ export function typedHours(t: TypedForecast, site: Site, fromMs: number, toMs: n
     if (ms <= setMs) return t.lowC + swing * Math.max(0.15, sine(ms));
     return fall(ms, setMs, t.lowAtMs + DAY_MS);
   };
+  const fallFromMs = Math.min(Math.max(fromMs, setMs - DAY_MS), t.lowAtMs - HOUR_MS);
+  const falls = (ms: number) => ms > fallFromMs && ms <= t.lowAtMs;
+  const hourAt = (ms: number) => Math.floor(ms / HOUR_MS);
+  const fallHours = Math.max(1, hourAt(t.lowAtMs) - hourAt(fallFromMs));
   const dewC = t.lowC - 2 * (1 - t.cloud);
   const hours: WeatherEntry[] = [];
   for (let ms = Math.floor(fromMs / HOUR_MS) * HOUR_MS; ms <= toMs; ms += HOUR_MS) {
@@ -80,8 +87,8 @@ export function typedHours(t: TypedForecast, site: Site, fromMs: number, toMs: n
       dewPointC: Math.min(airC - 0.1, dewC),
       windMs: t.windMs,
       cloudFraction: t.cloud,
-      rainMm: 0,
-      snowMm: 0,
+      rainMm: falls(ms) ? (t.rainMm ?? 0) / fallHours : 0,
+      snowMm: falls(ms) ? (t.snowMm ?? 0) / fallHours : 0,
     });
   }
   return hours;

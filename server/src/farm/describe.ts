@@ -1,6 +1,6 @@
 /** A record in the grower's words, for the log. */
 import type { FarmRecord } from '@fogata/contract';
-import { cropById, massText, temperatureText, type Style } from '@fogata/core';
+import { cropById, massText, readSheetKey, temperatureText, wayWords, type Style } from '@fogata/core';
 import { isDeepStrictEqual } from 'node:util';
 import type { FarmData } from './store';
 
@@ -56,7 +56,8 @@ export function describeRecord(
     }
     case 'cover': {
       const cover = data.covers.find((c) => c.id === r.coverId)?.name ?? 'a cover';
-      return { title: `${cover} ${r.on ? 'on' : 'off'} ${bedName(r.bedId)}`, detail: '' };
+      const detail = r.on && r.use ? wayWords(r.use) : '';
+      return { title: `${cover} ${r.on ? 'on' : 'off'} ${bedName(r.bedId)}`, detail };
     }
     case 'vent': {
       const name = data.structures.find((s) => s.id === r.structureId)?.name ?? 'a structure';
@@ -95,7 +96,11 @@ export function describeRecord(
           ? 'nothing on it'
           : r.key
               .split('+')
-              .map((id) => data.covers.find((c) => c.id === id)?.name ?? id)
+              .map((key) => {
+                const { id, use } = readSheetKey(key);
+                const name = data.covers.find((c) => c.id === id)?.name ?? id;
+                return use ? `${name} ${wayWords(use)}` : name;
+              })
               .join(' and ');
       return {
         title: `Plan for ${bedName(r.bedId)} ${DECISIONS[r.verdict]}`,

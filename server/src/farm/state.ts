@@ -1,6 +1,6 @@
 /** What is so now, from what happened and stands: covers on beds, openings, the grower's decisions. */
 import type { FarmRecord, RecordKind, RecordOf } from '@fogata/contract';
-import { applyAll, type Cover, type Lain } from '@fogata/core';
+import { applyAll, asUsed, type Cover, type CoverUse, type Lain } from '@fogata/core';
 import type { StoredRecord } from './store';
 
 export type { OnBed, Span } from '@fogata/core';
@@ -28,7 +28,16 @@ export function deriveState(standing: readonly StoredRecord[]): FarmState {
 
 /** The covers on a bed, as they are in stock; one that is no longer in stock is left out. */
 export function coversOn(state: FarmState, bedId: string, stock: readonly Cover[]): Cover[] {
-  return (state.onBed.get(bedId) ?? []).flatMap((c) => stock.find((s) => s.id === c.coverId) ?? []);
+  return (state.onBed.get(bedId) ?? []).flatMap((c) => sheetOf(c, stock) ?? []);
+}
+
+/** The sheet that an act or a span is about, lying as it does; undefined where it is no longer in stock. */
+export function sheetOf(
+  of: { coverId: string; use?: CoverUse | undefined },
+  stock: readonly Cover[],
+): Cover | undefined {
+  const cover = stock.find((s) => s.id === of.coverId);
+  return cover && asUsed(cover, of.use ?? cover.use);
 }
 
 /** The newest score of a planting's harm, if it was ever scored. */

@@ -1,6 +1,6 @@
 /** Where the pieces of a cover are. Contract: `inUse` counts what lies on beds, each sheet by the pieces that bed takes of it. */
 import { fitCover, isFit, type Bed, type Cover, type Structure } from '@fogata/core';
-import type { FarmState } from './state';
+import { coversOn, type FarmState } from './state';
 import type { FarmData } from './store';
 
 /** Pieces that a sheet takes on a bed; one where it lies there though it does not fit. */
@@ -18,15 +18,10 @@ export function inUse(
   let pieces = 0;
   const names: string[] = [];
   for (const bed of data.beds) {
-    const n = (state.onBed.get(bed.id) ?? []).filter((c) => c.coverId === cover.id).length;
-    if (n === 0) continue;
-    pieces +=
-      n *
-      piecesOn(
-        cover,
-        data.structures.find((s) => s.id === bed.structureId)!,
-        bed,
-      );
+    const there = coversOn(state, bed.id, [cover]);
+    if (there.length === 0) continue;
+    const structure = data.structures.find((s) => s.id === bed.structureId)!;
+    pieces += there.reduce((sum, sheet) => sum + piecesOn(sheet, structure, bed), 0);
     names.push(bed.name);
   }
   return { pieces, beds: names };

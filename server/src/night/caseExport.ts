@@ -1,6 +1,7 @@
 /** A bed's night as a case in the open format: the hours since noon, the forecast's centre, the covers as planned. */
 import type { Cover, SimulationCase, WeatherEntry } from '@fogata/core';
 import { bedSpec, HOUR_MS } from '@fogata/core';
+import { sheetOf } from '../farm/state';
 import type { NightPlan, PlannedBed } from './planner';
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -27,7 +28,7 @@ function sheetsOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], end
   const sheets: { cover: Cover; on: Spans }[] = [];
   const left = [...planned];
   for (const span of plan.state.spans.get(b.bed.id) ?? []) {
-    const cover = plan.data.covers.find((c) => c.id === span.coverId);
+    const cover = sheetOf(span, plan.data.covers);
     if (!cover) continue;
     const at = span.toMs > plan.nowMs ? left.indexOf(cover) : -1;
     if (at >= 0) left.splice(at, 1);

@@ -11,13 +11,16 @@ import {
   medianOf,
   moneyText,
   optionKey,
+  sheetKey,
   temperatureText,
   worthOfSheets,
   type Cover,
+  type CoverUse,
   type Style,
 } from '@fogata/core';
-import { ofKind } from '../farm/state';
-import { joined, minutesFor } from './jobParts';
+import { ofKind, sheetOf } from '../farm/state';
+import { CLOSE_MIN } from './choice';
+import { joined, minutesFor, useOf } from './jobParts';
 import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
 import { AS_IS, SHUT } from './tasks';
 
@@ -79,7 +82,7 @@ function changes(plan: NightPlan): Change[] {
     }
     for (const c of plan.state.onBed.get(b.bed.id) ?? []) {
       if (c.sinceMs < plan.window.fromMs) continue;
-      const cover = plan.data.covers.find((s) => s.id === c.coverId);
+      const cover = sheetOf(c, plan.data.covers);
       if (cover && !(option && off.includes(cover)))
         out.push({ bed: b, cover, on: true, done: true, recordId: c.recordId, atMs: c.sinceMs, saves: 0 });
     }
@@ -96,6 +99,7 @@ function item(c: Change, n: number): JobItem {
     bedName: c.bed.bed.name,
     coverId: c.cover.id,
     coverName: c.cover.name,
+    ...useOf(c.cover),
     on: c.on,
     done: c.done,
     recordId: c.recordId,
@@ -105,7 +109,10 @@ function item(c: Change, n: number): JobItem {
 function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const todo = group.filter((c) => !c.done);
   const lines: string[] = [];
-  if (todo.length > 0) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
+  const overdue = todo.filter((c) => c.bed.late).map((c) => c.bed.bed.name);
+  if (todo.length > overdue.length) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
+  if (overdue.length > 0)
+    lines.push(`Too few hands to have ${joined([...new Set(overdue)])} covered in time: as soon as you can`);
   const beds = todo
     .filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n)
     .map((c) => {
@@ -129,15 +136,20 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
 
 /** Due time of a group, before anything is late: the earliest of its beds. */
 function dueOf(group: Change[], plan: NightPlan): number {
-  const due = group.filter((c) => !c.done).map((c) => c.bed.due?.dueMs ?? plan.closeMs);
+  const dark = (plan.window.sunsetMs ?? plan.closeMs + HOUR_MS) + HOUR_MS / 2;
+  const due = group
+    .filter((c) => !c.done)
+    .map((c) => (c.bed.late ? Math.max(plan.nowMs, dark) : (c.bed.due?.dueMs ?? plan.closeMs)));
   if (due.length > 0) return Math.min(...due);
   return Math.max(...group.map((c) => c.atMs ?? plan.nowMs));
 }
 
+const VERB: Record<CoverUse, string> = { hoops: 'on', flat: 'laid on', over: 'over' };
+
 export function coverJobs(plan: NightPlan, style: Style): JobView[] {
   const groups = new Map<string, Change[]>();
   for (const c of changes(plan)) {
-    const key = `${c.on ? 'on' : 'off'}:${c.cover.id}:${c.bed.structure.id}:${c.done ? 'done' : 'todo'}`;
+    const key = `${c.on ? 'on' : 'off'}:${sheetKey(c.cover)}:${c.bed.structure.id}:${c.done ? 'done' : c.bed.late ? 'late' : 'todo'}`;
     groups.set(key, [...(groups.get(key) ?? []), c]);
   }
   const accepted = new Set(
@@ -152,7 +164,7 @@ export function coverJobs(plan: NightPlan, style: Style): JobView[] {
     const on = first.on;
     const crops = joined([...new Set(group.map((c) => cropsOf(c.bed)))]);
     const layers = group.some((c) => c.bed.structure.kind !== 'open') ? ' · another layer' : '';
-    const verb = first.cover.use === 'over' ? 'over' : 'on';
+    const verb = VERB[first.cover.use];
     return {
       key,
       kind: 'cover' as const,
@@ -210,7 +222,7 @@ export function closeJobs(plan: NightPlan, style: Style): JobView[] {
           ? 'doors and sides shut'
           : `${Math.round(opening.fraction * 100)} % open · doors and sides`,
         why: shutWhy(beds, saves, sunset, style),
-        minutes: 4,
+        minutes: CLOSE_MIN,
         structureId: s.id,
         items: [],
         accepted: false,

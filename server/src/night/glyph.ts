@@ -20,8 +20,7 @@ import {
   type Structure,
   type Style,
 } from '@fogata/core';
-import type { FarmState } from '../farm/state';
-import { lastHarm } from '../farm/state';
+import { coversOn, lastHarm, type FarmState } from '../farm/state';
 import {
   asIsOutcome,
   lowSoFar,
@@ -208,8 +207,12 @@ export function currentGlyph(
   state: FarmState,
   stock: readonly Cover[],
 ): GlyphLayer[] {
-  const on = (state.onBed.get(bed.id) ?? []).flatMap((c) => stock.find((s) => s.id === c.coverId) ?? []);
-  return glyphOf(structure, on, [], state.openings.get(structure.id)?.fraction ?? 0);
+  return glyphOf(
+    structure,
+    coversOn(state, bed.id, stock),
+    [],
+    state.openings.get(structure.id)?.fraction ?? 0,
+  );
 }
 
 export type { NightWindow };

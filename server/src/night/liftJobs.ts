@@ -1,8 +1,8 @@
 /** The morning's jobs: what may come off, from when, and what has been lifted already. */
 import type { JobView } from '@fogata/contract';
-import { HOUR_MS, LIFT_SHARE, type Cover } from '@fogata/core';
-import { ofKind } from '../farm/state';
-import { joined, minutesFor } from './jobParts';
+import { HOUR_MS, LIFT_SHARE, sheetKey, type Cover } from '@fogata/core';
+import { ofKind, sheetOf } from '../farm/state';
+import { joined, minutesFor, useOf } from './jobParts';
 import { thawMs, type NightPlan, type PlannedBed } from './planned';
 
 export function liftJobs(plan: NightPlan): JobView[] {
@@ -12,9 +12,9 @@ export function liftJobs(plan: NightPlan): JobView[] {
     const atMs = b.lift?.atMs;
     if (atMs == null) continue;
     for (const c of plan.state.onBed.get(b.bed.id) ?? []) {
-      const cover = plan.data.covers.find((s) => s.id === c.coverId);
+      const cover = sheetOf(c, plan.data.covers);
       if (cover) {
-        const key = `lift:${cover.id}:${b.structure.id}`;
+        const key = `lift:${sheetKey(cover)}:${b.structure.id}`;
         groups.set(key, [...(groups.get(key) ?? []), { b, cover, recordId: c.recordId, atMs }]);
       }
     }
@@ -44,6 +44,7 @@ export function liftJobs(plan: NightPlan): JobView[] {
         bedName: g.b.bed.name,
         coverId: g.cover.id,
         coverName: g.cover.name,
+        ...useOf(g.cover),
         on: false,
         lying:
           g.b.on.filter((x) => x.id === g.cover.id).length -
@@ -68,9 +69,9 @@ function liftedJobs(plan: NightPlan): JobView[] {
   for (const r of ofKind(plan.state.standing, 'cover')) {
     if (r.on || r.atMs < since) continue;
     const b = plan.beds.find((x) => x.bed.id === r.bedId);
-    const cover = plan.data.covers.find((c) => c.id === r.coverId);
+    const cover = sheetOf(r, plan.data.covers);
     if (!b || !cover) continue;
-    const key = `lifted:${cover.id}:${b.structure.id}`;
+    const key = `lifted:${sheetKey(cover)}:${b.structure.id}`;
     const job = groups.get(key) ?? {
       key,
       kind: 'lift' as const,

@@ -15,10 +15,13 @@ import {
   plantingValue,
   REST_ERROR_K,
   shadeShown,
+  sheetKey,
   sortCovers,
   structureIndex,
   sunTimes,
   thresholds,
+  wayWords,
+  waysHere,
   zoneOffsetC,
   type Bed,
   type Calibration,
@@ -28,9 +31,10 @@ import {
   type Style,
 } from '@fogata/core';
 import type { ClockView, PlanProgress } from '@fogata/contract';
-import { coversOn, type FarmState } from '../farm/state';
+import { coversOn, sheetOf, type FarmState } from '../farm/state';
 import { inUse } from '../farm/stock';
 import type { FarmData } from '../farm/store';
+import { useOf } from './jobParts';
 import { plantingView, rangeOf, ribbonOf } from './glyph';
 import { learntView } from './learning';
 import { hardeningOf, type Background } from './background';
@@ -49,13 +53,26 @@ export interface PlaceInputs {
   style: Style;
 }
 
+/** Every sheet in every way that it may lie here, and whatever lies here though it does not fit. */
+function sheetsHere(
+  stock: readonly Cover[],
+  structure: Structure,
+  bed: Bed,
+  on: readonly Cover[],
+  mayTouch: boolean,
+): Cover[] {
+  const fit = stock.flatMap((c) => waysHere(c, structure, bed, mayTouch).map((f) => f.cover));
+  return [...fit, ...on.filter((c, n) => !fit.includes(c) && on.indexOf(c) === n)];
+}
+
 function whatIfOf(i: PlaceInputs): WhatIf | null {
   const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
   if (!i.plan || !b) return null;
   const { structure, bed } = i;
   const planned = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
   // the plan's own objects: it may have been worked out from an earlier load of the farm
-  const fitting = i.plan.data.covers.filter((c) => b.on.includes(c) || isFit(fitCover(c, structure, bed)));
+  const mayTouch = i.data.farm.schools.touch !== 'hoops';
+  const fitting = sheetsHere(i.plan.data.covers, structure, bed, b.on, mayTouch);
   // a sheet that the plan lays double has two switches
   const doubled = planned.filter((c, n) => planned.indexOf(c) !== n);
   const sorted = sortCovers([...fitting, ...doubled]);
@@ -125,7 +142,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
           spec: layer,
         };
       }
-      const used = inUse(i.data, i.state, cover).pieces;
+      const used = inUse(i.data, i.state, i.data.covers.find((c) => c.id === cover.id) ?? cover).pieces;
       const fit = fitCover(cover, structure, bed);
       const at = left.indexOf(cover);
       if (at >= 0) left.splice(at, 1);
@@ -134,9 +151,10 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       if (under >= 0) lying.splice(under, 1);
       const lies = under >= 0;
       const twice = ids.indexOf(cover) !== n;
-      const how = cover.use === 'hoops' ? 'on hoops' : cover.use === 'flat' ? 'laid on' : 'over it';
+      const how = wayWords(cover.use);
+      const key = sheetKey(cover);
       return {
-        id: twice ? `${cover.id}#2` : cover.id,
+        id: twice ? `${key}#2` : key,
         name: twice ? `${cover.name}, a second one` : cover.name,
         note: lies
           ? `on now, ${how}`
@@ -204,7 +222,7 @@ function optionRows(i: PlaceInputs): OptionRow[] {
       const outcome = b.outcome.options.find((x) => x.key === o.key)!;
       return {
         key: o.key,
-        names: o.covers.map((c) => c.name),
+        names: o.covers.map((c) => (sheetKey(c) === c.id ? c.name : `${c.name}, ${wayWords(c.use)}`)),
         leafC: rangeOf(outcome.minLeafC, i.plan!.errorK),
         loss: b.loss[o.key]!,
         minutes: b.minutes[o.key]!,
@@ -265,16 +283,22 @@ function learntOf(i: PlaceInputs) {
 export function placeView(i: PlaceInputs): PlaceView {
   const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
   const on = i.state.onBed.get(i.bed.id) ?? [];
+  const mayTouch = i.data.farm.schools.touch !== 'hoops';
+  const here = sheetsHere(
+    i.data.covers,
+    i.structure,
+    i.bed,
+    coversOn(i.state, i.bed.id, i.data.covers),
+    mayTouch,
+  );
   return {
     clock: i.clock,
     structure: i.structure,
     bed: i.bed,
-    covers: i.data.covers
-      .filter((c) => on.some((o) => o.coverId === c.id) || isFit(fitCover(c, i.structure, i.bed)))
-      .map((cover) => {
-        const found = on.find((o) => o.coverId === cover.id);
-        return { cover, on: found !== undefined, recordId: found?.recordId ?? null };
-      }),
+    covers: here.map((cover) => {
+      const found = on.find((o) => sheetOf(o, i.data.covers) === cover);
+      return { cover, ...useOf(cover), on: found !== undefined, recordId: found?.recordId ?? null };
+    }),
     opening: i.state.openings.get(i.structure.id)?.fraction ?? 0,
     plantings: plantingViews(i),
     progress: i.progress,

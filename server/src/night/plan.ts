@@ -5,7 +5,6 @@
  */
 import {
   changeMinutes,
-  coverProblem,
   cropById,
   expectedLoss,
   floorMinutes,
@@ -16,23 +15,21 @@ import {
   shareLeft,
   structureIndex,
   thresholds,
-  type BedChoice,
   type Cover,
+  type CoverOption,
   type HouseOutcome,
   type OptionOutcome,
 } from '@fogata/core';
 import { lastHarm } from '../farm/state';
 import { piecesOn } from '../farm/stock';
 import { hardeningOf } from './background';
+import { choose, darkMs, mayWin } from './choice';
 import { setLift } from './lifting';
 import { bedTask, isKnown, type Found, type PlannedBed, type Work } from './planned';
 import { digest } from './pool';
-import { solveLp } from './solver';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
 
-/** What it takes to go out again after dark, for each bed, minutes: starting value. */
-const NIGHT_WALK_MIN = 15;
-/** Members under which a house's beds are first looked at, before its air is known as it will be. */
+/** Members under which beds are first looked at: before a house's air is known as it will be, and for what cannot win. */
 const FIRST_LOOK = 8;
 
 /** A bed with its outcomes priced; nothing is chosen for it yet. */
@@ -74,6 +71,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     minutes,
     laterMinutes,
     due: null,
+    late: false,
     plannedSpec: p.asIsSpec,
     lift: null,
   };
@@ -102,11 +100,10 @@ async function asPlanned(
   keys?: ReadonlyMap<string, string>,
 ) {
   const task = houseTask(w.inputs, roof, 'planned', (b) => {
-    const covers = coversOf(
-      beds.find((x) => x.bed.id === b.bed.id)!,
-      keys?.get(b.bed.id),
-    );
-    const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, w.inputs.closeMs);
+    const bed = beds.find((x) => x.bed.id === b.bed.id)!;
+    const covers = coversOf(bed, keys?.get(b.bed.id));
+    const onMs = bed.late ? Math.max(darkMs(w), w.inputs.closeMs) : w.inputs.closeMs;
+    const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onMs);
     return { spec, covers };
   });
   return { house: await w.pool.house(task, w.signal), under: digest(task.beds) };
@@ -121,16 +118,36 @@ async function shutAsItLies(w: Work, f: Found): Promise<void> {
   f.beds.forEach((b, n) => take(b, [{ ...house.beds[n]!.outcome, key: SHUT }], w.errorK));
 }
 
-async function tryOptions(w: Work, f: Found, b: PlannedBed, members: number): Promise<void> {
-  if (b.options.length === 0) return;
+async function tryOptions(
+  w: Work,
+  f: Found,
+  b: PlannedBed,
+  members: number,
+  which: readonly CoverOption[] = b.options,
+): Promise<void> {
+  if (which.length === 0) return;
   const { inputs } = w;
-  const options = b.options.map((o) => ({
+  const options = which.map((o) => ({
     key: o.key,
     spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeMs),
     structureLayer: structureIndex(b.structure, o.covers),
   }));
   const task = { ...bedTask(w, f, b, members), options };
   take(b, await w.pool.evaluate(task, f.under, w.signal), w.errorK);
+}
+
+/**
+ * Every option under a few members, so that each has its figure; then what the bed loses as it lies, and with it known, all
+ * that could still be the best under every member.
+ */
+async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  const everyone = w.inputs.members.length;
+  await tryOptions(w, f, b, Math.min(FIRST_LOOK, everyone));
+  if (everyone <= FIRST_LOOK) return;
+  const current = b.options.filter((o) => o.key === optionKey(b.on));
+  await tryOptions(w, f, b, everyone, current);
+  const rest = mayWin(w, b).filter((o) => !current.includes(o));
+  await tryOptions(w, f, b, everyone, rest);
 }
 
 export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Promise<PlannedBed[]> {
@@ -149,7 +166,6 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
     await Promise.all(found.flatMap((f) => f.beds.map((b) => setLift(w, f, b))));
     return all;
   }
-  const walkMin = phase === 'night' ? NIGHT_WALK_MIN : 0;
   const everyone = inputs.members.length;
   await Promise.all(found.map((f) => shutAsItLies(w, f)));
   const shared = found.filter((f) => f.beds.length > 1);
@@ -161,20 +177,26 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   await Promise.all(
     found.map(async (f) => {
       if (known.includes(f)) Object.assign(f, await asPlanned(w, f.roof, f.beds, w.before));
-      const members = toFind.includes(f) ? Math.min(FIRST_LOOK, everyone) : everyone;
-      await Promise.all(f.beds.map((b) => tryOptions(w, f, b, members)));
+      const first = (b: PlannedBed) => tryOptions(w, f, b, Math.min(FIRST_LOOK, everyone));
+      await Promise.all(f.beds.map((b) => (toFind.includes(f) ? first(b) : tryAll(w, f, b))));
     }),
   );
-  await choose(all, w, walkMin);
+  await choose(all, w);
   if (toFind.length > 0) {
     await Promise.all(
       toFind.map(async (f) => {
         Object.assign(f, await asPlanned(w, f.roof, f.beds));
-        await Promise.all(f.beds.map((b) => tryOptions(w, f, b, everyone)));
+        await Promise.all(f.beds.map((b) => tryAll(w, f, b)));
       }),
     );
-    await choose(all, w, walkMin);
+    await choose(all, w);
   }
+  // with each place's own latest time known, once more: what can be done by then, and what only after
+  const due = () => Promise.all(found.flatMap((f) => f.beds.map((b) => setDueTime(w, f, b))));
+  await due();
+  const before = all.map((b) => b.chosen).join();
+  await choose(all, w);
+  if (all.map((b) => b.chosen).join() !== before) await due();
   await Promise.all(
     found.map(async (f) => {
       for (const b of f.beds)
@@ -192,66 +214,14 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
       f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }], w.errorK));
     }),
   );
-  await Promise.all(found.flatMap((f) => f.beds.map((b) => setDueTime(w, f, b))));
   return all;
-}
-
-/** Minutes of work that all hands have before it is dark; in the night nothing presses. */
-function minutesLeft({ inputs: i, phase }: Work): number {
-  if (phase !== 'closing') return Infinity;
-  const dark = (i.window.sunsetMs ?? i.closeMs + HOUR_MS) + HOUR_MS / 2;
-  // who asks at dusk still gets the half hour that they will take
-  return (i.data.farm.hands * Math.max(HOUR_MS / 2, dark - i.nowMs)) / 60_000;
-}
-
-/** `walkMin` is added for every bed that changes: at night nobody goes out to swap sheets for a tenth of a degree. */
-async function choose(beds: readonly PlannedBed[], w: Work, walkMin: number): Promise<void> {
-  const { data } = w.inputs;
-  const left = minutesLeft(w);
-  const choices: BedChoice[] = beds.map((b) => {
-    const options = b.options.some((o) => o.key === b.fixed)
-      ? b.options.filter((o) => o.key === b.fixed)
-      : b.options;
-    return {
-      bedId: b.bed.id,
-      options: options.map((o) => ({
-        key: o.key,
-        loss: b.loss[o.key]!,
-        minutes: b.minutes[o.key]!,
-        laterMinutes: b.laterMinutes[o.key]! + (o.key === optionKey(b.on) ? 0 : walkMin),
-        pieces: o.pieces,
-      })),
-    };
-  });
-  if (choices.length === 0) return;
-  const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
-  let problem = coverProblem(choices, stock, data.farm.hourlyRate, left);
-  let values: Record<string, number>;
-  try {
-    values = await solveLp(problem.lp);
-  } catch {
-    // the grower asked for more than is in stock: their beds as close as the stock allows
-    const free = choices.map((c, i) => ({
-      ...c,
-      options: beds[i]!.options.map((o) => ({
-        key: o.key,
-        loss: beds[i]!.loss[o.key]! * (o.key === beds[i]!.fixed ? 0 : 1),
-        minutes: beds[i]!.minutes[o.key]!,
-        laterMinutes: beds[i]!.laterMinutes[o.key]!,
-        pieces: o.pieces,
-      })),
-    }));
-    problem = coverProblem(free, stock, data.farm.hourlyRate);
-    values = await solveLp(problem.lp);
-  }
-  const chosen = problem.read(values);
-  for (const b of beds) b.chosen = chosen[b.bed.id]!;
 }
 
 async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const i = w.inputs;
   const sunset = i.window.sunsetMs ?? i.closeMs + HOUR_MS;
   const option = b.options.find((o) => o.key === b.chosen);
+  b.due = null;
   if (!option || option.covers.every((c) => b.on.includes(c))) return;
   const first = Math.max(i.nowMs, sunset - 2 * HOUR_MS);
   const times: number[] = [];

@@ -32,6 +32,8 @@ export interface PlannedBed extends BedPlan {
   minutes: Record<string, number>;
   laterMinutes: Record<string, number>;
   due: { dueMs: number; lostK: number } | null;
+  /** What is chosen can be done only after that: there are too few hands for all of it in time. */
+  late: boolean;
   /** The bed under what is chosen for it. */
   plannedSpec: BedSpec;
   /** In the morning, of a bed with covers on: when they may come off, null where they may not; and how cold it gets without. */

@@ -20,7 +20,7 @@ import {
   type Structure,
   type WeatherEntry,
 } from '@fogata/core';
-import { coversOn, type FarmState } from '../farm/state';
+import { coversOn, sheetOf, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 
 /** The bed as it stands, nothing touched: covers as they are, openings as they are. */
@@ -78,7 +78,7 @@ export function sheetsBetween(
     .sort((a, b) => a.fromMs - b.fromMs);
   const out: LaidSheet[] = [];
   for (const span of spans) {
-    const cover = data.covers.find((c) => c.id === span.coverId);
+    const cover = sheetOf(span, data.covers);
     if (!cover) continue;
     const on = { from: iso(span.fromMs), to: iso(Math.min(toMs, span.toMs)) };
     const free = out.find((x) => x.cover === cover && x.on.at(-1)!.to <= on.from);
@@ -181,11 +181,8 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
   const plantings = standingIn(bed.id, data.plantings, i.today);
   if (plantings.length === 0) return null;
   const on = coversOn(state, bed.id, data.covers);
-  const stock =
-    data.farm.schools.touch === 'hoops'
-      ? data.covers.filter((c) => c.use !== 'flat' || on.includes(c))
-      : data.covers;
-  let options = i.onlyAsIs ? [] : coverOptions(structure, bed, stock, on);
+  const mayTouch = data.farm.schools.touch !== 'hoops';
+  let options = i.onlyAsIs ? [] : coverOptions(structure, bed, data.covers, on, Infinity, mayTouch);
   const wanted = i.fixed.get(bed.id);
   if (wanted !== undefined && options.some((o) => o.key === wanted)) {
     options = options.filter((o) => o.key === wanted || o.key === optionKey(on) || o.key === BARE);

@@ -13,6 +13,7 @@ import type { Context, FarmNow } from '../context';
 import type { Db } from '../db/open';
 import { describeRecord } from '../farm/describe';
 import { appendRecords, logPage, recordsByIds } from '../farm/log';
+import { sheetOf } from '../farm/state';
 import { inUse, piecesOn } from '../farm/stock';
 import { changeThing, takeBack } from '../farm/things';
 import { notFound, parseBody, Problem } from '../problem';
@@ -60,7 +61,7 @@ function stillToDo(list: readonly FarmRecord[], m: FarmNow): FarmRecord[] {
     if (r.kind !== 'cover') return true;
     const there = lying(state, r.bedId, r.coverId);
     if (r.lying !== undefined && (r.on ? there > r.lying : there < r.lying)) return false;
-    const cover = m.data.covers.find((c) => c.id === r.coverId)!;
+    const cover = sheetOf(r, m.data.covers)!;
     const bed = m.data.beds.find((b) => b.id === r.bedId)!;
     const pieces = piecesOn(
       cover,

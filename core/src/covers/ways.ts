@@ -1,0 +1,68 @@
+/**
+ * In which ways a sheet may lie. Contract: `waysOf` says which its cloth bears (or the grower allows); `asUsed` is the same
+ * sheet lying in another way, one and the same object each time it is asked for; `sheetKey` names the two together.
+ */
+import type { Cover, CoverUse } from '../farm/types';
+import type { MaterialId } from '../heat/types';
+
+const ALL: readonly CoverUse[] = ['hoops', 'flat', 'over'];
+
+/**
+ * What each cloth bears, as starting values: films scorch and freeze to the leaves that they lie on, straw and tarpaulin are
+ * too heavy for hoops of a bed, panes are no sheets.
+ */
+const BEARS: Record<MaterialId, readonly CoverUse[]> = {
+  'pe-film': ['hoops', 'over'],
+  'pe-film-ir': ['hoops', 'over'],
+  'perforated-film': ['hoops', 'over'],
+  'polycarbonate-twin': [],
+  glass: [],
+  'glass-double': [],
+  'fleece-17': ALL,
+  'fleece-30': ALL,
+  'fleece-50': ALL,
+  'frost-blanket': ALL,
+  'foil-blanket': ['hoops', 'over'],
+  tarp: ['over'],
+  'straw-mat': ['over'],
+  'shade-30': ['hoops', 'over'],
+  'shade-50': ['hoops', 'over'],
+};
+
+/** The usual way first; what the grower allows stands above what the cloth bears. */
+export function waysOf(cover: Cover): CoverUse[] {
+  const more = cover.ways ?? BEARS[cover.material];
+  return [cover.use, ...ALL.filter((u) => u !== cover.use && more.includes(u))];
+}
+
+/** What a sheet's cloth bears besides its usual way: what a form proposes. */
+export const bears = (material: MaterialId): readonly CoverUse[] => BEARS[material];
+
+const variants = new WeakMap<Cover, Map<CoverUse, Cover>>();
+/** Usual way of a sheet that lies in another. */
+const usual = new WeakMap<Cover, CoverUse>();
+
+export function asUsed(cover: Cover, use: CoverUse): Cover {
+  if (use === cover.use) return cover;
+  const known = variants.get(cover) ?? new Map<CoverUse, Cover>();
+  variants.set(cover, known);
+  const found = known.get(use) ?? { ...cover, use };
+  known.set(use, found);
+  usual.set(found, cover.use);
+  return found;
+}
+
+/** The sheet's id, with the way where it is not the usual one: `fleece30`, `fleece30~flat`. */
+export function sheetKey(cover: Cover): string {
+  return usual.has(cover) ? `${cover.id}~${cover.use}` : cover.id;
+}
+
+/** Id and way of a key; the way is undefined where it is the usual one. */
+export function readSheetKey(key: string): { id: string; use: CoverUse | undefined } {
+  const at = key.lastIndexOf('~');
+  const use = ALL.find((u) => u === key.slice(at + 1));
+  return at > 0 && use ? { id: key.slice(0, at), use } : { id: key, use: undefined };
+}
+
+const WORDS: Record<CoverUse, string> = { hoops: 'on hoops', flat: 'laid on', over: 'over it' };
+export const wayWords = (use: CoverUse): string => WORDS[use];

@@ -1,0 +1,116 @@
+/**
+ * What goes on which bed. Contract: `mayWin` says which options of a bed are worth running under everyone; `choose` sets each
+ * bed's `chosen` by the kept solver, within the stock and within the hands and minutes left before each place's own latest
+ * time. What can only be done later than that is priced as later, and marked; nothing is dropped for being late alone.
+ */
+import {
+  couldWin,
+  coverProblem,
+  expectedLoss,
+  HOUR_MS,
+  optionKey,
+  type BedChoice,
+  type CoverOption,
+  type PricedOption,
+} from '@fogata/core';
+import type { PlannedBed, Work } from './planned';
+import { solveLp } from './solver';
+
+/** What it takes to go out again after dark, for each bed, minutes: starting value. */
+const NIGHT_WALK_MIN = 15;
+/** Shutting what is open, minutes a structure: starting value. */
+export const CLOSE_MIN = 4;
+
+function later(w: Work, b: PlannedBed, o: CoverOption): number {
+  // at night nobody goes out to swap sheets for a tenth of a degree
+  const walk = w.phase === 'night' && o.key !== optionKey(b.on) ? NIGHT_WALK_MIN : 0;
+  return b.laterMinutes[o.key]! + walk;
+}
+
+/** What the grower wants on the bed, where that can lie there; else everything. */
+function wanted(b: PlannedBed): CoverOption[] {
+  const fixed = b.options.filter((o) => o.key === b.fixed);
+  return fixed.length > 0 ? fixed : b.options;
+}
+
+/** Options that could be chosen, given what the bed loses as it lies: the others are left to a first look. */
+export function mayWin(w: Work, b: PlannedBed): CoverOption[] {
+  if (b.fixed !== null) return b.options;
+  const current = optionKey(b.on);
+  const bound = b.loss[current]!;
+  const { hourlyRate } = w.inputs.data.farm;
+  return b.options.filter((o) => {
+    if (o.key === current) return true;
+    const minutes = b.minutes[o.key]!;
+    return couldWin({ ...o, minutes, laterMinutes: later(w, b, o) }, bound, hourlyRate);
+  });
+}
+
+/** When it is dark: the last of what can be laid. */
+export const darkMs = (w: Work): number =>
+  (w.inputs.window.sunsetMs ?? w.inputs.closeMs + HOUR_MS) + HOUR_MS / 2;
+
+/** An option as priced, and, where the bed has a latest time before dark, once more as done after it. */
+function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
+  const { nowMs } = w.inputs;
+  const as: PricedOption = {
+    key: o.key,
+    loss: b.loss[o.key]!,
+    minutes: b.minutes[o.key]!,
+    laterMinutes: later(w, b, o),
+    pieces: o.pieces,
+  };
+  if (w.phase !== 'closing' || as.minutes === 0) return [as];
+  // who asks at dusk still gets the half hour that they will take
+  const byDark = Math.max(HOUR_MS / 2, darkMs(w) - nowMs) / 60_000;
+  const due = b.due;
+  if (!due || due.dueMs >= darkMs(w)) return [{ ...as, byMin: byDark }];
+  const lows = b.outcome.options.find((x) => x.key === o.key)!.minLeafC.map((c) => c - due.lostK);
+  const loss = b.atRisk.reduce((sum, a) => sum + expectedLoss(a, lows, w.errorK), 0);
+  return [
+    { ...as, byMin: Math.max(0, due.dueMs - nowMs) / 60_000 },
+    { ...as, byMin: byDark, late: true, loss: Math.max(as.loss, loss) },
+  ];
+}
+
+/** Minutes that shutting takes away from laying. */
+function closing(w: Work): number {
+  const open = [...w.inputs.state.openings.values()].filter((o) => o.fraction > 0);
+  return CLOSE_MIN * open.length;
+}
+
+export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void> {
+  if (beds.length === 0) return;
+  const { data } = w.inputs;
+  const choices = beds.map((b): BedChoice => ({
+    bedId: b.bed.id,
+    options: wanted(b).flatMap((o) => priced(w, b, o)),
+  }));
+  const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
+  const hands = { count: data.farm.hands, busyMin: closing(w) };
+  let problem = coverProblem(choices, stock, data.farm.hourlyRate, hands);
+  let values: Record<string, number>;
+  try {
+    values = await solveLp(problem.lp);
+  } catch {
+    // the grower asked for more than is in stock or can be done: their beds as close as the stock allows
+    const free = beds.map((b): BedChoice => ({
+      bedId: b.bed.id,
+      options: b.options.map((o) => ({
+        key: o.key,
+        loss: o.key === b.fixed ? 0 : b.loss[o.key]!,
+        minutes: b.minutes[o.key]!,
+        laterMinutes: b.laterMinutes[o.key]!,
+        pieces: o.pieces,
+      })),
+    }));
+    problem = coverProblem(free, stock, data.farm.hourlyRate);
+    values = await solveLp(problem.lp);
+  }
+  const chosen = problem.read(values);
+  for (const b of beds) {
+    const { key, late } = chosen[b.bed.id]!;
+    b.chosen = key;
+    b.late = late === true;
+  }
+}
