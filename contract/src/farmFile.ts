@@ -1,10 +1,62 @@
 /** The whole farm as one file, `fogata-farm/1`: settings, structures, beds, plantings, covers and the log. Unknown fields are refused. */
 import { z } from 'zod';
-import { bedSchema, coverSchema, farmSchema, plantingSchema, structureSchema } from './farm';
+import { bedSchema, coverSchema, farmSchema, instantMs, plantingSchema, structureSchema } from './farm';
 import { recordSchema } from './records';
 import { fieldName, firstProblem } from './simulationCase';
+import { typedSchema } from './weather';
 
 export const FARM_FORMAT = 'fogata-farm/1';
+
+const celsius = z.number({ error: 'a temperature in °C' }).min(-90).max(70);
+const entry = z.strictObject({
+  time: z.iso.datetime({ error: 'an instant like 2027-01-14T15:00:00Z' }),
+  airC: celsius,
+  dewPointC: celsius,
+  windMs: z.number({ error: 'a wind in m/s' }).min(0).max(80),
+  windFromDeg: z.number().min(0).max(360).optional(),
+  cloudFraction: z.number().min(0).max(1),
+  globalWm2: z.number().min(0).max(1500).optional(),
+  rainMm: z.number().min(0).max(500).optional(),
+  snowMm: z.number().min(0).max(2000).optional(),
+});
+const band = z.strictObject({ low: z.number(), mid: z.number(), high: z.number() });
+
+/** Forecasts as they were issued, what was measured, and what was predicted in the evenings. */
+const weatherFileSchema = z.strictObject({
+  forecasts: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(64),
+        name: z.string().max(80),
+        source: z.enum(['typed', 'file', 'push', 'poll']),
+        issuedMs: instantMs,
+        importedMs: instantMs,
+        fromMs: instantMs,
+        toMs: instantMs,
+        entries: z.array(entry).min(1, 'some hours').max(5000, 'at most 5000 hours'),
+        doubt: z.number().min(0.1).max(10),
+        typed: typedSchema.optional(),
+        active: z.boolean(),
+      }),
+    )
+    .max(50_000, 'at most 50000 forecasts'),
+  observations: z.array(z.strictObject({ atMs: instantMs, entry, source: z.string().max(40) })),
+  temperatures: z.array(
+    z.strictObject({
+      spot: z.string().min(1).max(64),
+      atMs: instantMs,
+      c: z.number().min(-60).max(80),
+      source: z.string().max(40),
+    }),
+  ),
+  evenings: z.array(
+    z.strictObject({
+      night: z.iso.date(),
+      issuedMs: instantMs,
+      data: z.strictObject({ spots: z.record(z.string(), band), beds: z.record(z.string(), band) }),
+    }),
+  ),
+});
 
 export const farmFileSchema = z.strictObject({
   format: z.literal(FARM_FORMAT, { error: `the string ${FARM_FORMAT}` }),
@@ -14,6 +66,9 @@ export const farmFileSchema = z.strictObject({
   plantings: z.array(plantingSchema.strict()).max(100_000, 'at most 100000 plantings'),
   covers: z.array(coverSchema.strict()).max(5000, 'at most 5000 covers'),
   records: z.array(recordSchema).max(500_000, 'at most 500000 records'),
+  /** When each record came to the server, in their order. */
+  arrivedMs: z.array(instantMs).optional(),
+  weather: weatherFileSchema.optional(),
 });
 export type FarmFile = z.infer<typeof farmFileSchema>;
 
@@ -27,6 +82,8 @@ function linkProblem(f: FarmFile): { field: string; expected: string } | null {
       seen.add(x.id);
     }
   }
+  if (f.arrivedMs && f.arrivedMs.length !== f.records.length)
+    return { field: 'arrivedMs', expected: `one for each of the ${f.records.length} records` };
   const structures = new Set(f.structures.map((s) => s.id));
   const beds = new Set(f.beds.map((b) => b.id));
   for (const [i, b] of f.beds.entries())

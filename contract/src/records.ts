@@ -5,7 +5,16 @@
 import { z } from 'zod';
 import { id, instantMs, USES } from './farm';
 
-const base = { id: z.uuid(), atMs: instantMs.describe('when it happened') };
+const base = {
+  id: z.uuid(),
+  atMs: instantMs.describe('when it happened'),
+  by: z
+    .string()
+    .trim()
+    .max(40, 'at most 40 letters')
+    .optional()
+    .describe('who did it, as the device was told'),
+};
 const temperature = z
   .number({ error: 'a temperature' })
   .min(-60, 'no lower than −60 °C')
@@ -95,6 +104,20 @@ export const changeSchema = z.object({
   before: z.record(z.string(), z.unknown()).nullable(),
   after: z.record(z.string(), z.unknown()).nullable(),
 });
+/** A file was brought: what of the farm it changed, in the order in which it was done. */
+export const broughtSchema = z.object({
+  ...base,
+  kind: z.literal('brought'),
+  name: z.string().max(80, 'at most 80 letters'),
+  changes: z.array(
+    z.object({
+      what: z.enum([...CHANGED, 'planting']),
+      targetId: id,
+      before: z.record(z.string(), z.unknown()).nullable(),
+      after: z.record(z.string(), z.unknown()).nullable(),
+    }),
+  ),
+});
 export const retractionSchema = z.object({ ...base, kind: z.literal('retraction'), retracts: z.uuid() });
 
 export const recordSchema = z.discriminatedUnion('kind', [
@@ -108,13 +131,14 @@ export const recordSchema = z.discriminatedUnion('kind', [
   decisionSchema,
   securedSchema,
   changeSchema,
+  broughtSchema,
   retractionSchema,
 ]);
 export type FarmRecord = z.infer<typeof recordSchema>;
 export type RecordKind = FarmRecord['kind'];
 export type RecordOf<K extends RecordKind> = Extract<FarmRecord, { kind: K }>;
 
-/** Who did it and on what: sent with a batch, kept with each of its records. */
+/** Who sends, and from which device: in the headers of every request, kept with each record that comes of it. */
 export const originSchema = z.object({
   actor: z.string().trim().max(40, 'at most 40 letters').default(''),
   device: z.string().max(64, 'at most 64 letters').default(''),
@@ -123,11 +147,10 @@ export type Origin = z.infer<typeof originSchema>;
 
 /** Records that a device may send; changes of what stands on the farm are written by the server with the change itself. */
 export const incomingSchema = z.object({
-  origin: originSchema.optional(),
   records: z
     .array(
       recordSchema.refine(
-        (r) => r.kind !== 'planting' && r.kind !== 'change',
+        (r) => r.kind !== 'planting' && r.kind !== 'change' && r.kind !== 'brought',
         'what stands on the farm is changed through its own address',
       ),
     )

@@ -5,6 +5,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Context, type ServerOptions } from './context';
 import { limiter, passcodeGate, sameHouse, securityHeaders, type GuardOptions } from './guard';
+import { takeOrigin } from './origin';
 import { Problem, sendProblem } from './problem';
 import { exchangeRoutes } from './routes/exchange';
 import { feedRoutes } from './routes/feed';
@@ -41,7 +42,10 @@ export function makeApp(
       throw new Problem(429, 'Too often', 'Too many requests in a minute. Wait a moment.');
     next();
   });
+  app.use('/api', takeOrigin);
   app.use(compression());
+  // a farm with its whole log is larger than anything else that comes
+  app.use('/api/farm/file', express.json({ limit: '64mb' }));
   app.use(express.json({ limit: '8mb' }));
   if (process.env['FOGATA_DEV']) {
     // Expo's own server has another port; only while developing

@@ -1,6 +1,16 @@
 /** The farm out and in through the API: the same again, nothing half done, and a word before anything changes. */
-import type { BedsView, CutView, ExchangeView, FarmFile, NowView, ProblemBody } from '@fogata/contract';
+import type {
+  BedsView,
+  CutView,
+  ExchangeView,
+  FarmFile,
+  LogView,
+  NowView,
+  ProblemBody,
+} from '@fogata/contract';
+import { HOUR_MS } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
+import { DEMO_START_MS } from '../src/demo/seed';
 import { startTestServer, type TestServer } from './harness';
 
 let s: TestServer;
@@ -62,6 +72,108 @@ test.each([
   const { body } = await bring('/api/farm/file', { dryRun: false, file: spoil(before) }, 422);
   expect((body as ProblemBody).detail).toMatch(why);
   expect(await file()).toEqual(before);
+});
+
+const log = async () => ((await s.api.get('/api/log').expect(200)).body as LogView).entries;
+const takeBack = (id: string) =>
+  s.api
+    .post('/api/records')
+    .send({ records: [{ id: randomUUID(), kind: 'retraction', atMs: Date.now(), retracts: id }] });
+const things = async () => {
+  const { farm, structures, beds, plantings, covers } = await file();
+  return { farm, structures, beds, plantings, covers };
+};
+
+test('a file that was brought is one entry of the log, and is taken back and brought again as one', async () => {
+  const before = await things();
+  const next = structuredClone(await file());
+  next.covers[0]!.count += 3;
+  next.farm.name = 'Other name';
+  next.structures.push({ ...next.structures[0]!, id: 'new', name: 'New house' });
+  next.beds.push({ ...next.beds[0]!, id: 'new-bed', structureId: 'new', name: 'New bed' });
+  next.covers = next.covers.filter((c) => c.name !== 'Straw mat');
+  const taken = (await bring('/api/farm/file', { dryRun: false, file: next }, 201)).body as ExchangeView;
+  const brought = await things();
+  expect(brought.structures.some((x) => x.id === 'new')).toBe(true);
+  const [entry] = await log();
+  expect(entry).toMatchObject({ title: 'A farm file brought', detail: '2 added, 2 changed, 1 removed' });
+  expect(entry!.record.id).toBe(taken.recordId);
+  await takeBack(taken.recordId!).expect(201);
+  expect(await things()).toEqual(before);
+  // what was changed since by hand stays: only what the file changed is turned round
+  const back = (await file()).records.at(-1)!;
+  await s.api
+    .put(`/api/covers/blanket`)
+    .send({ ...before.covers.find((c) => c.id === 'blanket')!, count: 2 });
+  await takeBack(back.id).expect(201);
+  const again = await things();
+  expect(again.covers.find((c) => c.id === 'blanket')!.count).toBe(2);
+  expect(again.farm.name).toBe('Other name');
+  await takeBack((await file()).records.at(-1)!.id).expect(201);
+  await s.api.put('/api/covers/blanket').send(before.covers.find((c) => c.id === 'blanket')!);
+  expect(await things()).toEqual(before);
+});
+
+test('a brought file is not taken back over a planting that has come into its bed since', async () => {
+  const next = structuredClone(await file());
+  next.beds.push({ ...next.beds[0]!, id: 'late-bed', name: 'Late bed' });
+  const taken = (await bring('/api/farm/file', { dryRun: false, file: next }, 201)).body as ExchangeView;
+  const planting = { ...next.plantings[0]!, id: 'late', bedId: 'late-bed', fromRow: 1, toRow: 1 };
+  await s.api.put('/api/plantings/late').send(planting).expect(200);
+  const { body } = await takeBack(taken.recordId!).expect(409);
+  expect((body as ProblemBody).detail).toMatch(/planted in this bed; its story would be lost/);
+  expect((await file()).beds.some((b) => b.id === 'late-bed')).toBe(true);
+});
+
+test('another farm is filled from the file: the log as it arrived, forecasts, temperatures and evenings', async () => {
+  await s.now();
+  await s.api
+    .post('/api/forecasts/typed')
+    .send({
+      lowC: -5,
+      lowAtMs: (await s.now()).clock.nowMs + 12 * HOUR_MS,
+      highC: 4,
+      windMs: 1,
+      cloud: 0,
+      sure: 'usual',
+      rainMm: 2,
+    })
+    .expect(201);
+  const whole = await file();
+  expect(whole.arrivedMs).toHaveLength(whole.records.length);
+  expect(whole.weather!.forecasts).toHaveLength(1);
+  expect(whole.weather!.evenings.length).toBeGreaterThan(0);
+  const other = await startTestServer(false);
+  try {
+    const view = (await other.api.post('/api/farm/file').send({ dryRun: false, file: whole }).expect(201))
+      .body as ExchangeView;
+    expect(view.weather).toBeGreaterThan(1);
+    const there = JSON.parse((await other.api.get('/api/farm/file')).text) as FarmFile;
+    // its own log holds one entry more: that a file was brought
+    expect(there.records.slice(0, -1)).toEqual(whole.records);
+    expect(there.arrivedMs!.slice(0, -1)).toEqual(whole.arrivedMs);
+    expect({ ...there, records: [], arrivedMs: [] }).toEqual({ ...whole, records: [], arrivedMs: [] });
+  } finally {
+    await other.close();
+  }
+}, 60_000);
+
+test('who did it and on which device stands with the entry; a name in the entry itself goes before the sender’s', async () => {
+  const send = (record: object, who: string) =>
+    s.api
+      .post('/api/records')
+      .set('x-fogata-who', who)
+      .set('x-fogata-device', 'phone-1')
+      .send({ records: [{ id: randomUUID(), kind: 'note', atMs: DEMO_START_MS, ...record }] })
+      .expect(201);
+  await send({ text: 'first' }, encodeURIComponent('Señal'));
+  await send({ text: 'second', by: 'M' }, 'other');
+  // what cannot be read is nobody, not an error
+  await send({ text: 'third' }, '%E0%A4%A');
+  const by = new Map((await log()).map((e) => [e.title, e.actor]));
+  expect([by.get('first'), by.get('second'), by.get('third')]).toEqual(['Señal', 'M', '']);
+  await s.api.patch('/api/farm').set('x-fogata-who', 'M').send({ hands: 2 }).expect(200);
+  expect((await log()).find((e) => e.record.kind === 'change')).toMatchObject({ actor: 'M' });
 });
 
 test('GeoJSON and the stock’s CSV come back the same', async () => {

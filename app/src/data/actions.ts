@@ -4,6 +4,7 @@ import { record } from './hooks';
 import { newId } from './id';
 import { instant, nightFor } from './moment';
 import { offerUndo } from './undo';
+import { whoUses } from './who';
 
 /** A record as an action gives it: everything but its id. */
 type Draft = FarmRecord extends infer R ? (R extends { id: string } ? Omit<R, 'id'> : never) : never;
@@ -11,7 +12,9 @@ type Draft = FarmRecord extends infer R ? (R extends { id: string } ? Omit<R, 'i
 /** At the moment that it is done, and in the night that this is. */
 function dated(r: FarmRecord): FarmRecord {
   const atMs = instant(r.atMs);
-  return 'night' in r ? { ...r, atMs, night: nightFor(atMs, r.night) } : { ...r, atMs };
+  const by = whoUses();
+  const done = { ...r, atMs, ...(by ? { by } : {}) };
+  return 'night' in done ? { ...done, night: nightFor(atMs, done.night) } : done;
 }
 
 /** Keeps records and offers to take them back for ten seconds. */

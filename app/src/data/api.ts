@@ -1,5 +1,6 @@
 /** Requests to the server: JSON in, JSON out, problems as errors that carry their sentence. */
 import type { ProblemBody } from '@fogata/contract';
+import { originHeaders } from './who';
 
 /** The server said no, with a sentence. */
 export class Refused extends Error {
@@ -38,7 +39,10 @@ export async function request<T>(
   try {
     response = await fetch(`${BASE}${path}`, {
       method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      headers: {
+        ...(method === 'GET' ? {} : originHeaders()),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
       body: body === undefined ? undefined : JSON.stringify(body),
       signal: AbortSignal.timeout(longestMs),
     });

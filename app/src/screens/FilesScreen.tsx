@@ -6,15 +6,17 @@ import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
 import { Page, Row, TopLine } from '../components/Page';
 import { PartTitle, Text } from '../components/Text';
+import { retract } from '../data/actions';
 import { change } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
+import { offerUndo } from '../data/undo';
 
 type What = 'farm' | 'geojson' | 'stock';
 
 const KINDS: Record<What, { title: string; note: string; get: string; post: string; accept: string }> = {
   farm: {
     title: 'The whole farm',
-    note: 'One JSON file: settings, structures, beds, plantings, covers and the log.',
+    note: 'One JSON file: settings, structures, beds, plantings, covers and the log, with every forecast and temperature.',
     get: '/api/farm/file',
     post: '/api/farm/file',
     accept: '.json,application/json',
@@ -39,7 +41,8 @@ const list = (names: string[]) =>
   names.length <= 6 ? names.join(', ') : `${names.slice(0, 6).join(', ')} and ${names.length - 6} more`;
 
 function Change({ view }: { view: ExchangeView }) {
-  const nothing = view.added.length + view.changed.length + view.removed.length + view.records === 0;
+  const nothing =
+    view.added.length + view.changed.length + view.removed.length + view.records + view.weather === 0;
   return (
     <View testID="exchange" style={{ gap: 4, paddingVertical: 8 }}>
       <Text kind="strong">
@@ -49,6 +52,7 @@ function Change({ view }: { view: ExchangeView }) {
       {view.changed.length > 0 ? <Text>{`Change: ${list(view.changed)}.`}</Text> : null}
       {view.removed.length > 0 ? <Text tone="ochre">{`▲ Go: ${list(view.removed)}.`}</Text> : null}
       {view.records > 0 ? <Text>{`${view.records} entries join the log.`}</Text> : null}
+      {view.weather > 0 ? <Text>{`${view.weather} rows of weather and forecasts join it.`}</Text> : null}
       <Text kind="small" tone="quiet">{`${view.same} stay as they are.`}</Text>
     </View>
   );
@@ -61,8 +65,12 @@ export function FilesScreen() {
   const send = async (what: What, body: object, dryRun: boolean) => {
     setProblem(null);
     try {
-      setView(await change<ExchangeView>(KINDS[what].post, 'POST', { ...body, dryRun }));
-      if (!dryRun) setHeld(null);
+      const next = await change<ExchangeView>(KINDS[what].post, 'POST', { ...body, dryRun });
+      setView(next);
+      if (dryRun) return;
+      setHeld(null);
+      const { recordId } = next;
+      if (recordId) offerUndo(`${KINDS[what].title}: taken`, () => retract([recordId], Date.now()));
     } catch (e) {
       setView(null);
       setProblem((e as Error).message);

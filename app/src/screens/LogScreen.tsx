@@ -128,9 +128,11 @@ export function LogScreen() {
                 >
                   {e.title}
                 </Text>
-                {e.retracted || e.detail ? (
+                {e.retracted || e.detail || e.actor ? (
                   <Text kind="small" tone="quiet">
-                    {e.retracted ? 'taken back' : e.detail}
+                    {[e.retracted ? 'taken back' : e.detail, e.actor ? `by ${e.actor}` : '']
+                      .filter(Boolean)
+                      .join(' · ')}
                   </Text>
                 ) : null}
               </View>

@@ -9,6 +9,7 @@ import { NoteField } from '../components/Field';
 import { Loading, Page, TopLine } from '../components/Page';
 import { Stepper } from '../components/Stepper';
 import { PartTitle, Text } from '../components/Text';
+import { setWhoUses, whoUses } from '../data/who';
 import { useSaveFarm } from '../data/useSaveFarm';
 
 function Part({ title, children, why }: { title: string; why?: string; children: React.ReactNode }) {
@@ -38,6 +39,27 @@ function Named({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
         testID="keep-place"
       />
       <Button label="Where it is, wind and frost" onPress={() => router.push('/site')} testID="open-site" />
+    </Part>
+  );
+}
+
+/** On this device alone: a farm's phones each have their own. */
+function Who() {
+  const [name, setName] = useState(whoUses);
+  return (
+    <Part
+      title="Who uses this device"
+      why="A name or a mark of yours stands then beside what is done on it. It stays empty where one does it all."
+    >
+      <NoteField
+        label="Name on this device"
+        value={name}
+        onChange={(n) => {
+          setName(n);
+          setWhoUses(n);
+        }}
+        testID="who"
+      />
     </Part>
   );
 }
@@ -167,6 +189,7 @@ export function SettingsScreen() {
               max={20}
             />
           </Part>
+          <Who />
           <Named farm={farm} save={save} key={`${farm.name}${farm.timeZone}`} />
         </>
       )}

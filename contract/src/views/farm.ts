@@ -55,6 +55,10 @@ export interface ExchangeView {
   removed: string[];
   same: number;
   records: number;
+  /** Forecasts, measured hours, temperatures and evenings' predictions that are not there yet. */
+  weather: number;
+  /** The log's entry of it, to take it back by; null where it changed nothing or was not taken. */
+  recordId: string | null;
 }
 
 export interface KitView {

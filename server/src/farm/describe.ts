@@ -107,6 +107,19 @@ export function describeRecord(
         detail: r.verdict === 'withdrawn' ? '' : names,
       };
     }
+    case 'brought': {
+      const { changes } = r;
+      const count = (f: (c: (typeof changes)[number]) => boolean, word: string) => {
+        const n = changes.filter(f).length;
+        return n > 0 ? `${n} ${word}` : null;
+      };
+      const parts = [
+        count((c) => c.before === null, 'added'),
+        count((c) => c.before !== null && c.after !== null, 'changed'),
+        count((c) => c.after === null, 'removed'),
+      ];
+      return { title: `${r.name} brought`, detail: parts.filter(Boolean).join(', ') };
+    }
     case 'change': {
       const thing = r.after ?? r.before ?? {};
       const name = r.what === 'farm' ? 'The farm’s settings' : String(thing['name'] ?? r.targetId);

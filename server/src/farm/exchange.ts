@@ -1,21 +1,28 @@
 /**
  * The farm out and in. Contract: `wholeFarm` gives the file; `compare` says what taking one would change; `replaceFarm`
- * takes it, all or nothing. The log only ever grows.
+ * takes it, all or nothing, as one entry of the log that can be taken back. Log and weather only ever grow.
  */
 import { FARM_FORMAT, type ExchangeView, type FarmFile } from '@fogata/contract';
 import { asc } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import { chunks } from '../chunks';
 import type { Db } from '../db/open';
-import { beds, covers, farm as farmTable, plantings, records, structures } from '../db/schema';
+import { forecasts, nights, observations, records, temperatures } from '../db/schema';
+import { weatherChanged } from '../sources/kept';
 import { appendRecords } from './log';
-import { bedRow, coverRow, loadFarm, structureRow } from './store';
+import { loadFarm } from './store';
+import { bringThings, FARM_ID, type Change } from './things';
+
+const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
 
 /** Everything, without fields that are not set. */
 export async function wholeFarm(db: Db, nowMs: number): Promise<FarmFile> {
-  const data = await loadFarm(db, nowMs);
-  const log = await db.select({ data: records.data }).from(records).orderBy(asc(records.seq));
-  const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
+  const data = await loadFarm(db, nowMs, false);
+  const log = await db
+    .select({ data: records.data, recordedMs: records.recordedMs })
+    .from(records)
+    .orderBy(asc(records.seq));
+  const issued = await db.select().from(forecasts).orderBy(asc(forecasts.importedMs), asc(forecasts.id));
   return plain({
     format: FARM_FORMAT,
     farm: data.farm,
@@ -24,53 +31,121 @@ export async function wholeFarm(db: Db, nowMs: number): Promise<FarmFile> {
     plantings: data.plantings,
     covers: data.covers,
     records: log.map((r) => r.data),
-  } as FarmFile);
+    arrivedMs: log.map((r) => r.recordedMs),
+    weather: {
+      forecasts: issued.map(({ typed, ...f }) => (typed === null ? f : { ...f, typed })),
+      observations: await db.select().from(observations).orderBy(asc(observations.atMs)),
+      temperatures: await db
+        .select()
+        .from(temperatures)
+        .orderBy(asc(temperatures.spot), asc(temperatures.atMs)),
+      evenings: await db.select().from(nights).orderBy(asc(nights.night)),
+    },
+  }) as unknown as FarmFile;
 }
 
 type Parts = Pick<FarmFile, 'structures' | 'beds' | 'plantings' | 'covers'>;
-const nameOf = (x: { id: string }) => ('name' in x ? String(x.name) : 'crop' in x ? String(x.crop) : x.id);
+const KINDS = {
+  structures: 'structure',
+  beds: 'bed',
+  plantings: 'planting',
+  covers: 'cover',
+} as const;
+const nameOf = (x: object) =>
+  'name' in x ? String(x.name) : 'crop' in x ? String(x.crop) : 'something without a name';
+
+/** One by one what comes, changes and goes. */
+function changesOf(now: FarmFile, next: Parts & Partial<FarmFile>): { changes: Change[]; same: number } {
+  const changes: Change[] = [];
+  let same = 0;
+  for (const kind of Object.keys(KINDS) as (keyof typeof KINDS)[]) {
+    const was = new Map((now[kind] as { id: string }[]).map((x) => [x.id, x]));
+    for (const x of next[kind] as { id: string }[]) {
+      const before = was.get(x.id) ?? null;
+      const after = plain(x);
+      if (isDeepStrictEqual(before, after)) same += 1;
+      else changes.push({ what: KINDS[kind], targetId: x.id, before, after } as unknown as Change);
+      was.delete(x.id);
+    }
+    for (const x of was.values())
+      changes.push({ what: KINDS[kind], targetId: x.id, before: x, after: null } as unknown as Change);
+  }
+  if (next.farm && !isDeepStrictEqual(now.farm, next.farm))
+    changes.push({ what: 'farm', targetId: FARM_ID, before: now.farm, after: plain(next.farm) });
+  return { changes, same };
+}
+
+/** Rows of weather that a file has and the farm has not. */
+function newWeather(now: FarmFile, next: Partial<FarmFile>) {
+  const [w, is] = [next.weather, now.weather];
+  const fresh = <T>(
+    list: readonly T[] | undefined,
+    held: readonly T[] | undefined,
+    key: (x: T) => string,
+  ) => {
+    const known = new Set((held ?? []).map(key));
+    return (list ?? []).filter((x) => !known.has(key(x)));
+  };
+  return {
+    forecasts: fresh(w?.forecasts, is?.forecasts, (f) => f.id),
+    observations: fresh(w?.observations, is?.observations, (o) => String(o.atMs)),
+    temperatures: fresh(w?.temperatures, is?.temperatures, (t) => `${t.spot} ${t.atMs}`),
+    evenings: fresh(w?.evenings, is?.evenings, (e) => e.night),
+  };
+}
 
 /** By name what comes, changes and goes. */
 export function compare(now: FarmFile, next: Parts & Partial<FarmFile>): ExchangeView {
-  const view: ExchangeView = { taken: false, added: [], changed: [], removed: [], same: 0, records: 0 };
-  for (const kind of ['structures', 'beds', 'plantings', 'covers'] as const) {
-    const was = new Map((now[kind] as { id: string }[]).map((x) => [x.id, x]));
-    for (const x of next[kind] as { id: string }[]) {
-      const old = was.get(x.id);
-      if (!old) view.added.push(nameOf(x));
-      else if (isDeepStrictEqual(old, JSON.parse(JSON.stringify(x)))) view.same += 1;
-      else view.changed.push(nameOf(x));
-      was.delete(x.id);
-    }
-    view.removed.push(...[...was.values()].map(nameOf));
-  }
-  if (next.farm && !isDeepStrictEqual(now.farm, next.farm)) view.changed.push('the farm’s settings');
+  const { changes, same } = changesOf(now, next);
+  const named = (of: (c: Change) => boolean) =>
+    changes
+      .filter(of)
+      .map((c) => (c.what === 'farm' ? 'the farm’s settings' : nameOf(c.after ?? c.before ?? {})));
   const known = new Set(now.records.map((r) => r.id));
-  view.records = (next.records ?? []).filter((r) => !known.has(r.id)).length;
-  return view;
+  const weather = newWeather(now, next);
+  return {
+    taken: false,
+    added: named((c) => c.before === null),
+    changed: named((c) => c.before !== null && c.after !== null),
+    removed: named((c) => c.after === null),
+    same,
+    records: (next.records ?? []).filter((r) => !known.has(r.id)).length,
+    weather: Object.values(weather).reduce((n, list) => n + list.length, 0),
+    recordId: null,
+  };
 }
 
-/** Replaces what stands on the farm, in one transaction. */
+/** Makes the farm what a file says, in one transaction; the id of the log's entry of it, null where no thing changed. */
 export async function replaceFarm(
   db: Db,
-  next: Parts & Partial<Pick<FarmFile, 'farm' | 'records'>>,
+  now: FarmFile,
+  next: Parts & Partial<FarmFile>,
+  name: string,
   nowMs: number,
-): Promise<void> {
-  await db.transaction(async (tx) => {
-    await tx.delete(plantings);
-    await tx.delete(beds);
-    await tx.delete(structures);
-    await tx.delete(covers);
-    if (next.farm)
-      await tx
-        .insert(farmTable)
-        .values({ id: 'farm', settings: next.farm })
-        .onConflictDoUpdate({ target: farmTable.id, set: { settings: next.farm } });
-    for (const part of chunks(next.structures)) await tx.insert(structures).values(part.map(structureRow));
-    for (const part of chunks(next.beds)) await tx.insert(beds).values(part.map(bedRow));
-    for (const part of chunks(next.plantings)) await tx.insert(plantings).values(part);
-    for (const part of chunks(next.covers)) await tx.insert(covers).values(part.map(coverRow));
-    for (const part of chunks(next.records ?? []))
-      await appendRecords(tx as unknown as Db, part, nowMs, nowMs);
+): Promise<string | null> {
+  return db.transaction(async (tx) => {
+    const t = tx as unknown as Db;
+    // by the arrival that the file says where it says one, in its order
+    const arrived = new Map((next.records ?? []).map((r, i) => [r.id, next.arrivedMs?.[i] ?? nowMs]));
+    for (const part of runsOf(next.records ?? [], (r) => arrived.get(r.id)!))
+      await appendRecords(t, part, Math.min(nowMs, arrived.get(part[0]!.id)!), nowMs);
+    const weather = newWeather(now, next);
+    for (const part of chunks(weather.forecasts)) await t.insert(forecasts).values(part);
+    for (const part of chunks(weather.observations)) await t.insert(observations).values(part);
+    for (const part of chunks(weather.temperatures)) await t.insert(temperatures).values(part);
+    for (const part of chunks(weather.evenings)) await t.insert(nights).values(part);
+    if (Object.values(weather).some((list) => list.length > 0)) await weatherChanged(t);
+    return bringThings(t, name, changesOf(now, next).changes, { nowMs });
   });
+}
+
+/** In order, cut where what `of` gives changes, and never longer than a chunk. */
+function runsOf<T>(list: readonly T[], of: (x: T) => number): T[][] {
+  const runs: T[][] = [];
+  for (const x of list) {
+    const last = runs.at(-1);
+    if (last && last.length < 1000 && of(last[0]!) === of(x)) last.push(x);
+    else runs.push([x]);
+  }
+  return runs;
 }

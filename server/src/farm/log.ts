@@ -3,12 +3,13 @@
  * spans in which sheets lie up to date, all within the caller's transaction; `rebuildAll` derives the same from the records
  * alone; `standingFor` gives what a moment needs of it, however long ago that happened, without reading the whole.
  */
-import type { FarmRecord, Origin } from '@fogata/contract';
+import type { FarmRecord } from '@fogata/contract';
 import { applyAll, type CoverAct } from '@fogata/core';
 import { and, asc, desc, eq, gt, gte, inArray, isNull, lte, max, ne, or, sql } from 'drizzle-orm';
 import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { coverSpans, records } from '../db/schema';
+import { currentOrigin } from '../origin';
 
 export interface StoredRecord {
   record: FarmRecord;
@@ -48,6 +49,8 @@ export function subjectOf(r: FarmRecord): string {
       return r.spot;
     case 'change':
       return r.targetId;
+    case 'brought':
+      return '';
     default:
       return r.bedId ?? '';
   }
@@ -97,8 +100,6 @@ async function rebuildBed(db: Db, bedId: string): Promise<void> {
     );
 }
 
-const NOBODY: Origin = { actor: '', device: '' };
-
 /**
  * Appends records in a transaction of the caller's; one that is already there (sent twice) is left as it is. Returns how many
  * were new. An instant after `nowMs` counts as `nowMs`: a clock that is ahead.
@@ -108,16 +109,16 @@ export async function appendRecords(
   list: readonly FarmRecord[],
   recordedMs: number,
   nowMs: number,
-  origin: Origin = NOBODY,
 ): Promise<number> {
   if (list.length === 0) return 0;
+  const origin = currentOrigin();
   const rows = list.map((record) => ({
     id: record.id,
     kind: record.kind,
     atMs: Math.min(record.atMs, nowMs),
     recordedMs,
     subject: subjectOf(record),
-    actor: origin.actor,
+    actor: record.by ?? origin.actor,
     device: origin.device,
     data: record,
   }));

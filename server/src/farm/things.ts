@@ -12,7 +12,6 @@ import {
   type CHANGED,
   type Farm,
   type FarmRecord,
-  type Origin,
 } from '@fogata/contract';
 import type { Bed, Cover, Planting, Structure } from '@fogata/core';
 import { eq } from 'drizzle-orm';
@@ -123,7 +122,6 @@ const plain = (x: unknown) => (x === null ? null : (JSON.parse(JSON.stringify(x)
 
 export interface At {
   nowMs: number;
-  origin?: Origin | undefined;
 }
 
 /** Writes a thing, or with null removes it, and keeps the record of that; null where nothing is changed by it. */
@@ -159,8 +157,43 @@ export async function changeThing<W extends What>(
           before: plain(before),
           after: plain(after),
         };
-  await appendRecords(db, [record], Date.now(), at.nowMs, at.origin);
+  await appendRecords(db, [record], Date.now(), at.nowMs);
   return base.id;
+}
+
+export interface Change {
+  what: What;
+  targetId: string;
+  before: Fields | null;
+  after: Fields | null;
+}
+const turned = (c: Change): Change => ({ ...c, before: c.after, after: c.before });
+
+/** What comes and changes from the outside in, then what goes from the inside out: nothing ever hangs on what is gone. */
+const OUTSIDE_IN: readonly What[] = ['farm', 'structure', 'bed', 'planting', 'cover'];
+function inOrder(changes: readonly Change[]): Change[] {
+  const rank = (c: Change) => OUTSIDE_IN.indexOf(c.what) * (c.after === null ? -1 : 1);
+  const goes = (c: Change) => Number(c.after === null);
+  return [...changes].sort((a, b) => goes(a) - goes(b) || rank(a) - rank(b));
+}
+
+/** Many things at once, as one entry of the log that can be taken back as one; its id, or null where nothing is changed. */
+export async function bringThings(
+  db: Db,
+  name: string,
+  changes: readonly Change[],
+  at: At,
+): Promise<string | null> {
+  if (changes.length === 0) return null;
+  const done = inOrder(changes);
+  for (const c of done) {
+    const room = ROOMS[c.what] as unknown as Room<object>;
+    if (c.after === null) await room.remove(db, c.targetId);
+    else await room.save(db, room.check(c.after));
+  }
+  const record: FarmRecord = { id: randomUUID(), atMs: at.nowMs, kind: 'brought', name, changes: done };
+  await appendRecords(db, [record], Date.now(), at.nowMs);
+  return record.id;
 }
 
 /** From one state of a thing to another, on what stands now: only the fields that differ between the two are touched. */
@@ -194,6 +227,9 @@ export async function takeBack(db: Db, list: readonly FarmRecord[]): Promise<voi
         ? turn(db, 'planting', target.plantingId, after, target.before)
         : turn(db, 'planting', target.plantingId, target.before, after));
     }
+    if (target?.kind === 'brought')
+      for (const c of inOrder(back ? target.changes.map(turned) : target.changes))
+        await turn(db, c.what, c.targetId, c.before, c.after);
     if (target?.kind === 'change')
       await (back
         ? turn(db, target.what, target.targetId, target.after, target.before)

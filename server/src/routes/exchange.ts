@@ -26,7 +26,7 @@ export function exchangeRoutes(ctx: Context): Router {
   };
 
   /** Compares, and takes it where it is no dry run. */
-  const take = async (res: Response, dryRun: boolean, next: Partial<FarmFile>) => {
+  const take = async (res: Response, dryRun: boolean, next: Partial<FarmFile>, name: string) => {
     const was = await now();
     const { structures, beds, plantings, covers } = was;
     const whole = { structures, beds, plantings, covers, ...next };
@@ -43,8 +43,9 @@ export function exchangeRoutes(ctx: Context): Router {
         `beds: expected the bed in which ${lost.crop} stands; its story would be lost. Clear it first.`,
         'beds',
       );
-    if (!dryRun) await replaceFarm(ctx.db, whole, ctx.options.clock.nowMs());
-    res.status(dryRun ? 200 : 201).json({ ...view, taken: !dryRun });
+    const nowMs = ctx.options.clock.nowMs();
+    const recordId = dryRun ? null : await replaceFarm(ctx.db, was, whole, name, nowMs);
+    res.status(dryRun ? 200 : 201).json({ ...view, taken: !dryRun, recordId });
   };
 
   router.get('/farm/file', async (_req, res) => {
@@ -56,7 +57,7 @@ export function exchangeRoutes(ctx: Context): Router {
     const body = parseBody(bodySchema, req.body);
     const read = readFarmFile(body.file);
     if ('problem' in read) throw refuse(read.problem, read.field);
-    await take(res, body.dryRun, read.file);
+    await take(res, body.dryRun, read.file, 'A farm file');
   });
 
   /** Everything, verified before the first byte leaves. */
@@ -83,7 +84,7 @@ export function exchangeRoutes(ctx: Context): Router {
     if (typeof read === 'string') throw refuse(read);
     const structures = parseBody(z.array(structureSchema), read.structures);
     const beds = parseBody(z.array(bedSchema), read.beds);
-    await take(res, body.dryRun, { structures, beds });
+    await take(res, body.dryRun, { structures, beds }, 'A map');
   });
 
   router.get('/kit/stock.csv', async (_req, res) => {
@@ -101,7 +102,7 @@ export function exchangeRoutes(ctx: Context): Router {
     const lying = new Set([...state.onBed.values()].flat().map((c) => c.coverId));
     const gone = (await now()).covers.find((c) => lying.has(c.id) && !covers.some((x) => x.id === c.id));
     if (gone) throw refuse(`${gone.name}: expected in the table; it lies on a bed now`);
-    await take(res, body.dryRun, { covers });
+    await take(res, body.dryRun, { covers }, 'A table of covers');
   });
 
   router.get('/farm/plan.svg', async (_req, res) => {

@@ -90,7 +90,7 @@ export function logRoutes(ctx: Context): Router {
   const router = Router();
 
   router.post('/records', async (req, res) => {
-    const { records, origin } = parseBody(incomingSchema, req.body);
+    const { records } = parseBody(incomingSchema, req.body);
     const m = await ctx.standing(records.some((r) => r.kind === 'cover'));
     const known = new Set(
       (
@@ -106,7 +106,7 @@ export function logRoutes(ctx: Context): Router {
     const added = await ctx.db.transaction(async (tx) => {
       const db = tx as unknown as Db;
       await takeBack(db, todo);
-      return appendRecords(db, todo, Date.now(), m.nowMs, origin);
+      return appendRecords(db, todo, Date.now(), m.nowMs);
     });
     res.status(201).json({ added, known: records.length - added });
   });

@@ -1,0 +1,29 @@
+/** Who uses this device, where that was said, and the device itself: sent with what is done. Nothing of it is asked for. */
+import { newId } from './id';
+import { readStored, store } from './storage';
+
+const WHO = 'who';
+const DEVICE = 'device';
+let device: string | null = null;
+
+export const whoUses = (): string => readStored(WHO, '');
+export const setWhoUses = (name: string): boolean => store(WHO, name.trim().slice(0, 40));
+
+/** The same on every visit, where the browser keeps anything. */
+export function thisDevice(): string {
+  device ??= readStored<string | null>(DEVICE, null);
+  if (device === null) {
+    device = newId();
+    store(DEVICE, device);
+  }
+  return device;
+}
+
+/** Headers carry letters of ASCII only. */
+export function originHeaders(): Record<string, string> {
+  const who = whoUses();
+  return {
+    'x-fogata-device': thisDevice(),
+    ...(who ? { 'x-fogata-who': encodeURIComponent(who) } : {}),
+  };
+}
