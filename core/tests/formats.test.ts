@@ -181,6 +181,7 @@ describe('the farm’s time', () => {
     expect(said({ liftMs: morning.nowMs, keep: [] })).toContain('Lift when it suits.');
     const bare = { ...morning, keep: [], liftMs: null, coversOn: false };
     expect(say(morningSentence(bare, style))).toContain('Nothing is frozen and nothing is covered.');
+    expect(said({ liftMs: Infinity, keep: [] })).toContain('Leaves stay frozen all morning: leave them be.');
     // a night whose weather nobody knows is not said to have frozen nothing
     const unknown = say(morningSentence({ ...bare, known: false, lowC: null }, style));
     expect(unknown).toContain('What the night did is not known here');

@@ -211,4 +211,7 @@ test('leaves have thawed when they stay half a degree above freezing after the l
   expect(thawTimeMs(times, [2, -1, -2, -1, 1, 3])).toBeCloseTo(3.75 * 3_600_000);
   expect(thawTimeMs(times, [2, -1, 1, -1, 2, 3])).toBeCloseTo(3.5 * 3_600_000);
   expect(thawTimeMs(times, [2, 1, 1, 1, 1, 2])).toBeNull();
+  // far north, or in a hard week: the last hour that is known is no thaw
+  expect(thawTimeMs(times, [2, -1, -2, -1, -1, 0.2])).toBe(Infinity);
+  expect(thawTimeMs(times, [2, 1, 1, 1, 1, -3])).toBe(Infinity);
 });

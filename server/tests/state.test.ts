@@ -1,6 +1,6 @@
 /** Small parts of the server: derived state, the lock, the solver. */
 import { coverProblem, couldWin } from '@fogata/core';
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DirectoryInUse, lockDirectory } from '../src/db/lock';
@@ -16,6 +16,13 @@ test('one process for one directory; a lock whose process is gone is taken over'
   lockDirectory(dir)();
   // the pid lives, but it is another program by now
   writeFileSync(join(dir, 'fogata.lock'), JSON.stringify({ pid: process.pid, started: 'long ago' }));
+  lockDirectory(dir)();
+  // in another container no pid of ours says whether it lives: its lock holds while it is kept fresh
+  const elsewhere = join(dir, 'fogata.lock');
+  writeFileSync(elsewhere, JSON.stringify({ pid: 2 ** 22 + 7, started: '1', among: 'elsewhere pid:[7]' }));
+  expect(() => lockDirectory(dir)).toThrow(/in another container or on another machine is using/);
+  const longAgo = new Date(Date.now() - 10 * 60_000);
+  utimesSync(elsewhere, longAgo, longAgo);
   lockDirectory(dir)();
   writeFileSync(join(dir, 'fogata.lock'), 'half a li');
   lockDirectory(dir)();

@@ -37,7 +37,12 @@ function linesFor(format: Format): Line[] {
     { what: 'hours frozen', of: (s) => `${s.result.frozenH} h` },
     {
       what: 'thawed by',
-      of: (s) => (s.result.thawMs === null ? 'never frozen' : format.time(s.result.thawMs)),
+      of: (s) =>
+        s.result.thawMs === null
+          ? 'never frozen'
+          : s.result.thawMs === Infinity
+            ? 'not by then'
+            : format.time(s.result.thawMs),
     },
     { what: 'soil at 5 cm then', of: (s) => format.t(dawn(s)), less: diff(dawn) },
     {

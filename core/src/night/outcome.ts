@@ -14,7 +14,7 @@ export interface OptionOutcome {
   minAtMs: number;
   /** Lowest air in the structure itself where its thermometer hangs, each member, °C; empty in the open. */
   structureMinC: number[];
-  /** When the leaves have thawed, each member, epoch ms; null where they never froze. */
+  /** When the leaves have thawed, each member, epoch ms; null where they never froze, Infinity where not within the hours. */
   thawMs: (number | null)[];
   hoursFrozen: number;
   leafC: Band;
@@ -45,7 +45,10 @@ export interface BedPast {
   lows: { atMs: number; leafC: number }[];
 }
 
-/** First hour after the coldest at which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze. */
+/**
+ * First instant from which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze, Infinity where they
+ * have not thawed by the last hour that is known: no hour is invented for it.
+ */
 export function thawTimeMs(
   timesMs: readonly number[],
   leafC: ArrayLike<number>,
@@ -62,7 +65,7 @@ export function thawTimeMs(
       return timesMs[i - 1]! + f * (timesMs[i]! - timesMs[i - 1]!);
     }
   }
-  return timesMs[timesMs.length - 1]!;
+  return Infinity;
 }
 
 export interface OutcomeInputs {

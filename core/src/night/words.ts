@@ -91,7 +91,7 @@ export function nightSentence(
 /** "N5 stays covered today. Leave the others be until 10:20. N2 froze for four hours." */
 export function morningSentence(
   f: {
-    /** When the last cover may come off, or where nothing is covered the last leaf has thawed; null for none. */
+    /** When the last cover may come off, or where nothing is covered the last leaf has thawed; Infinity for not by noon, null for none. */
     liftMs: number | null;
     /** Beds that stay covered through the morning. */
     keep: readonly string[];
@@ -120,6 +120,8 @@ export function morningSentence(
             : 'Nothing is covered. What the night did is not known here: look before you touch a leaf. ',
         ),
       );
+  } else if (f.liftMs === Infinity) {
+    out.push(plain('Leaves stay '), ember('frozen all morning'), plain(': leave them be. '));
   } else if (!f.coversOn) {
     out.push(plain('Do not touch frozen leaves before '), ember(`${clockText(f.liftMs, style)}. `));
   } else if (f.liftMs <= f.nowMs + 600_000) {

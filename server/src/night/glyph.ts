@@ -130,7 +130,7 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
       atMs: b.due?.dueMs ?? plan.closeMs,
       label: `${fresh.map((c) => c.name.toLowerCase()).join(', ')} on`,
     });
-  const thaw = o.thawMs.filter((t): t is number => t !== null).sort((a, c) => a - c);
+  const thaw = o.thawMs.filter((t): t is number => t !== null && t !== Infinity).sort((a, c) => a - c);
   if (thaw.length > o.thawMs.length / 2)
     marks.push({
       atMs: thaw[Math.floor(thaw.length / 2)]!,

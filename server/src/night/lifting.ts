@@ -17,9 +17,11 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const i = w.inputs;
   const rise = i.window.sunriseMs ?? i.window.toMs - 4 * HOUR_MS;
   const thaw = i.data.farm.schools.uncover === 'light' ? null : thawMs(b);
+  // what is frozen for as long as one knows stays covered
+  const stays = thaw === Infinity;
   const first = Math.max(
     i.nowMs,
-    thaw ?? (i.data.farm.schools.uncover === 'light' ? rise : rise + HOUR_MS / 2),
+    (stays ? null : thaw) ?? (i.data.farm.schools.uncover === 'light' ? rise : rise + HOUR_MS / 2),
   );
   const lifted: LiftTask['lifted'] = [];
   const opening = i.state.openings.get(b.structure.id)?.fraction ?? 0;
@@ -34,7 +36,7 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   }
   const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
   const looks = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
-  b.lift = { atMs: liftTimeMs(b.atRisk, looks), bareC: medianOf(looks[0]!.offC) };
+  b.lift = { atMs: stays ? null : liftTimeMs(b.atRisk, looks), bareC: medianOf(looks[0]!.offC) };
 }
 
 /** Beds whose covers have to stay on through the morning. */

@@ -152,6 +152,8 @@ function staying(plan: NightPlan, style: Style): string[] {
   return keptOn(plan).map((b) => {
     const worst = b.atRisk.reduce((x, a) => (a.thresholds.harmC > x.thresholds.harmC ? a : x));
     const crop = cropById(worst.planting.crop).name;
+    if (thawMs(b) === Infinity && b.lift!.bareC > worst.thresholds.harmC)
+      return `Leave ${b.bed.name} covered: its leaves do not thaw this morning.`;
     return `Leave ${b.bed.name} covered: its leaves would come to ${t(b.lift!.bareC)}, and ${crop} is harmed below ${t(worst.thresholds.harmC)}.`;
   });
 }

@@ -179,7 +179,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
 function dayOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'nightToMs' | 'dayFromMs' | 'dayToMs'> {
   const { window, data } = plan;
   const thaw = chosenOutcome(b)
-    .thawMs.filter((t): t is number => t !== null)
+    .thawMs.filter((t): t is number => t !== null && t !== Infinity)
     .sort((x, y) => x - y);
   const rise = window.sunriseMs ?? window.toMs - 3 * HOUR_MS;
   const set = sunTimes(window.toMs, data.farm.latitude, data.farm.longitude)?.setMs;

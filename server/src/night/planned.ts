@@ -139,7 +139,7 @@ export function nightLowsC(plan: NightPlan, b: PlannedBed): number[] {
   return was === null ? ahead : ahead.map((c) => Math.min(c, was.leafC));
 }
 
-/** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze. */
+/** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze, Infinity where not by noon. */
 export function thawMs(b: PlannedBed): number | null {
   const times = asIsOutcome(b)
     .thawMs.filter((t): t is number => t !== null)
