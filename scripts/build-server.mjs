@@ -23,6 +23,7 @@ const options = {
     'piscina',
     'pg',
     'highs',
+    'node-forge',
   ],
   sourcemap: 'inline',
   logLevel: 'warning',

@@ -50,30 +50,30 @@ async function jest(title, projects, env = {}) {
   if (code !== 0 && result.numFailedTests + result.numRuntimeErrorTestSuites === 0) failed += 1;
 }
 
-async function ensureChromium() {
-  if (existsSync(CHROMIUM)) return true;
+/** What Debian has and tests need. As another user than root nothing is installed. */
+async function ensurePackage(name, path) {
+  if (existsSync(path)) return true;
   if (process.getuid?.() !== 0) {
-    say(
-      'Chromium is missing and may not be installed by this user. Install the package `chromium` (as root: apt-get install chromium), or set FOGATA_CHROMIUM.',
-    );
+    say(`${name} is missing and may not be installed by this user (as root: apt-get install ${name}).`);
     return false;
   }
-  say('Installing Chromium through apt-get');
+  say(`Installing ${name} through apt-get`);
   await run('apt-get', ['update', '-qq'], { quiet: true });
-  const { code, output } = await run(
-    'apt-get',
-    ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
-    { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } },
-  );
-  if (code !== 0) say(`Chromium could not be installed: ${output.trim().split('\n').at(-1)}`);
-  return existsSync(CHROMIUM);
+  const { code, output } = await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+    quiet: true,
+    env: { DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  if (code !== 0) say(`${name} could not be installed: ${output.trim().split('\n').at(-1)}`);
+  return existsSync(path);
 }
 
 async function endToEnd() {
-  if (!(await ensureChromium())) {
+  if (!(await ensurePackage('chromium', CHROMIUM))) {
     failed += 1;
     return;
   }
+  // without it the journey behind a proxy is left out, and says so
+  await ensurePackage('nginx-light', '/usr/sbin/nginx');
   const file = join(mkdtempSync(join(tmpdir(), 'fogata-e2e-')), 'result.json');
   await step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
     env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file, FOGATA_CHROMIUM: CHROMIUM },

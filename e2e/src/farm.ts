@@ -10,7 +10,7 @@ import { join } from 'node:path';
 export const ROOT = join(__dirname, '..', '..');
 const MAIN = join(ROOT, 'server', 'dist', 'main.mjs');
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((resolve) => {
     const s = createServer();
     s.listen(0, '127.0.0.1', () => {
@@ -28,6 +28,7 @@ export class Farm {
     readonly directory: string,
     readonly port: number,
     readonly demo: boolean,
+    private readonly env: Record<string, string> = {},
   ) {}
 
   get url(): string {
@@ -38,7 +39,13 @@ export class Farm {
     const child = spawn(process.execPath, [MAIN, ...(this.demo ? ['--demo'] : [])], {
       cwd: ROOT,
       // fewer members than a farm has: the journeys are about what is done, core's tests about how sure it is
-      env: { FOGATA_MEMBERS: '8', ...process.env, PORT: String(this.port), FOGATA_DATA: this.directory },
+      env: {
+        FOGATA_MEMBERS: '8',
+        ...process.env,
+        PORT: String(this.port),
+        FOGATA_DATA: this.directory,
+        ...this.env,
+      },
     });
     this.child = child;
     const take = (chunk: Buffer) => (this.output += String(chunk));
@@ -47,7 +54,9 @@ export class Farm {
     for (let i = 0; i < 600; i++) {
       if (child.exitCode !== null) throw new Error(`the server ended: ${this.output}`);
       try {
-        if ((await fetch(`${this.url}/api/health`)).ok) return;
+        // behind HTTPS it says so itself: its authority is not known here yet
+        if (this.env['HOST'] ? this.output.includes('is at') : (await fetch(`${this.url}/api/health`)).ok)
+          return;
       } catch {
         // not up yet
       }

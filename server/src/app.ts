@@ -4,6 +4,7 @@ import express, { type Express } from 'express';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Context, type ServerOptions } from './context';
+import { AUTHORITY_PATH } from './front';
 import { limiter, passcodeGate, sameHouse, securityHeaders, type GuardOptions } from './guard';
 import { takeOrigin } from './origin';
 import { Problem, sendProblem } from './problem';
@@ -64,6 +65,11 @@ export function makeApp(
   app.use('/api', () => {
     throw new Problem(404, 'Not found', 'There is no such address in the API.');
   });
+  const { authority } = guard;
+  if (authority)
+    app.get(AUTHORITY_PATH, (_req, res) => {
+      res.type('application/x-x509-ca-cert').attachment('fogata-authority.crt').send(authority);
+    });
   if (webDirectory && existsSync(join(webDirectory, 'index.html'))) {
     app.use(
       express.static(webDirectory, {

@@ -15,6 +15,8 @@ export interface GuardOptions {
   names?: readonly string[];
   /** Null where it listens on this machine alone. */
   passcode: string | null;
+  /** The farm's own authority, where its certificate was made here: phones fetch it to trust it. */
+  authority?: string | null;
 }
 
 const LOOPBACK = ['localhost', '127.0.0.1', '::1'];

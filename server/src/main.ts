@@ -12,10 +12,12 @@ import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
 import { readBackup, startBackups } from './farm/backup';
 import { readMeta, writeMeta } from './farm/store';
 import { Problem } from './problem';
-import { isLoopback } from './guard';
+import { AUTHORITY_PATH, frontDoor } from './front';
+import { allowedNames, isLoopback, type GuardOptions } from './guard';
 import { startPool } from './night/pool';
 import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
+import { fingerprintOf, madeCertificate, ownCertificate, type Certificate } from './tls';
 
 /** Why it cannot start, in a sentence. */
 class CannotStart extends Error {}
@@ -46,6 +48,23 @@ async function openDb(root: string, directory: string): Promise<OpenDb> {
       : `Making a new database in ${directory} (some seconds)`,
   );
   return openPglite(directory, migrations);
+}
+
+/** HTTPS wherever the network can listen: the grower's certificate, or one made here; none on this machine alone. */
+function certificateOf(guard: GuardOptions, directory: string): Certificate | null {
+  const [cert, key, https] = ['FOGATA_CERT', 'FOGATA_KEY', 'FOGATA_HTTPS'].map((n) => process.env[n]);
+  if ((cert === undefined) !== (key === undefined))
+    throw new CannotStart('FOGATA_CERT and FOGATA_KEY: expected both, or neither.');
+  try {
+    if (cert !== undefined && key !== undefined) return ownCertificate(cert, key);
+  } catch (e) {
+    throw new CannotStart((e as Error).message);
+  }
+  if (isLoopback(guard.host) || https === 'off') return null;
+  const names = [...allowedNames(guard)].filter(
+    (n) => !['0.0.0.0', '::'].includes(n) && !n.startsWith('fe80:'),
+  );
+  return madeCertificate(join(directory, 'tls'), names, Date.now());
 }
 
 async function main(): Promise<void> {
@@ -79,6 +98,15 @@ async function main(): Promise<void> {
         writeMeta(db, 'clockMs', String(ms)),
       )
     : realClock;
+  const guard: GuardOptions = {
+    host,
+    names: (process.env['FOGATA_NAMES'] ?? '')
+      .split(',')
+      .map((n) => n.trim())
+      .filter(Boolean),
+    passcode: isLoopback(host) && !process.env['FOGATA_PASSCODE'] ? null : passcode,
+  };
+  const certificate = certificateOf(guard, directory);
   const pool = startPool(join(root, 'server', 'dist', 'worker.mjs'));
   const { app, context } = makeApp(
     {
@@ -89,25 +117,25 @@ async function main(): Promise<void> {
       ...(process.env['FOGATA_MEMBERS'] ? { members: Number(process.env['FOGATA_MEMBERS']) } : {}),
     },
     join(root, 'app', 'dist'),
-    {
-      host,
-      names: (process.env['FOGATA_NAMES'] ?? '')
-        .split(',')
-        .map((n) => n.trim())
-        .filter(Boolean),
-      passcode: isLoopback(host) && !process.env['FOGATA_PASSCODE'] ? null : passcode,
-    },
+    { ...guard, authority: certificate?.authority ?? null },
   );
-  const server = createServer(app);
+  const plain = certificate === null ? createServer(app) : null;
+  const door = certificate === null ? null : frontDoor(app, certificate, allowedNames(guard));
+  const server = door?.server ?? plain!;
   await new Promise<void>((done, fail) => {
     server.once('error', fail);
     server.listen(port, host, done);
   });
-  if (!isLoopback(host))
+  if (!isLoopback(host) && certificate === null)
     say(
       '▲ Open to the network. Without HTTPS anyone on it can read what is sent, and phones cannot keep the app for offline: docs/network.md.',
     );
-  say(`Fogata ${demo ? '(demo) ' : ''}is at http://${host.includes(':') ? `[${host}]` : host}:${port}`);
+  const scheme = certificate === null ? 'http' : 'https';
+  say(`Fogata ${demo ? '(demo) ' : ''}is at ${scheme}://${host.includes(':') ? `[${host}]` : host}:${port}`);
+  if (certificate?.authority)
+    say(
+      `Phones: open http://<this machine>:${port}${AUTHORITY_PATH} once and trust it, after comparing its SHA-256: ${fingerprintOf(certificate.authority)} (docs/network.md)`,
+    );
   // the first night is worked out before anyone asks
   void context
     .moment()
@@ -125,8 +153,9 @@ async function main(): Promise<void> {
     context.planner.stop();
     stopPolling();
     stopBackups();
-    server.close();
-    server.closeAllConnections();
+    door?.close();
+    plain?.close();
+    plain?.closeAllConnections();
     await pool.close();
     await close();
     process.exit(0);
