@@ -145,6 +145,8 @@ test('the linear programme reads back one option for each bed', () => {
   }));
   const problem = coverProblem(beds, { a: 1 }, 10);
   expect(problem.lp).toContain('stock_0: 1 x_0_1 + 1 x_1_1 <= 1');
+  // variables without a choice are no plan: nothing is taken in their place
+  expect(() => problem.read({ x_0_1: 1 })).toThrow('chose nothing for the bed b2');
   const chosen = problem.read({ x_0_1: 1, x_1_0: 1 });
   expect([chosen['b1']!.key, chosen['b2']!.key]).toEqual(['a', 'bare']);
 });

@@ -13,7 +13,8 @@ import {
   type OptionOutcome,
 } from '@fogata/core';
 import { learnFrom, type LearnTask } from './night/learning';
-import type { DueTask } from './night/pool';
+import type { DueTask, SolveTask } from './night/pool';
+import { solveLp } from './night/solver';
 
 export function house(task: HouseTask): HouseOutcome {
   return evaluateHouse(task);
@@ -29,6 +30,10 @@ export function due(work: DueTask): { dueMs: number; lostK: number } {
 
 export function lift(task: LiftTask): LiftLook[] {
   return looksAtLifting(task);
+}
+
+export function solve(task: SolveTask): Promise<Record<string, number>> {
+  return solveLp(task.lp, task.seconds);
 }
 
 export function learn(task: LearnTask): Belief {

@@ -4,6 +4,8 @@ import { sunTimes, type Cover, type CoverOption } from '@fogata/core';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { choose, mayWin } from '../src/night/choice';
 import type { PlannedBed, Work } from '../src/night/planned';
+import type { SolveTask } from '../src/night/pool';
+import { solveLp } from '../src/night/solver';
 import { startTestServer, type TestServer } from './harness';
 
 const MIN = 60_000;
@@ -44,6 +46,8 @@ function bed(id: string, bare: number, dueMin: number | null, minutes = 20): Pla
 const work = (hands: number, openings = 0): Work =>
   ({
     phase: 'closing',
+    pool: { solve: (task: SolveTask) => solveLp(task.lp, task.seconds) },
+    signal: new AbortController().signal,
     errorK: 0.5,
     inputs: {
       nowMs: T,

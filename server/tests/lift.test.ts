@@ -22,6 +22,7 @@ import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
 import { Planner } from '../src/night/planner';
 import type { NightPool } from '../src/night/pool';
+import { solveLp } from '../src/night/solver';
 import { demoTruth, demoWeather } from './demoWeather';
 
 const pool: NightPool = {
@@ -30,6 +31,7 @@ const pool: NightPool = {
   due: (w) => Promise.resolve(latestCoverMs(w.task, w.specs)),
   lift: (task) => Promise.resolve(looksAtLifting(task)),
   learn: (task) => Promise.resolve(learnFrom(task)),
+  solve: (task) => solveLp(task.lp, task.seconds),
   close: () => Promise.resolve(),
 };
 const style = { units: DEMO_FARM.units, currency: '€', hours: 24 as const, timeZone: DEMO_FARM.timeZone };

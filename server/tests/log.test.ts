@@ -72,13 +72,15 @@ test('what a house’s thermometer taught is still known when nobody has read it
 }, 60_000);
 
 test('two phones that tick one job lay one sheet; a double is two on purpose', async () => {
-  await send([cover('n2', true, { lying: 0 })], { origin: { device: 'a', actor: 'Rosa' } }).expect(201);
-  const second = await send([cover('n2', true, { lying: 0 })], { origin: { device: 'b', actor: '' } }).expect(
-    201,
-  );
+  await send([cover('n2', true, { lying: 0 })])
+    .set({ 'x-fogata-device': 'a', 'x-fogata-who': 'R' })
+    .expect(201);
+  const second = await send([cover('n2', true, { lying: 0 })])
+    .set('x-fogata-device', 'b')
+    .expect(201);
   expect(second.body).toEqual({ added: 0, known: 1 });
   expect(await out()).toBe(1);
-  expect((await log('cover'))[0]).toMatchObject({ actor: 'Rosa' });
+  expect((await log('cover'))[0]).toMatchObject({ actor: 'R' });
   await send([cover('n2', true, { lying: 1 })]).expect(201);
   expect(await out()).toBe(2);
   // lifted by both: once

@@ -14,6 +14,7 @@ import { nowView } from '../src/night/nowView';
 import { chosenOutcome, Planner } from '../src/night/planner';
 import type { NightPool } from '../src/night/pool';
 import { remembering } from '../src/night/pool';
+import { solveLp } from '../src/night/solver';
 import type { FarmWeather } from '../src/sources/farmWeather';
 import { demoWeather } from './demoWeather';
 
@@ -50,6 +51,7 @@ function gatedPool() {
     due: (w) => Promise.resolve(latestCoverMs(w.task, w.specs)),
     lift: (task) => Promise.resolve(looksAtLifting(task)),
     learn: (task) => Promise.resolve(learnFrom(task)),
+    solve: (task) => solveLp(task.lp, task.seconds),
     close: () => Promise.resolve(),
   };
   const letGo = async (n = Infinity) => {
@@ -108,7 +110,7 @@ test('asked twice for one state it works once; a new state abandons the old work
   );
 }, 60_000);
 
-test('a thread that dies is told in a sentence, and the next asking starts anew', async () => {
+test('a thread that dies is told in a sentence; asking leaves it at that, a tap or a change starts anew', async () => {
   const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
   const first = gatedPool();
   const planner = new Planner({ pool: first.pool });
@@ -118,8 +120,15 @@ test('a thread that dies is told in a sentence, and the next asking starts anew'
   await first.letGo();
   expect(said).toHaveBeenCalled();
   said.mockRestore();
-  const again = planner.ask(data, weather, DEMO_START_MS);
-  expect(again.progress.state).toBe('computing');
+  const asked = first.asked.length;
+  expect(planner.ask(data, weather, DEMO_START_MS).progress).toMatchObject({
+    state: 'failed',
+    message: expect.stringContaining('Try again') as string,
+  });
+  expect(first.asked).toHaveLength(asked);
+  planner.again();
+  expect(planner.ask(data, weather, DEMO_START_MS).progress.state).toBe('computing');
+  expect(planner.ask({ ...data, covers: [] }, weather, DEMO_START_MS).progress.state).toBe('computing');
   planner.stop();
 }, 60_000);
 

@@ -65,10 +65,10 @@ test('the solver finds what trying everything finds', async () => {
     }));
     left += beds.length * 4 - thrifty.flatMap((b) => b.options).length;
     const pruned = coverProblem(thrifty, stock, 12);
-    const kept = pruned.read(await solveLp(pruned.lp));
+    const kept = pruned.read(await solveLp(pruned.lp, 10));
     expect(cost(beds.map((b) => kept[b.bedId]!.key))).toBeCloseTo(best, 3);
     const problem = coverProblem(beds, stock, 12);
-    const chosen = problem.read(await solveLp(problem.lp));
+    const chosen = problem.read(await solveLp(problem.lp, 10));
     expect(cost(beds.map((b) => chosen[b.bedId]!.key))).toBeCloseTo(best, 3);
   }
   expect(left).toBeGreaterThan(20);

@@ -102,7 +102,7 @@ export function changeMinutes(
 
 export interface CoverProblem {
   lp: string;
-  /** What is chosen for each bed, from the solver's variables. */
+  /** What is chosen for each bed, from the solver's variables; throws where they hold no choice for one. */
   read: (values: Record<string, number>) => Record<string, PricedOption>;
 }
 
@@ -168,10 +168,8 @@ export function coverProblem(
     read: (values) => {
       const chosen: Record<string, PricedOption> = {};
       beds.forEach((bed, b) => {
-        let best = 0;
-        bed.options.forEach((_, o) => {
-          if ((values[name(b, o)] ?? 0) > (values[name(b, best)] ?? 0)) best = o;
-        });
+        const best = bed.options.findIndex((_, o) => (values[name(b, o)] ?? 0) > 0.5);
+        if (best < 0) throw new Error(`the solver chose nothing for the bed ${bed.bedId}`);
         chosen[bed.bedId] = bed.options[best]!;
       });
       return chosen;

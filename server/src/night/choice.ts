@@ -14,12 +14,13 @@ import {
   type PricedOption,
 } from '@fogata/core';
 import type { PlannedBed, Work } from './planned';
-import { solveLp } from './solver';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
 const NIGHT_WALK_MIN = 15;
 /** Shutting what is open, minutes a structure: starting value. */
 export const CLOSE_MIN = 4;
+/** The solver may take so long; an evening of a farm takes it some milliseconds. */
+const SOLVE_S = 20;
 
 function later(w: Work, b: PlannedBed, o: CoverOption): number {
   // at night nobody goes out to swap sheets for a tenth of a degree
@@ -91,8 +92,10 @@ export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void
   let problem = coverProblem(choices, stock, data.farm.hourlyRate, hands);
   let values: Record<string, number>;
   try {
-    values = await solveLp(problem.lp);
-  } catch {
+    values = await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal);
+  } catch (e) {
+    // only where the grower's own wishes may be what cannot be met
+    if (w.signal.aborted || !beds.some((b) => b.fixed !== null)) throw e;
     // the grower asked for more than is in stock or can be done: their beds as close as the stock allows
     const free = beds.map((b): BedChoice => ({
       bedId: b.bed.id,
@@ -105,7 +108,7 @@ export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void
       })),
     }));
     problem = coverProblem(free, stock, data.farm.hourlyRate);
-    values = await solveLp(problem.lp);
+    values = await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal);
   }
   const chosen = problem.read(values);
   for (const b of beds) {

@@ -11,10 +11,15 @@ import {
   type MaterialId,
 } from '@fogata/core';
 import type { FarmData } from '../farm/store';
-import { solveLp } from './solver';
+import type { NightPool } from './pool';
 
-/** `shared` cuts sizes that serve several beds. The rolls of one material are used. */
-export async function cutView(data: FarmData, material: MaterialId, shared: boolean): Promise<CutView> {
+/** `shared` cuts sizes that serve several beds. The rolls of one material are used. Solved in a thread: nobody else waits. */
+export async function cutView(
+  pool: Pick<NightPool, 'solve'>,
+  data: FarmData,
+  material: MaterialId,
+  shared: boolean,
+): Promise<CutView> {
   const { structures, beds, covers, farm } = data;
   const lacking = lackingSheets(
     structures,
@@ -31,7 +36,7 @@ export async function cutView(data: FarmData, material: MaterialId, shared: bool
   let plan: CutView['plan'] = null;
   if (needs.length > 0) {
     const problem = cutProblem(needs, rolls);
-    plan = problem.read(await solveLp(problem.lp, 10));
+    plan = problem.read(await pool.solve({ lp: problem.lp, seconds: 10 }, new AbortController().signal));
   }
   const hold = lacking
     .map((n) => holdingFor(n.lengthM, n.widthM, farm.wind))

@@ -62,12 +62,17 @@ export class Planner {
     nowMs: number,
   ): { progress: PlanProgress; plan: NightPlan | null; partial: NightPlan | null } {
     const key = stateKey(data, weather.key, nowMs);
-    if (this.job?.key !== key || this.job.progress.state === 'failed') {
+    if (this.job?.key !== key) {
       const last = this.job;
       last?.abort.abort();
       this.job = this.start(key, data, weather, nowMs);
     }
     return { progress: this.job.progress, plan: this.job.plan, partial: this.job.partial };
+  }
+
+  /** What failed is tried once more when it is asked for next; nothing else tries it by itself. */
+  again(): void {
+    if (this.job?.progress.state === 'failed') this.job = null;
   }
 
   /** As `ask`, but waits. */

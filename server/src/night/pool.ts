@@ -21,6 +21,12 @@ export interface DueTask {
   specs: { fromMs: number; spec: BedSpec }[];
 }
 
+/** A programme in the LP format, and how long it may take. */
+export interface SolveTask {
+  lp: string;
+  seconds: number;
+}
+
 export interface NightPool {
   house(task: HouseTask, signal: AbortSignal): Promise<HouseOutcome>;
   /** `under` names the house's outcome that the bed's start and shared air are from. */
@@ -28,6 +34,8 @@ export interface NightPool {
   due(task: DueTask, under: string, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
   lift(task: LiftTask, under: string, signal: AbortSignal): Promise<LiftLook[]>;
   learn(task: LearnTask, signal: AbortSignal): Promise<Belief>;
+  /** The solver's variables for a programme; rejects where it finds none in its time. */
+  solve(task: SolveTask, signal: AbortSignal): Promise<Record<string, number>>;
   close(): Promise<void>;
 }
 
@@ -82,6 +90,7 @@ export function remembering(pool: NightPool): NightPool {
       if (learnt.size > 200) learnt.clear();
       return once(learnt, digest(task), () => pool.learn(task, signal));
     },
+    solve: (task, signal) => once(held, `solve:${digest(task)}`, () => pool.solve(task, signal)),
     close: () => pool.close(),
   };
 }
@@ -104,6 +113,7 @@ export function startPool(filename: string): NightPool {
       pool.run(task, { name: 'due', signal }) as Promise<{ dueMs: number; lostK: number }>,
     lift: (task, _under, signal) => pool.run(task, { name: 'lift', signal }) as Promise<LiftLook[]>,
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
+    solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Record<string, number>>,
     close: () => pool.destroy(),
   };
 }

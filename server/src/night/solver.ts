@@ -1,4 +1,4 @@
-/** HiGHS, a kept solver of linear and integer programmes, for the choice of covers. Loaded once. */
+/** HiGHS, a kept solver of linear and integer programmes, for the choice of covers: in a thread of the pool, loaded once in each. */
 type Highs = {
   solve: (
     lp: string,
@@ -7,8 +7,8 @@ type Highs = {
 };
 let loading: Promise<Highs> | null = null;
 
-/** `seconds` is the longest it may take: a good answer found by then is taken where the best is not proven. */
-export async function solveLp(lp: string, seconds = 30): Promise<Record<string, number>> {
+/** `seconds` is the longest it may take: a good answer found by then is taken where the best is not proven; none is an error. */
+export async function solveLp(lp: string, seconds: number): Promise<Record<string, number>> {
   loading ??= import('highs').then((m) => (m.default as unknown as () => Promise<Highs>)());
   const highs = await loading;
   const solution = highs.solve(lp, { time_limit: seconds });

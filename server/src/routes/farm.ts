@@ -212,7 +212,7 @@ export function farmRoutes(ctx: Context): Router {
       req.query,
     );
     const m = await ctx.moment();
-    res.json(await cutView(m.data, query.material, query.shared === 'yes'));
+    res.json(await cutView(ctx.options.pool, m.data, query.material, query.shared === 'yes'));
   });
 
   router.put('/covers/:id', async (req, res) => {

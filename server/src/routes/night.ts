@@ -29,6 +29,11 @@ export function nightRoutes(ctx: Context): Router {
     });
   });
 
+  router.post('/plan/again', (_req, res) => {
+    ctx.planner.again();
+    res.status(204).end();
+  });
+
   router.get('/places/:bedId', async (req, res) => {
     const m = await ctx.moment();
     const bed = m.data.beds.find((b) => b.id === req.params.bedId);
