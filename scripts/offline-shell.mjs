@@ -3,7 +3,7 @@ import { generateSW } from 'workbox-build';
 
 const { count, size, warnings } = await generateSW({
   globDirectory: 'dist',
-  globPatterns: ['**/*.{js,html,ttf,svg,webmanifest}'],
+  globPatterns: ['**/*.{js,html,ttf,svg,png,webmanifest}'],
   swDest: 'dist/sw.js',
   inlineWorkboxRuntime: true,
   maximumFileSizeToCacheInBytes: 8_000_000,

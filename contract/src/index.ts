@@ -1,6 +1,7 @@
 /** Everything that crosses the API or a file: schemas, the types inferred from them, and the paths. */
 export * from './farm';
 export * from './farmFile';
+export * from './pages';
 export * from './records';
 export * from './simulationCase';
 export * from './views';

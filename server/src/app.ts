@@ -1,4 +1,5 @@
 /** The Express application: API by topic, then the built web app. */
+import { pageTitle } from '@fogata/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import { existsSync } from 'node:fs';
@@ -82,8 +83,10 @@ export function makeApp(
     app.use('/_expo', (_req, res) => {
       res.status(404).end();
     });
-    app.get('/{*path}', (_req, res) => {
+    app.get('/{*path}', (req, res) => {
       res.setHeader('Cache-Control', 'no-cache');
+      // the app says so in words; whoever only reads the status is told as well
+      if (pageTitle(req.path) === null) res.status(404);
       res.sendFile(join(webDirectory, 'index.html'));
     });
   }

@@ -3,7 +3,8 @@ import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinso
 import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/500Medium';
 import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
 import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
+import { pageTitle } from '@fogata/contract';
+import { Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
 import { useEffect } from 'react';
 import { SWRConfig } from 'swr';
@@ -11,6 +12,8 @@ import { Frame } from '../components/Frame';
 import { ThemeProvider } from '../theme/theme';
 
 export default function Layout() {
+  const page = pageTitle(usePathname());
+  const title = page === null ? 'Nothing here · Fogata' : `${page} · Fogata`;
   const [ready] = useFonts({
     AtkinsonHyperlegibleNext_400Regular,
     AtkinsonHyperlegibleNext_600SemiBold,
@@ -34,7 +37,7 @@ export default function Layout() {
     <SWRConfig value={{ revalidateOnFocus: true }}>
       <ThemeProvider>
         <Head>
-          <title>Fogata</title>
+          <title>{title}</title>
         </Head>
         <Frame>
           <Slot />

@@ -1,5 +1,5 @@
 /** The theme in force: by the farm's clock (day while the sun is up) or by hand. */
-import { createContext, useContext, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, type ReactNode } from 'react';
 import { useFarm } from '../data/hooks';
 import { DAY, NIGHT, type Palette } from './tokens';
 
@@ -21,6 +21,15 @@ export function themeFor(
   return nowMs < sunsetMs || nowMs > sunriseMs ? DAY : NIGHT;
 }
 
+/** What is around the app (the page's edge, a phone's bar) has its ground's colour. */
+function paintWindow(palette: Palette): void {
+  if (typeof document === 'undefined') return;
+  document.documentElement.style.backgroundColor = palette.ground;
+  document.body.style.backgroundColor = palette.ground;
+  document.documentElement.style.colorScheme = palette.name === 'night' ? 'dark' : 'light';
+  document.querySelector('meta[name=theme-color]')?.setAttribute('content', palette.ground);
+}
+
 export function ThemeProvider({ children, force }: { children: ReactNode; force?: Palette }) {
   const { data } = useFarm();
   const palette =
@@ -28,5 +37,6 @@ export function ThemeProvider({ children, force }: { children: ReactNode; force?
     (data
       ? themeFor(data.farm.theme, data.clock.nowMs, data.clock.window.sunsetMs, data.clock.window.sunriseMs)
       : DAY);
+  useEffect(() => paintWindow(palette), [palette]);
   return <ThemeContext.Provider value={palette}>{children}</ThemeContext.Provider>;
 }

@@ -1,7 +1,23 @@
-import { useLocalSearchParams } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
+import { Button } from '../../components/Button';
+import { Page, TopLine } from '../../components/Page';
+import { Text } from '../../components/Text';
 import { NightScreen } from '../../screens/NightScreen';
 
 export default function Night() {
   const { night } = useLocalSearchParams<{ night: string }>();
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(night) || Number.isNaN(Date.parse(night)))
+    return (
+      <Page testID="night">
+        <TopLine back="Log" />
+        <Text kind="title" heading={1}>
+          {`There is no night “${night.slice(0, 40)}”.`}
+        </Text>
+        <Text style={{ paddingVertical: 8 }}>
+          A night is named by the date of its evening, as 2027-01-14.
+        </Text>
+        <Button label="Go to the log" kind="main" onPress={() => router.replace('/log')} />
+      </Page>
+    );
   return <NightScreen night={night} key={night} />;
 }
