@@ -1,6 +1,7 @@
 /** What every stack of covers would give this bed tonight, and what lies on it now: to choose, and to say what was done. */
 import type { PlaceView } from '@fogata/contract';
 import { wayWords } from '@fogata/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { act, decide } from '../data/actions';
 import { useFormat } from '../data/format';
@@ -8,16 +9,23 @@ import { Button } from './Button';
 import { Row } from './Page';
 import { PartTitle, Text } from './Text';
 
+/** So many stacks are shown at first. */
+const SHOWN = 8;
+
 export function Options({ view }: { view: PlaceView }) {
   const format = useFormat();
+  const [all, setAll] = useState(false);
   if (view.options.length < 2) return null;
+  // the warmest, and whatever is planned or lies there; the rest on demand
+  const shown = view.options.filter((o, n) => all || n < SHOWN || o.chosen || o.current || o.key === 'bare');
+  const more = view.options.length - shown.length;
   return (
     <View testID="options">
       <PartTitle right="most expected first">What the covers would give</PartTitle>
-      {view.options.map((o, n) => (
+      {shown.map((o, n) => (
         <Row key={o.key} first={n === 0}>
           <View style={{ flex: 1 }}>
-            <Text kind="strong">{o.names.length === 0 ? 'Nothing on it' : o.names.join(' over ')}</Text>
+            <Text kind="strong">{o.names.length === 0 ? 'Nothing on it' : o.names.join(' + ')}</Text>
             <Text kind="small" tone="quiet">
               {[
                 o.chosen ? '● the plan' : null,
@@ -38,7 +46,7 @@ export function Options({ view }: { view: PlaceView }) {
           {o.chosen ? null : (
             <Button
               label="Use"
-              hint={`Use ${o.names.join(' over ') || 'nothing'} on ${view.bed.name}`}
+              hint={`Use ${o.names.join(' + ') || 'nothing'} on ${view.bed.name}`}
               onPress={() =>
                 void decide(
                   'changed',
@@ -52,7 +60,15 @@ export function Options({ view }: { view: PlaceView }) {
           )}
         </Row>
       ))}
-      <View style={{ paddingTop: 8 }}>
+      <View style={{ paddingTop: 8, flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {more > 0 ? (
+          <Button
+            label={`Show ${more} more`}
+            hint={`Show ${more} more stacks`}
+            onPress={() => setAll(true)}
+            testID="all-options"
+          />
+        ) : null}
         <Button
           kind="plain"
           label="Leave this bed to the plan"

@@ -222,7 +222,7 @@ function optionRows(i: PlaceInputs): OptionRow[] {
       const outcome = b.outcome.options.find((x) => x.key === o.key)!;
       return {
         key: o.key,
-        names: o.covers.map((c) => (sheetKey(c) === c.id ? c.name : `${c.name}, ${wayWords(c.use)}`)),
+        names: o.covers.map((c) => (sheetKey(c) === c.id ? c.name : `${c.name} (${wayWords(c.use)})`)),
         leafC: rangeOf(outcome.minLeafC, i.plan!.errorK),
         loss: b.loss[o.key]!,
         minutes: b.minutes[o.key]!,
