@@ -23,3 +23,17 @@ export const format = {
 export const house = (more: Partial<Structure> = {}): Structure =>
   aStructure({ name: 'Long house', ...more });
 export const bedIn = (more: Partial<Bed> = {}): Bed => aBed({ name: 'Bed 1', ...more });
+
+/** A device that keeps what a page keeps, as a browser does; empty for each test that asks for it. */
+export function keepingDevice(): void {
+  const held = new Map<string, string>();
+  Object.defineProperty(globalThis, 'localStorage', {
+    configurable: true,
+    value: {
+      getItem: (k: string) => held.get(k) ?? null,
+      setItem: (k: string, v: string) => void held.set(k, v),
+      removeItem: (k: string) => void held.delete(k),
+      clear: () => held.clear(),
+    },
+  });
+}
