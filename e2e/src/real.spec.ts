@@ -90,7 +90,7 @@ test('an evening, a night, a morning without signal, and forty days later: nothi
   await page.goto(farm.url);
   await expect(page.getByTestId('sentence')).toContainText('Tell it what yours says.', { timeout: 60_000 });
   await page.goto(`${farm.url}/place/n2`);
-  await expect(page.getByTestId('on-now')).toContainText('Fleece 30 is on');
+  await expect(page.getByTestId('on-now')).toContainText('Fleece 30, on hoops: is on');
   await expect(page.getByTestId('place-waiting')).toBeVisible();
 });
 

@@ -8,7 +8,7 @@ import { randomUUID } from 'node:crypto';
 import { DEMO_START_MS } from '../src/demo/seed';
 import { startTestServer, type TestServer } from './harness';
 
-const REQUESTS = Number(process.env['FOGATA_FUZZ'] ?? 400);
+const REQUESTS = Number(process.env['FOGATA_FUZZ'] ?? 250);
 let s: TestServer;
 let file: FarmFile;
 beforeAll(async () => {

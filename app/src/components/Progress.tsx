@@ -6,7 +6,8 @@ import { useTheme } from '../theme/theme';
 import { Problem } from './Bars';
 import { Text } from './Text';
 
-export function Progress({ progress }: { progress: PlanProgress }) {
+/** `still`: while what was worked out last stands below, a hair's line that moves nothing under a finger. */
+export function Progress({ progress, still = false }: { progress: PlanProgress; still?: boolean }) {
   const theme = useTheme();
   if (progress.state === 'ready' || progress.state === 'empty' || progress.state === 'waiting') return null;
   if (progress.state === 'failed')
@@ -23,16 +24,23 @@ export function Progress({ progress }: { progress: PlanProgress }) {
       aria-valuemin={0}
       aria-valuemax={progress.of}
       aria-valuenow={progress.done}
-      style={{ gap: 6, paddingVertical: 10 }}
+      style={still ? { height: 0 } : { gap: 6, paddingVertical: 10 }}
     >
-      <View style={{ height: 4, backgroundColor: theme.hairline }}>
+      <View
+        style={[
+          { height: 4, backgroundColor: theme.hairline },
+          still && { position: 'absolute', left: 0, right: 0, top: 0 },
+        ]}
+      >
         <View style={{ height: 4, width: `${Math.round(share * 100)}%`, backgroundColor: theme.emberFill }} />
       </View>
-      <Text kind="small" tone="quiet">
-        {progress.of > 0
-          ? `${progress.done} of ${progress.of} beds, every cover under every forecast`
-          : 'Reading the forecast'}
-      </Text>
+      {still ? null : (
+        <Text kind="small" tone="quiet">
+          {progress.of > 0
+            ? `${progress.done} of ${progress.of} beds, every cover under every forecast`
+            : 'Reading the forecast'}
+        </Text>
+      )}
     </View>
   );
 }

@@ -53,7 +53,7 @@ function Opening({ view }: { view: NowView }) {
       {view.night?.doubt ? (
         <Text kind="small" tone="ochre" testID="doubt">{`▲ ${view.night.doubt}`}</Text>
       ) : null}
-      <Progress progress={view.progress} />
+      <Progress progress={view.progress} still={view.night !== null} />
     </View>
   );
 }
