@@ -72,7 +72,7 @@ async function endToEnd() {
     failed += 1;
     return;
   }
-  // without it the journey behind a proxy is left out, and says so
+  // without it the journey behind a proxy fails, and says so
   await ensurePackage('nginx-light', '/usr/sbin/nginx');
   const file = join(mkdtempSync(join(tmpdir(), 'fogata-e2e-')), 'result.json');
   await step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
