@@ -10,6 +10,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { aBed, aCover, aStructure } from '../core/tests/fixtures';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const rounds = Number(process.argv[2] ?? 10);
@@ -71,32 +72,9 @@ const HOUR_MS = 3_600_000;
 const stretch = (n: number) => Date.UTC(2000, 0, 1) + n * (HOURS + 24) * HOUR_MS;
 let stretches = 0;
 
-const STRUCTURE = {
-  name: 'House',
-  kind: 'house',
-  shape: 'arch',
-  sides: 'cover',
-  lengthM: 20,
-  widthM: 6,
-  heightM: 2.6,
-  material: 'pe-film',
-  plies: 1,
-  tightness: 'average',
-  ventAreaM2: 8,
-  order: 0,
-};
-const BED = {
-  name: 'Bed',
-  lengthM: 18,
-  widthM: 1,
-  rows: 4,
-  on: 'ground',
-  texture: 'loam',
-  wetness: 'moist',
-  mulchM: 0,
-  hoopHeightM: 0.5,
-  order: 0,
-};
+const STRUCTURE = aStructure();
+const BED = aBed();
+const COVER = aCover();
 const PLANTING = {
   crop: 'lettuce',
   cultivar: '',
@@ -107,17 +85,6 @@ const PLANTING = {
   clearedOn: null,
   aim: 'survive',
   note: '',
-};
-const COVER = {
-  name: 'Sheet',
-  material: 'fleece-30',
-  plies: 1,
-  lengthM: 20,
-  widthM: 2.1,
-  count: 1,
-  use: 'hoops',
-  minutes: 5,
-  order: 0,
 };
 
 const post = (path: string, method: string, body: object) =>

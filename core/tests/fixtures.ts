@@ -112,6 +112,18 @@ export const aStructure = (more: Partial<Structure> = {}): Structure => ({
   ...more,
 });
 
+/** A glazed frame on the ground. */
+export const aFrame = (): Structure =>
+  aStructure({
+    kind: 'frame',
+    shape: 'box',
+    sides: 'board',
+    lengthM: 3,
+    widthM: 1.2,
+    heightM: 0.4,
+    material: 'glass',
+  });
+
 export const aBed = (more: Partial<Bed> = {}): Bed => ({
   id: 'b',
   structureId: 's',

@@ -16,21 +16,11 @@ import {
   thawTimeMs,
   type BedChoice,
   type Cover,
-  type Structure,
 } from '../src';
-import { aBed, aCover, aStructure, HOUSE, night, simulationCase, weather } from './fixtures';
+import { aBed, aCover, aFrame, aStructure, HOUSE, night, simulationCase, weather } from './fixtures';
 
 const structure = aStructure();
-const frame: Structure = {
-  ...structure,
-  kind: 'frame',
-  shape: 'box',
-  sides: 'board',
-  lengthM: 3,
-  widthM: 1.2,
-  heightM: 0.4,
-  material: 'glass',
-};
+const frame = aFrame();
 const bedOf = aBed;
 const cover = (id: string, more: Partial<Cover> = {}): Cover => aCover({ id, name: id, count: 3, ...more });
 

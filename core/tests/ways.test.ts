@@ -12,20 +12,11 @@ import {
   type Cover,
   type Structure,
 } from '../src';
-import { aBed, aCover, aStructure, nightMin, SITE, weather } from './fixtures';
+import { aBed, aCover, aFrame, aStructure, nightMin, SITE, weather } from './fixtures';
 
 const house = aStructure();
 const open: Structure = { ...house, kind: 'open', lengthM: 20, widthM: 1.2 };
-const frame: Structure = {
-  ...house,
-  kind: 'frame',
-  shape: 'box',
-  sides: 'board',
-  lengthM: 3,
-  widthM: 1.2,
-  heightM: 0.4,
-  material: 'glass',
-};
+const frame = aFrame();
 const inFrame = aBed({ lengthM: 2.8, hoopHeightM: 0 });
 const uses = (list: { cover: { use: string } }[]) => list.map((f) => f.cover.use);
 

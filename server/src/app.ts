@@ -46,6 +46,9 @@ export function makeApp(
   });
   app.use('/api', takeOrigin);
   app.use(compression());
+  app.use('/api/session', express.json({ limit: '2kb' }));
+  // before anything large is read
+  if (guard.passcode !== null) app.use('/api', passcodeGate(guard.passcode));
   // a farm with its whole log is larger than anything else that comes
   app.use('/api/farm/file', express.json({ limit: '64mb' }));
   app.use(express.json({ limit: '8mb' }));
@@ -60,7 +63,6 @@ export function makeApp(
       else next();
     });
   }
-  if (guard.passcode !== null) app.use('/api', passcodeGate(guard.passcode));
   for (const routes of [farmRoutes, exchangeRoutes, nightRoutes, logRoutes, forecastRoutes, feedRoutes])
     app.use('/api', routes(context));
   app.use('/api', () => {

@@ -20,6 +20,8 @@ const SILENT_MS = 10_000;
 
 export interface FrontDoor {
   server: NetServer;
+  /** Another certificate from now on, under the same authority. */
+  renew: (certificate: Certificate) => void;
   close: () => void;
 }
 
@@ -63,6 +65,7 @@ export function frontDoor(
   });
   return {
     server,
+    renew: ({ key, cert }) => secure.setSecureContext({ key, cert }),
     close: () => {
       server.close();
       secure.closeAllConnections();

@@ -50,6 +50,8 @@ async function openDb(root: string, directory: string): Promise<OpenDb> {
   return openPglite(directory, migrations);
 }
 
+const RENEW_MS = 12 * 3_600_000;
+
 /** HTTPS wherever the network can listen: the grower's certificate, or one made here; none on this machine alone. */
 function certificateOf(guard: GuardOptions, directory: string): Certificate | null {
   const [cert, key, https] = ['FOGATA_CERT', 'FOGATA_KEY', 'FOGATA_HTTPS'].map((n) => process.env[n]);
@@ -122,6 +124,15 @@ async function main(): Promise<void> {
   const plain = certificate === null ? createServer(app) : null;
   const door = certificate === null ? null : frontDoor(app, certificate, allowedNames(guard));
   const server = door?.server ?? plain!;
+  // a server that is never started anew outlives its certificate, and machines change their addresses
+  setInterval(() => {
+    try {
+      const now = certificateOf(guard, directory);
+      if (now) door?.renew(now);
+    } catch (e) {
+      process.stderr.write(`The certificate was not renewed: ${(e as Error).message}\n`);
+    }
+  }, RENEW_MS).unref();
   await new Promise<void>((done, fail) => {
     server.once('error', fail);
     server.listen(port, host, done);

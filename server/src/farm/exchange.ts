@@ -15,21 +15,22 @@ import { bringThings, FARM_ID, type Change } from './things';
 
 const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
 
+/** What stands, without its log and weather: all that maps and tables ask for. */
+export async function standingFarm(db: Db, nowMs: number): Promise<FarmFile> {
+  const { farm, structures, beds, plantings, covers } = await loadFarm(db, nowMs, false);
+  return plain({ format: FARM_FORMAT, farm, structures, beds, plantings, covers, records: [] }) as FarmFile;
+}
+
 /** Everything, without fields that are not set. */
 export async function wholeFarm(db: Db, nowMs: number): Promise<FarmFile> {
-  const data = await loadFarm(db, nowMs, false);
+  const stands = await standingFarm(db, nowMs);
   const log = await db
     .select({ data: records.data, recordedMs: records.recordedMs })
     .from(records)
     .orderBy(asc(records.seq));
   const issued = await db.select().from(forecasts).orderBy(asc(forecasts.importedMs), asc(forecasts.id));
   return plain({
-    format: FARM_FORMAT,
-    farm: data.farm,
-    structures: data.structures,
-    beds: data.beds,
-    plantings: data.plantings,
-    covers: data.covers,
+    ...stands,
     records: log.map((r) => r.data),
     arrivedMs: log.map((r) => r.recordedMs),
     weather: {

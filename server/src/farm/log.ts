@@ -5,7 +5,7 @@
  */
 import type { FarmRecord } from '@fogata/contract';
 import { applyAll, type CoverAct } from '@fogata/core';
-import { and, asc, desc, eq, gt, gte, inArray, isNull, lte, max, ne, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, isNull, lte, max, ne, notInArray, or, sql } from 'drizzle-orm';
 import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { coverSpans, records } from '../db/schema';
@@ -222,7 +222,7 @@ async function load(db: Db, nowMs: number, plantingIds: readonly string[]): Prom
     db
       .select()
       .from(records)
-      .where(and(stands, gte(records.atMs, recentMs), ne(records.kind, 'retraction'))),
+      .where(and(stands, gte(records.atMs, recentMs), notInArray(records.kind, ['retraction', 'brought']))),
     byIds(db, spanIds),
     db
       .select()

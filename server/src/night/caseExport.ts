@@ -2,6 +2,7 @@
 import type { Cover, SimulationCase, WeatherEntry } from '@fogata/core';
 import { bedSpec, HOUR_MS } from '@fogata/core';
 import { sheetOf } from '../farm/state';
+import { layMs } from './planned';
 import type { NightPlan, PlannedBed } from './planner';
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -27,6 +28,7 @@ type Spans = { from: string; to: string }[];
 function sheetsOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], endMs: number) {
   const sheets: { cover: Cover; on: Spans }[] = [];
   const left = [...planned];
+  const onMs = layMs(plan, b);
   for (const span of plan.state.spans.get(b.bed.id) ?? []) {
     const cover = sheetOf(span, plan.data.covers);
     if (!cover) continue;
@@ -37,8 +39,8 @@ function sheetsOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], end
   }
   // what goes on now may be a sheet that lay there on a night before: one layer with two times
   for (const cover of left) {
-    const lain = sheets.find((x) => x.cover === cover && Date.parse(x.on.at(-1)!.to) <= plan.closeMs);
-    const span = { from: iso(plan.closeMs), to: iso(endMs) };
+    const lain = sheets.find((x) => x.cover === cover && Date.parse(x.on.at(-1)!.to) <= onMs);
+    const span = { from: iso(onMs), to: iso(endMs) };
     if (lain) lain.on.push(span);
     else sheets.push({ cover, on: [span] });
   }

@@ -13,7 +13,7 @@ import {
   type CoverOption,
   type PricedOption,
 } from '@fogata/core';
-import type { PlannedBed, Work } from './planned';
+import { darkMs, type PlannedBed, type Work } from './planned';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
 const NIGHT_WALK_MIN = 15;
@@ -38,7 +38,8 @@ function wanted(b: PlannedBed): CoverOption[] {
 export function mayWin(w: Work, b: PlannedBed): CoverOption[] {
   if (b.fixed !== null) return b.options;
   const current = optionKey(b.on);
-  const bound = b.loss[current]!;
+  // what lies there may be more than is in stock by now: then nothing is ruled out
+  const bound = b.loss[current] ?? Infinity;
   const { hourlyRate } = w.inputs.data.farm;
   return b.options.filter((o) => {
     if (o.key === current) return true;
@@ -46,10 +47,6 @@ export function mayWin(w: Work, b: PlannedBed): CoverOption[] {
     return couldWin({ ...o, minutes, laterMinutes: later(w, b, o) }, bound, hourlyRate);
   });
 }
-
-/** When it is dark: the last of what can be laid. */
-export const darkMs = (w: Work): number =>
-  (w.inputs.window.sunsetMs ?? w.inputs.closeMs + HOUR_MS) + HOUR_MS / 2;
 
 /** An option as priced, and, where the bed has a latest time before dark, once more as done after it. */
 function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
@@ -63,9 +60,9 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
   };
   if (w.phase !== 'closing' || as.minutes === 0) return [as];
   // who asks at dusk still gets the half hour that they will take
-  const byDark = Math.max(HOUR_MS / 2, darkMs(w) - nowMs) / 60_000;
+  const byDark = Math.max(HOUR_MS / 2, darkMs(w.inputs) - nowMs) / 60_000;
   const due = b.due;
-  if (!due || due.dueMs >= darkMs(w)) return [{ ...as, byMin: byDark }];
+  if (!due || due.dueMs >= darkMs(w.inputs)) return [{ ...as, byMin: byDark }];
   const lows = b.outcome.options.find((x) => x.key === o.key)!.minLeafC.map((c) => c - due.lostK);
   const loss = b.atRisk.reduce((sum, a) => sum + expectedLoss(a, lows, w.errorK), 0);
   return [

@@ -21,7 +21,7 @@ import {
 import { ofKind, sheetOf } from '../farm/state';
 import { CLOSE_MIN } from './choice';
 import { joined, minutesFor, useOf } from './jobParts';
-import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
+import { asIsOutcome, chosenOutcome, darkMs, type NightPlan, type PlannedBed } from './planned';
 import { AS_IS, SHUT } from './tasks';
 
 function cropsOf(b: PlannedBed): string {
@@ -112,7 +112,9 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const overdue = todo.filter((c) => c.bed.late).map((c) => c.bed.bed.name);
   if (todo.length > overdue.length) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
   if (overdue.length > 0)
-    lines.push(`Too few hands to have ${joined([...new Set(overdue)])} covered in time: as soon as you can`);
+    lines.push(
+      `With the hands and the time left ${joined([...new Set(overdue)])} cannot be covered when it does most: as soon as you can`,
+    );
   const beds = todo
     .filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n)
     .map((c) => {
@@ -136,10 +138,9 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
 
 /** Due time of a group, before anything is late: the earliest of its beds. */
 function dueOf(group: Change[], plan: NightPlan): number {
-  const dark = (plan.window.sunsetMs ?? plan.closeMs + HOUR_MS) + HOUR_MS / 2;
   const due = group
     .filter((c) => !c.done)
-    .map((c) => (c.bed.late ? Math.max(plan.nowMs, dark) : (c.bed.due?.dueMs ?? plan.closeMs)));
+    .map((c) => (c.bed.late ? darkMs(plan) : (c.bed.due?.dueMs ?? plan.closeMs)));
   if (due.length > 0) return Math.min(...due);
   return Math.max(...group.map((c) => c.atMs ?? plan.nowMs));
 }

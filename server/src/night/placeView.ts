@@ -38,6 +38,7 @@ import { useOf } from './jobParts';
 import { plantingView, rangeOf, ribbonOf } from './glyph';
 import { learntView } from './learning';
 import { hardeningOf, type Background } from './background';
+import { layMs } from './planned';
 import { chosenOutcome, nightLowsC, type NightPlan, type PlannedBed } from './planner';
 import { AS_IS, standingIn } from './tasks';
 
@@ -98,7 +99,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     opening: shut ? 0 : opening,
     openNow: opening,
     shutAtMs: Math.max(i.plan.closeMs, i.plan.nowMs),
-    coverFromMs: i.plan.closeMs,
+    coverFromMs: layMs(i.plan, b),
     middleK: medianOf(chosenOutcome(b).minLeafC) - chosenOutcome(b).minLeafC[0]!,
     ...othersOf(i.plan, b),
     openings: (structure.openings ?? []).filter((o) => o.wax),

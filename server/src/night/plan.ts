@@ -23,9 +23,9 @@ import {
 import { lastHarm } from '../farm/state';
 import { piecesOn } from '../farm/stock';
 import { hardeningOf } from './background';
-import { choose, darkMs, mayWin } from './choice';
+import { choose, mayWin } from './choice';
 import { setLift } from './lifting';
-import { bedTask, isKnown, type Found, type PlannedBed, type Work } from './planned';
+import { bedTask, isKnown, layMs, type Found, type PlannedBed, type Work } from './planned';
 import { digest } from './pool';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
 
@@ -102,7 +102,7 @@ async function asPlanned(
   const task = houseTask(w.inputs, roof, 'planned', (b) => {
     const bed = beds.find((x) => x.bed.id === b.bed.id)!;
     const covers = coversOf(bed, keys?.get(b.bed.id));
-    const onMs = bed.late ? Math.max(darkMs(w), w.inputs.closeMs) : w.inputs.closeMs;
+    const onMs = layMs(w.inputs, bed);
     const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onMs);
     return { spec, covers };
   });
@@ -207,9 +207,10 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
           b.plantings,
           b.on,
           coversOf(b),
-          inputs.closeMs,
+          layMs(inputs, b),
         );
-      if (f.beds.length < 2) return;
+      // alone under its roof and in time, a bed is as it was looked at
+      if (f.beds.length < 2 && !f.beds.some((b) => b.late)) return;
       Object.assign(f, await asPlanned(w, f.roof, f.beds));
       f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }], w.errorK));
     }),

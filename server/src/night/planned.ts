@@ -84,6 +84,15 @@ export interface Found {
   under: string;
 }
 
+type Evening = Pick<NightPlan, 'window' | 'closeMs'>;
+
+/** When it is dark: the last of what can be laid. */
+export const darkMs = (e: Evening): number =>
+  Math.max(e.closeMs, (e.window.sunsetMs ?? e.closeMs + HOUR_MS) + HOUR_MS / 2);
+
+/** When what a bed does not have on yet goes on: as houses are shut, or where hands are too few, by dark. */
+export const layMs = (e: Evening, b: Pick<PlannedBed, 'late'>): number => (b.late ? darkMs(e) : e.closeMs);
+
 /** Chosen outcome of a bed. */
 export function chosenOutcome(b: PlannedBed) {
   return outcomeOf(b.outcome.options, b.chosen);

@@ -10,7 +10,7 @@ import { pipeline } from 'node:stream/promises';
 import { z } from 'zod';
 import type { Context } from '../context';
 import { keepBackup } from '../farm/backup';
-import { compare, replaceFarm, wholeFarm } from '../farm/exchange';
+import { compare, replaceFarm, standingFarm, wholeFarm } from '../farm/exchange';
 import { parseBody, Problem } from '../problem';
 
 const bodySchema = z.object({ dryRun: z.boolean(), file: z.unknown() });
@@ -19,7 +19,8 @@ const refuse = (detail: string, field?: string) => new Problem(422, 'Not accepte
 
 export function exchangeRoutes(ctx: Context): Router {
   const router = Router();
-  const now = () => wholeFarm(ctx.db, ctx.options.clock.nowMs());
+  const now = () => standingFarm(ctx.db, ctx.options.clock.nowMs());
+  const whole = () => wholeFarm(ctx.db, ctx.options.clock.nowMs());
   const attach = (res: Response, name: string, type: string) => {
     res.setHeader('Content-Disposition', `attachment; filename="${name}"`);
     res.type(type);
@@ -27,30 +28,30 @@ export function exchangeRoutes(ctx: Context): Router {
 
   /** Compares, and takes it where it is no dry run. */
   const take = async (res: Response, dryRun: boolean, next: Partial<FarmFile>, name: string) => {
-    const was = await now();
+    const was = await (next.records ? whole() : now());
     const { structures, beds, plantings, covers } = was;
-    const whole = { structures, beds, plantings, covers, ...next };
-    const view = compare(was, whole);
-    const orphan = whole.beds.find((b) => !whole.structures.some((s) => s.id === b.structureId));
+    const after = { structures, beds, plantings, covers, ...next };
+    const view = compare(was, after);
+    const orphan = after.beds.find((b) => !after.structures.some((s) => s.id === b.structureId));
     if (orphan)
       throw refuse(
         `structureId: expected a structure of this farm for the bed ${orphan.name}`,
         'structureId',
       );
-    const lost = whole.plantings.find((p) => !whole.beds.some((b) => b.id === p.bedId));
+    const lost = after.plantings.find((p) => !after.beds.some((b) => b.id === p.bedId));
     if (lost)
       throw refuse(
         `beds: expected the bed in which ${lost.crop} stands; its story would be lost. Clear it first.`,
         'beds',
       );
     const nowMs = ctx.options.clock.nowMs();
-    const recordId = dryRun ? null : await replaceFarm(ctx.db, was, whole, name, nowMs);
+    const recordId = dryRun ? null : await replaceFarm(ctx.db, was, after, name, nowMs);
     res.status(dryRun ? 200 : 201).json({ ...view, taken: !dryRun, recordId });
   };
 
   router.get('/farm/file', async (_req, res) => {
     attach(res, 'farm.json', 'application/json');
-    res.send(`${JSON.stringify(await now(), null, 1)}\n`);
+    res.send(`${JSON.stringify(await whole(), null, 1)}\n`);
   });
 
   router.post('/farm/file', async (req, res) => {

@@ -124,7 +124,8 @@ export function logRoutes(ctx: Context): Router {
       query.offset ?? 0,
     );
     const entries: LogEntry[] = rows.slice(0, PAGE).map((r) => ({
-      record: r.record,
+      // what a file changed is long, and said in the detail
+      record: r.record.kind === 'brought' ? { ...r.record, changes: [] } : r.record,
       recordedMs: r.recordedMs,
       retracted: r.void,
       actor: r.actor,
