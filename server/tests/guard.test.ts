@@ -74,6 +74,10 @@ describe('a passcode', () => {
     await api.get('/api/health').expect(200);
     expect((await api.get('/api/farm').expect(401)).body.detail).toContain('passcode');
     await api.post('/api/records').send({ records: [] }).expect(401);
+    // nor is a large body read for whoever is not let in: refused for the passcode, not for its length
+    const large = 'x'.repeat(9_000_000);
+    await api.post('/api/records').send({ large }).expect(401);
+    await api.post('/api/session').send({ passcode: large }).expect(413);
     await api.post('/api/session').send({ passcode: 'a long summer' }).expect(401);
     await api
       .post('/api/session')
