@@ -102,6 +102,8 @@ await Promise.all([
 ]);
 await jest('unit: core, contract, app', ['core', 'contract', 'app']);
 await ensureServer();
+// without it the tests of servers that share a database fail, and say so
+await ensurePackage('postgresql', '/usr/lib/postgresql');
 await jest('unit: server', ['server'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' });
 say('\n— building');
 await ensureWeb();

@@ -2,9 +2,11 @@
 import type { ClockView } from '@fogata/contract';
 import { nightOf, nightWindow, phaseOf, type OutsideLow, type Site, type Style } from '@fogata/core';
 import { nextClosingMs, nextMorningMs, type FarmClock } from './clock';
+import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
 import { findNight, loadFarm, saveNight, type FarmData } from './farm/store';
+import { keptIn } from './night/keptPlans';
 import { nightWeather } from './night/nowView';
 import { Planner, type NightPlan } from './night/planner';
 import { remembering, type NightPool } from './night/pool';
@@ -20,6 +22,10 @@ export interface ServerOptions {
   pool: NightPool;
   /** Where weather and temperatures come from; what is kept in the database unless said. The demo says. */
   sources?: (site: Site) => Sources;
+  /** Between the servers of one database; this process alone unless said. */
+  locks?: Locks;
+  /** Of this code, so that plans kept by another are worked out anew. */
+  version?: string;
   /** Members of an ensemble; 20 unless said. */
   members?: number;
 }
@@ -58,6 +64,9 @@ export class Context {
     this.planner = new Planner({
       pool: remembering(options.pool),
       onReady: (plan) => this.keepPrediction(plan),
+      kept: keptIn(options.db),
+      locks: options.locks ?? ownLocks(),
+      version: options.version ?? '',
     });
   }
 
@@ -71,9 +80,9 @@ export class Context {
   }
 
   /** What an entry is checked against; the log only where it bears on that. */
-  async standing(withLog: boolean): Promise<FarmNow> {
+  async standing(withLog: boolean, db: Db = this.db): Promise<FarmNow> {
     const nowMs = this.options.clock.nowMs();
-    const data = await loadFarm(this.db, nowMs, withLog);
+    const data = await loadFarm(db, nowMs, withLog, this.db);
     return { data, state: deriveState(data.records), nowMs };
   }
 

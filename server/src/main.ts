@@ -1,5 +1,6 @@
 /** Starts the server: data directory, migrations, the demo where asked for, workers, one port for app and API. */
-import { existsSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -50,6 +51,14 @@ async function openDb(root: string, directory: string): Promise<OpenDb> {
   return openPglite(directory, migrations);
 }
 
+/** What the code that computes is, so that a new Fogata works a night out anew. */
+function versionOf(root: string): string {
+  const hash = createHash('sha1');
+  for (const file of ['main.mjs', 'worker.mjs'])
+    hash.update(readFileSync(join(root, 'server', 'dist', file)));
+  return hash.digest('hex').slice(0, 12);
+}
+
 const RENEW_MS = 12 * 3_600_000;
 
 /** HTTPS wherever the network can listen: the grower's certificate, or one made here; none on this machine alone. */
@@ -82,7 +91,7 @@ async function main(): Promise<void> {
     );
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new CannotStart(`PORT: expected a number from 1 to 65535, not “${process.env['PORT']}”.`);
-  const { db, close } = await openDb(root, directory);
+  const { db, locks, close } = await openDb(root, directory);
   const restore = process.argv.indexOf('--restore');
   if (restore >= 0) {
     const counts = await readBackup(db, resolve(process.argv[restore + 1] ?? ''));
@@ -115,6 +124,8 @@ async function main(): Promise<void> {
       db,
       clock,
       pool,
+      locks,
+      version: versionOf(root),
       ...(demo ? { sources: demoSources(db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),
       ...(process.env['FOGATA_MEMBERS'] ? { members: Number(process.env['FOGATA_MEMBERS']) } : {}),
     },
@@ -153,9 +164,11 @@ async function main(): Promise<void> {
     .then((m) => context.planner.ask(m.data, m.weather, m.nowMs))
     .catch((e: Error) => process.stderr.write(`The first night was not worked out: ${e.message}\n`));
 
-  const stopPolling = startPolling(db, () => clock.nowMs());
+  const stopPolling = startPolling(db, locks, () => clock.nowMs());
   // of the demo there is nothing to keep
-  const stopBackups = demo ? () => {} : startBackups(db, join(directory, 'backups'), () => clock.nowMs());
+  const stopBackups = demo
+    ? () => {}
+    : startBackups(db, locks, join(directory, 'backups'), () => clock.nowMs());
   let stopping = false;
   const stop = async () => {
     if (stopping) return;

@@ -78,10 +78,10 @@ const clock = {
 test('beds show as they come, as they stand, and the choice comes when all are there', async () => {
   const { pool, letGo, started } = gatedPool();
   const planner = new Planner({ pool });
-  planner.ask(data, weather, DEMO_START_MS);
+  await planner.ask(data, weather, DEMO_START_MS);
   await started(2);
   await letGo(1);
-  const asked = planner.ask(data, weather, DEMO_START_MS);
+  const asked = await planner.ask(data, weather, DEMO_START_MS);
   expect(asked.progress).toMatchObject({ state: 'computing', done: 2, of: 3 });
   expect(asked.plan).toBeNull();
   const view = nowView(clock, asked.progress, null, [], style, asked.partial);
@@ -90,18 +90,18 @@ test('beds show as they come, as they stand, and the choice comes when all are t
   await letGo();
   const plan = (await planner.wait(data, weather, DEMO_START_MS))!;
   expect(plan.beds.map((b) => b.bed.id)).toEqual(['n1', 'n2', 's1']);
-  expect(planner.ask(data, weather, DEMO_START_MS).partial).toBeNull();
+  expect((await planner.ask(data, weather, DEMO_START_MS)).partial).toBeNull();
 }, 60_000);
 
 test('asked twice for one state it works once; a new state abandons the old work', async () => {
   const { pool, letGo, started, asked } = gatedPool();
   const planner = new Planner({ pool: remembering(pool) });
-  planner.ask(data, weather, DEMO_START_MS);
-  planner.ask(data, weather, DEMO_START_MS);
+  await planner.ask(data, weather, DEMO_START_MS);
+  await planner.ask(data, weather, DEMO_START_MS);
   await started(2);
   expect(asked).toHaveLength(2);
   const fewer = { ...data, covers: [] };
-  planner.ask(fewer, weather, DEMO_START_MS);
+  await planner.ask(fewer, weather, DEMO_START_MS);
   expect(asked.every((s) => s.aborted)).toBe(true);
   await started(4);
   await letGo();
@@ -114,21 +114,23 @@ test('a thread that dies is told in a sentence; asking leaves it at that, a tap 
   const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
   const first = gatedPool();
   const planner = new Planner({ pool: first.pool });
-  planner.ask(data, weather, DEMO_START_MS);
+  await planner.ask(data, weather, DEMO_START_MS);
   await first.started(2);
   first.breakIt();
   await first.letGo();
   expect(said).toHaveBeenCalled();
   said.mockRestore();
   const asked = first.asked.length;
-  expect(planner.ask(data, weather, DEMO_START_MS).progress).toMatchObject({
+  expect((await planner.ask(data, weather, DEMO_START_MS)).progress).toMatchObject({
     state: 'failed',
     message: expect.stringContaining('Try again') as string,
   });
   expect(first.asked).toHaveLength(asked);
   planner.again();
-  expect(planner.ask(data, weather, DEMO_START_MS).progress.state).toBe('computing');
-  expect(planner.ask({ ...data, covers: [] }, weather, DEMO_START_MS).progress.state).toBe('computing');
+  expect((await planner.ask(data, weather, DEMO_START_MS)).progress.state).toBe('computing');
+  expect((await planner.ask({ ...data, covers: [] }, weather, DEMO_START_MS)).progress.state).toBe(
+    'computing',
+  );
   planner.stop();
 }, 60_000);
 
@@ -146,7 +148,7 @@ test('readings of nights gone by change what the plan believes of their house, a
     source: 'grower' as const,
   };
   const read = { ...data, records: [{ record: reading, seq: 1, recordedMs: reading.atMs }] };
-  planner.ask(read, weather, DEMO_START_MS);
+  await planner.ask(read, weather, DEMO_START_MS);
   await started(2);
   await letGo();
   const plan = (await planner.wait(read, weather, DEMO_START_MS))!;
@@ -159,7 +161,7 @@ test('readings of nights gone by change what the plan believes of their house, a
 test('what is shown for a house is the house as planned: each bed as it comes out beside the others', async () => {
   const { pool, letGo, started } = gatedPool();
   const planner = new Planner({ pool });
-  planner.ask(data, weather, DEMO_START_MS);
+  await planner.ask(data, weather, DEMO_START_MS);
   await started(2);
   await letGo();
   const plan = (await planner.wait(data, weather, DEMO_START_MS))!;

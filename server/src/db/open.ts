@@ -5,6 +5,7 @@ import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { rebuildAll } from '../farm/log';
 import { readMeta, writeMeta } from '../farm/store';
 import { lockDirectory } from './lock';
+import { ownLocks, postgresLocks, type Locks } from './locks';
 import * as schema from './schema';
 
 /** Version of what `rebuildAll` derives. */
@@ -14,6 +15,7 @@ export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 export interface OpenDb {
   db: Db;
+  locks: Locks;
   close: () => Promise<void>;
 }
 
@@ -40,6 +42,7 @@ export async function openPglite(directory: string | null, migrations: string, d
     await derive(db);
     return {
       db,
+      locks: ownLocks(),
       close: async () => {
         await client.close();
         release();
@@ -51,14 +54,34 @@ export async function openPglite(directory: string | null, migrations: string, d
   }
 }
 
-/** The same schema and migrations on a PostgreSQL server. */
+/** Any number, the same in every Fogata: one server at a time brings the tables up to date. */
+const MIGRATING = 4311;
+
+/** The same schema and migrations on a PostgreSQL server, which several servers may share. */
 export async function openPostgres(url: string, migrations: string): Promise<OpenDb> {
   const { Pool } = (await import('pg')).default;
   const { drizzle } = await import('drizzle-orm/node-postgres');
   const { migrate } = await import('drizzle-orm/node-postgres/migrator');
   const pool = new Pool({ connectionString: url });
+  // a connection that breaks while nobody uses it: the next query opens another
+  pool.on('error', (e) => process.stderr.write(`database: ${e.message}\n`));
   const db = drizzle(pool, { schema });
-  await migrate(db, { migrationsFolder: migrations });
-  await derive(db);
-  return { db, close: () => pool.end() };
+  const first = await pool.connect();
+  try {
+    await first.query('select pg_advisory_lock($1)', [MIGRATING]);
+    await migrate(db, { migrationsFolder: migrations });
+    await derive(db);
+  } finally {
+    await first.query('select pg_advisory_unlock($1)', [MIGRATING]).catch(() => undefined);
+    first.release();
+  }
+  const locks = postgresLocks(pool);
+  return {
+    db,
+    locks,
+    close: async () => {
+      locks.close();
+      await pool.end();
+    },
+  };
 }

@@ -4,6 +4,7 @@ import type { BedMore, CoverMore, StructureMore, TypedForecast, WeatherEntry } f
 import {
   bigint,
   boolean,
+  customType,
   doublePrecision,
   index,
   integer,
@@ -179,6 +180,22 @@ export const nights = pgTable('nights', {
   issuedMs: bigint('issued_ms', { mode: 'number' }).notNull(),
   data: jsonb('data').$type<NightPrediction>().notNull(),
 });
+
+const bytea = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
+
+/** A row is a night that was worked out, or is being: derived, never backed up; `plan` is null until it is there. */
+export const keptPlans = pgTable(
+  'kept_plans',
+  {
+    key: text('key').primaryKey(),
+    night: text('night').notNull(),
+    madeMs: bigint('made_ms', { mode: 'number' }).notNull(),
+    done: integer('done').notNull(),
+    of: integer('of').notNull(),
+    plan: bytea('plan'),
+  },
+  (t) => [index('kept_plans_night').on(t.night, t.madeMs)],
+);
 
 /** A row is a small fact about the installation: the demo's clock, the seed of its weather. */
 export const meta = pgTable('meta', {

@@ -1,6 +1,7 @@
 /** Loads the demo farm into an empty database, whole or not at all. */
 import { localDate } from '@fogata/core';
 import type { Db } from '../db/open';
+import { writing } from '../db/write';
 import { beds, covers, farm, meta, plantings, structures } from '../db/schema';
 import { appendRecords } from '../farm/log';
 import { bedRow, coverRow, isEmpty, structureRow } from '../farm/store';
@@ -31,17 +32,19 @@ export async function loadDemo(db: Db): Promise<boolean> {
     8,
   );
   const all = [...events, ...readings].sort((a, b) => a.atMs - b.atMs);
-  await db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
+    // another server may have been quicker
+    if (!(await isEmpty(tx))) return false;
     await tx.insert(farm).values({ id: 'farm', settings: DEMO_FARM });
     await tx.insert(structures).values(DEMO_STRUCTURES.map(structureRow));
     await tx.insert(beds).values(DEMO_BEDS.map(bedRow));
     await tx.insert(plantings).values(DEMO_PLANTINGS);
     await tx.insert(covers).values(DEMO_COVERS.map(coverRow));
-    for (const record of all) await appendRecords(tx as unknown as Db, [record], record.atMs, DEMO_START_MS);
+    for (const record of all) await appendRecords(tx, [record], record.atMs, DEMO_START_MS);
     await tx
       .insert(meta)
       .values({ key: 'clockMs', value: String(DEMO_START_MS) })
       .onConflictDoNothing();
+    return true;
   });
-  return true;
 }

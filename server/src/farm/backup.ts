@@ -16,8 +16,10 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 import { chunks } from '../chunks';
+import { alone, type Locks } from '../db/locks';
 import type { Db } from '../db/open';
 import * as schema from '../db/schema';
+import { writing } from '../db/write';
 import { Problem } from '../problem';
 import { rebuildAll } from './log';
 
@@ -166,7 +168,7 @@ export async function readBackup(db: Db, path: string): Promise<Counts> {
       'A backup is only restored into a new data directory; this one has a farm.',
     );
   let counts: Counts = {};
-  await db.transaction(async (tx) => {
+  await writing(db, async (tx) => {
     await tx.delete(schema.meta);
     await tx.delete(schema.farm);
     for await (const line of checked(path)) {
@@ -220,9 +222,9 @@ export async function dailyBackup(db: Db, directory: string, nowMs: number): Pro
 }
 
 /** Looks every hour whether one is due, first when the start is over; the return stops it. */
-export function startBackups(db: Db, directory: string, nowMs: () => number): () => void {
+export function startBackups(db: Db, locks: Locks, directory: string, nowMs: () => number): () => void {
   const look = () =>
-    void dailyBackup(db, directory, nowMs()).catch((e: Error) =>
+    void alone(locks, 'backup', () => dailyBackup(db, directory, nowMs())).catch((e: Error) =>
       process.stderr.write(`No backup was made: ${e.message}\n`),
     );
   const first = setTimeout(look, HOUR_MS / 6);

@@ -8,6 +8,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { forecasts, nights, observations, records, temperatures } from '../db/schema';
+import { writing } from '../db/write';
 import { weatherChanged } from '../sources/kept';
 import { appendRecords } from './log';
 import { loadFarm } from './store';
@@ -124,8 +125,7 @@ export async function replaceFarm(
   name: string,
   nowMs: number,
 ): Promise<string | null> {
-  return db.transaction(async (tx) => {
-    const t = tx as unknown as Db;
+  return writing(db, async (t) => {
     // by the arrival that the file says where it says one, in its order
     const arrived = new Map((next.records ?? []).map((r, i) => [r.id, next.arrivedMs?.[i] ?? nowMs]));
     for (const part of runsOf(next.records ?? [], (r) => arrived.get(r.id)!))

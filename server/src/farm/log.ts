@@ -9,6 +9,7 @@ import { and, asc, desc, eq, gt, gte, inArray, isNull, lte, max, ne, notInArray,
 import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { coverSpans, records } from '../db/schema';
+import { writing } from '../db/write';
 import { currentOrigin } from '../origin';
 
 export interface StoredRecord {
@@ -156,8 +157,7 @@ async function bedsBehind(db: Db, ids: readonly string[]): Promise<string[]> {
 
 /** Everything that is derived, anew from the records. */
 export async function rebuildAll(db: Db): Promise<void> {
-  await db.transaction(async (tx) => {
-    const t = tx as unknown as Db;
+  await writing(db, async (t) => {
     // the newest word first, so that each taking back is settled before what it takes back
     const takings = await t
       .select({ id: records.id, subject: records.subject })
@@ -191,15 +191,21 @@ const remembered = new WeakMap<object, { key: string; value: Promise<Standing> }
  * The last three weeks; what still lies or stands open, whenever that began; the last score and all harvests of these
  * plantings; the readings that teach, with the covers and openings of their nights.
  */
-export async function standingFor(db: Db, nowMs: number, plantingIds: readonly string[]): Promise<Standing> {
+export async function standingFor(
+  db: Db,
+  nowMs: number,
+  plantingIds: readonly string[],
+  /** Where the last answer is remembered: a transaction's database is a new one each time. */
+  by: Db = db,
+): Promise<Standing> {
   const [last] = await db.select({ seq: max(records.seq) }).from(records);
   // no record counts later than it came: within a minute only a new one changes what stands
   const key = JSON.stringify([last?.seq ?? 0, Math.floor(nowMs / 60_000), plantingIds]);
-  const held = remembered.get(db);
+  const held = remembered.get(by);
   if (held?.key === key) return held.value;
   const value = load(db, nowMs, plantingIds);
-  remembered.set(db, { key, value });
-  value.catch(() => remembered.get(db)?.key === key && remembered.delete(db));
+  remembered.set(by, { key, value });
+  value.catch(() => remembered.get(by)?.key === key && remembered.delete(by));
   return value;
 }
 
@@ -218,32 +224,31 @@ async function load(db: Db, nowMs: number, plantingIds: readonly string[]): Prom
     .from(coverSpans)
     .where(or(isNull(coverSpans.toMs), gt(coverSpans.toMs, sinceMs)));
   const spanIds = spans.flatMap((s) => (s.offId === null ? [s.onId] : [s.onId, s.offId]));
-  const [recent, lain, vents, before, harm, cut] = await Promise.all([
-    db
-      .select()
-      .from(records)
-      .where(and(stands, gte(records.atMs, recentMs), notInArray(records.kind, ['retraction', 'brought']))),
-    byIds(db, spanIds),
-    db
-      .select()
-      .from(records)
-      .where(and(stands, eq(records.kind, 'vent'), gte(records.atMs, sinceMs))),
-    ventBefore(db, nowMs, sinceMs),
-    plantingIds.length === 0
-      ? []
-      : db
-          .selectDistinctOn([records.subject])
-          .from(records)
-          .where(and(stands, eq(records.kind, 'harm'), inArray(records.subject, [...plantingIds])))
-          .orderBy(records.subject, desc(records.atMs), desc(records.seq)),
-    plantingIds.length === 0
-      ? []
-      : db
-          .select({ id: records.subject, kg: sql<number>`sum((${records.data}->>'kg')::float8)` })
-          .from(records)
-          .where(and(stands, eq(records.kind, 'harvest'), inArray(records.subject, [...plantingIds])))
-          .groupBy(records.subject),
-  ]);
+  const recent = await db
+    .select()
+    .from(records)
+    .where(and(stands, gte(records.atMs, recentMs), notInArray(records.kind, ['retraction', 'brought'])));
+  const lain = await byIds(db, spanIds);
+  const vents = await db
+    .select()
+    .from(records)
+    .where(and(stands, eq(records.kind, 'vent'), gte(records.atMs, sinceMs)));
+  const before = await ventBefore(db, nowMs, sinceMs);
+  const none = plantingIds.length === 0;
+  const harm = none
+    ? []
+    : await db
+        .selectDistinctOn([records.subject])
+        .from(records)
+        .where(and(stands, eq(records.kind, 'harm'), inArray(records.subject, [...plantingIds])))
+        .orderBy(records.subject, desc(records.atMs), desc(records.seq));
+  const cut = none
+    ? []
+    : await db
+        .select({ id: records.subject, kg: sql<number>`sum((${records.data}->>'kg')::float8)` })
+        .from(records)
+        .where(and(stands, eq(records.kind, 'harvest'), inArray(records.subject, [...plantingIds])))
+        .groupBy(records.subject);
   const all = new Map(
     [...readings, ...recent, ...lain, ...vents, ...before, ...harm]
       .filter((r) => r.atMs <= nowMs)

@@ -98,17 +98,16 @@ export async function writeFarm(db: Db, settings: Farm): Promise<void> {
 }
 
 /** The farm as it stands; without its log where only that is asked for. */
-export async function loadFarm(db: Db, nowMs: number, withLog = true): Promise<FarmData> {
-  const [settings, s, b, p, c] = await Promise.all([
-    readFarm(db),
-    db.select().from(structures).orderBy(structures.order, structures.name),
-    db.select().from(beds).orderBy(beds.order, beds.name),
-    db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow),
-    db.select().from(covers).orderBy(covers.order, covers.name),
-  ]);
+export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = db): Promise<FarmData> {
+  // one after the other: within a transaction there is one connection
+  const settings = await readFarm(db);
+  const s = await db.select().from(structures).orderBy(structures.order, structures.name);
+  const b = await db.select().from(beds).orderBy(beds.order, beds.name);
+  const p = await db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow);
+  const c = await db.select().from(covers).orderBy(covers.order, covers.name);
   const ids = p.map((x) => x.id);
   const standing = withLog
-    ? await standingFor(db, nowMs, ids)
+    ? await standingFor(db, nowMs, ids, by)
     : { records: [], harvestedKg: new Map<string, number>() };
   return {
     farm: settings,

@@ -1,15 +1,29 @@
 /**
  * The night planner: one computation for one state of the farm, run roof by roof in the pool, shared by everyone who
- * asks, abandoned when the state moves on. Progress can be read at any time. What is computed is in `plan.ts`.
+ * asks, of this server or another on the same database, kept over a restart, abandoned when the state moves on. Progress can
+ * be read at any time. What is computed is in `plan.ts`.
  */
 import type { PlanProgress } from '@fogata/contract';
-import { doubtK, HOUR_MS, localDate, nightOf, phaseOf, REST_ERROR_K, type Belief } from '@fogata/core';
+import {
+  doubtK,
+  HOUR_MS,
+  localDate,
+  nightOf,
+  phaseOf,
+  REST_ERROR_K,
+  type Belief,
+  type NightWindow,
+  type Phase,
+} from '@fogata/core';
 import { createHash } from 'node:crypto';
 import { setMaxListeners } from 'node:events';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { ownLocks, type Locks } from '../db/locks';
 import { deriveState, ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
-import { isForecast, type FarmWeather } from '../sources/farmWeather';
+import { isForecast, type FarmWeather, type Forecast } from '../sources/farmWeather';
 import { backgroundOf, type Background } from './background';
+import { NOTHING_KEPT, type KeptPlan, type KeptPlans } from './keptPlans';
 import { learnTasks } from './learning';
 import { workOut } from './plan';
 import type { NightPlan } from './planned';
@@ -24,6 +38,8 @@ interface Job {
   plan: NightPlan | null;
   /** The beds that are worked out so far, as they stand: the choice comes when all are. */
   partial: NightPlan | null;
+  /** Until it is known whether it has to be worked out. */
+  looked: Promise<void>;
   promise: Promise<void>;
   abort: AbortController;
 }
@@ -31,15 +47,36 @@ interface Job {
 export interface PlannerDeps {
   pool: NightPool;
   onReady?: (plan: NightPlan) => Promise<void>;
+  kept?: KeptPlans;
+  locks?: Locks;
+  /** Of the code that computes: what another version kept is not taken for this one's. */
+  version?: string;
 }
 
+export interface Asked {
+  progress: PlanProgress;
+  plan: NightPlan | null;
+  partial: NightPlan | null;
+}
+
+/** So many nights at once; the one that was asked for longest ago is dropped. */
+const NIGHTS_AT_ONCE = 4;
+/** How often it is looked whether another server is done. */
+const LOOK_MS = 200;
+
 export class Planner {
-  private job: Job | null = null;
+  /** By night, the one that was asked for last at the end. */
+  private readonly jobs = new Map<string, Job>();
   /** What was chosen last, by bed, and for which night. */
   private last: { night: string; chosen: Map<string, string> } = { night: '', chosen: new Map() };
   private background: { key: string; value: Promise<Background> } | null = null;
+  private readonly kept: KeptPlans;
+  private readonly locks: Locks;
 
-  constructor(private readonly deps: PlannerDeps) {}
+  constructor(private readonly deps: PlannerDeps) {
+    this.kept = deps.kept ?? NOTHING_KEPT;
+    this.locks = deps.locks ?? ownLocks();
+  }
 
   async backgroundFor(data: FarmData, weather: FarmWeather, nowMs: number): Promise<Background> {
     const key = JSON.stringify([
@@ -55,30 +92,37 @@ export class Planner {
     return this.background.value;
   }
 
-  /** The plan for this state of the farm: at once where it is there, else how far it is. Never waits. */
-  ask(
-    data: FarmData,
-    weather: FarmWeather,
-    nowMs: number,
-  ): { progress: PlanProgress; plan: NightPlan | null; partial: NightPlan | null } {
-    const key = stateKey(data, weather.key, nowMs);
-    if (this.job?.key !== key) {
-      const last = this.job;
-      last?.abort.abort();
-      this.job = this.start(key, data, weather, nowMs);
+  /** The plan for this state of the farm: at once where it is there or kept, else how far it is. Never waits for one. */
+  async ask(data: FarmData, weather: FarmWeather, nowMs: number): Promise<Asked> {
+    const job = this.jobFor(data, weather, nowMs);
+    await job.looked;
+    return { progress: job.progress, plan: job.plan, partial: job.partial };
+  }
+
+  private jobFor(data: FarmData, weather: FarmWeather, nowMs: number): Job {
+    const { night } = nightOf(nowMs, data.farm);
+    const key = `${this.deps.version ?? ''}${stateKey(data, weather.key, nowMs)}`;
+    const held = this.jobs.get(night);
+    this.jobs.delete(night);
+    if (held && held.key !== key) held.abort.abort();
+    const job = held?.key === key ? held : this.start(key, data, weather, nowMs);
+    this.jobs.set(night, job);
+    const oldest = this.jobs.keys().next().value;
+    if (this.jobs.size > NIGHTS_AT_ONCE && oldest !== undefined) {
+      this.jobs.get(oldest)!.abort.abort();
+      this.jobs.delete(oldest);
     }
-    return { progress: this.job.progress, plan: this.job.plan, partial: this.job.partial };
+    return job;
   }
 
   /** What failed is tried once more when it is asked for next; nothing else tries it by itself. */
   again(): void {
-    if (this.job?.progress.state === 'failed') this.job = null;
+    for (const [night, job] of this.jobs) if (job.progress.state === 'failed') this.jobs.delete(night);
   }
 
   /** As `ask`, but waits. */
   async wait(data: FarmData, weather: FarmWeather, nowMs: number): Promise<NightPlan | null> {
-    this.ask(data, weather, nowMs);
-    const job = this.job!;
+    const job = this.jobFor(data, weather, nowMs);
     await job.promise;
     if (job.progress.state === 'failed') throw new Error(job.progress.message);
     return job.plan;
@@ -89,19 +133,61 @@ export class Planner {
     // one listener a task in the queue
     setMaxListeners(0, abort.signal);
     const progress: PlanProgress = { state: 'computing', done: 0, of: 0 };
-    const job: Job = { key, progress, plan: null, partial: null, abort, promise: Promise.resolve() };
-    job.promise = this.compute(job, data, weather, nowMs).catch((error: unknown) => {
-      if (abort.signal.aborted) return;
-      progress.state = 'failed';
-      progress.message = 'The night could not be worked out. Try again; the readings and the log are safe.';
-      process.stderr.write(
-        `plan failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-      );
-    });
+    let looked = () => {};
+    const job: Job = {
+      key,
+      progress,
+      plan: null,
+      partial: null,
+      abort,
+      looked: new Promise((done) => (looked = done)),
+      promise: Promise.resolve(),
+    };
+    job.promise = this.compute(job, data, weather, nowMs, looked)
+      .catch((error: unknown) => {
+        if (abort.signal.aborted) return;
+        progress.state = 'failed';
+        progress.message = 'The night could not be worked out. Try again; the readings and the log are safe.';
+        process.stderr.write(
+          `plan failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+        );
+      })
+      .finally(looked);
     return job;
   }
 
-  private async compute(job: Job, data: FarmData, weather: FarmWeather, nowMs: number): Promise<void> {
+  /** Leave to work it out alone; or the plan, where another server did so meanwhile. */
+  private async turn(job: Job): Promise<KeptPlan | (() => Promise<void>)> {
+    for (;;) {
+      job.abort.signal.throwIfAborted();
+      const release = await this.locks.take(`plan ${job.key}`);
+      const found = release && !this.locks.shared ? null : await this.kept.find(job.key);
+      if (found) {
+        await release?.();
+        return found;
+      }
+      if (release) return release;
+      Object.assign(job.progress, await this.kept.progress(job.key));
+      await sleep(LOOK_MS, undefined, { signal: job.abort.signal });
+    }
+  }
+
+  private ready(job: Job, plan: NightPlan): void {
+    const { night } = plan.window;
+    if (plan.phase !== 'morning')
+      this.last = { night, chosen: new Map(plan.beds.map((b) => [b.bed.id, b.chosen])) };
+    job.plan = plan;
+    job.partial = null;
+    Object.assign(job.progress, { state: 'ready', done: plan.beds.length, of: plan.beds.length });
+  }
+
+  private async compute(
+    job: Job,
+    data: FarmData,
+    weather: FarmWeather,
+    nowMs: number,
+    looked: () => void,
+  ): Promise<void> {
     const { farm } = data;
     const window = nightOf(nowMs, farm);
     const phase = phaseOf(nowMs, window);
@@ -119,6 +205,20 @@ export class Planner {
       job.progress.lack = forecast;
       return;
     }
+    const kept = await this.kept.find(job.key);
+    if (kept) return this.ready(job, { ...kept, data, state });
+    looked();
+    const turn = await this.turn(job);
+    if (typeof turn !== 'function') return this.ready(job, { ...turn, data, state });
+    try {
+      await this.workOut(job, { data, state, weather, nowMs, forecast, window, phase, today, hourMs, endMs });
+    } finally {
+      await turn();
+    }
+  }
+
+  private async workOut(job: Job, at: At): Promise<void> {
+    const { data, state, weather, nowMs, forecast, window, phase, today, hourMs, endMs } = at;
     const background = await this.backgroundFor(data, weather, nowMs);
     const past = await weather.past(hourMs - HISTORY_MS, hourMs);
     const sunset = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
@@ -167,6 +267,13 @@ export class Planner {
     };
     job.partial = plan;
     job.progress.of = roofs.reduce((n, r) => n + r.beds.length, 0);
+    const tell = () =>
+      this.locks.shared
+        ? this.kept.setProgress(job.key, window.night, job.progress.done, job.progress.of)
+        : Promise.resolve();
+    await tell();
+    if (this.last.night !== window.night)
+      this.last = { night: window.night, chosen: await this.kept.lastChosen(window.night) };
     plan.beds = await workOut(
       {
         inputs,
@@ -177,19 +284,21 @@ export class Planner {
         signal: job.abort.signal,
         errorK: plan.errorK,
         worth: plan.worth,
-        before: this.last.night === window.night ? this.last.chosen : new Map(),
+        before: this.last.chosen,
       },
       (beds) => {
         plan.beds.push(...beds);
         job.progress.done += beds.length;
+        void tell().catch(() => undefined);
       },
     );
-    if (phase !== 'morning')
-      this.last = { night: window.night, chosen: new Map(plan.beds.map((b) => [b.bed.id, b.chosen])) };
     await this.deps.onReady?.(plan);
-    job.plan = plan;
-    job.partial = null;
-    job.progress.state = 'ready';
+    const { data: _data, state: _state, ...computed } = plan;
+    // a plan that could not be kept is still a plan
+    await this.kept
+      .keep(job.key, computed)
+      .catch((e: Error) => process.stderr.write(`plan not kept: ${e.message}\n`));
+    this.ready(job, plan);
   }
 
   /** What every structure's readings have taught, up to the night before this one. */
@@ -209,14 +318,30 @@ export class Planner {
   }
 
   stop(): void {
-    this.job?.abort.abort();
+    for (const job of this.jobs.values()) job.abort.abort();
   }
+}
+
+interface At {
+  data: FarmData;
+  state: FarmState;
+  weather: FarmWeather;
+  nowMs: number;
+  forecast: Forecast;
+  window: NightWindow;
+  phase: Phase;
+  today: string;
+  hourMs: number;
+  endMs: number;
 }
 
 /** Identity of a computation: the hour, the farm as it is set up, what is on, what the grower decided, the forecast. */
 export function stateKey(data: FarmData, weatherKey: string, nowMs: number): string {
+  const { night } = nightOf(nowMs, data.farm);
+  const bearing = ['cover', 'vent', 'decision', 'harm'];
   const relevant = data.records
-    .filter((r) => ['cover', 'vent', 'decision', 'harm'].includes(r.record.kind))
+    // what was read in nights before teaches this one
+    .filter(({ record: r }) => bearing.includes(r.kind) || (r.kind === 'reading' && r.night < night))
     .map((r) => r.record.id);
   const { latitude, longitude, elevationM, timeZone, hourlyRate, hands, schools } = data.farm;
   const body = [

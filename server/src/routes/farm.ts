@@ -21,8 +21,9 @@ import { z } from 'zod';
 import type { Context } from '../context';
 import type { Db } from '../db/open';
 import { beds, structures } from '../db/schema';
+import { writing } from '../db/write';
 import { inUse } from '../farm/stock';
-import { isEmpty } from '../farm/store';
+import { isEmpty, readFarm } from '../farm/store';
 import { changeThing, FARM_ID, type At } from '../farm/things';
 import { cutView } from '../night/cut';
 import { currentGlyph } from '../night/glyph';
@@ -79,7 +80,7 @@ export function farmRoutes(ctx: Context): Router {
   const router = Router();
   /** A change and the record of it, in one transaction. */
   const write = <T>(run: (db: Db, at: At) => Promise<T>) =>
-    ctx.db.transaction((tx) => run(tx as unknown as Db, { nowMs: ctx.options.clock.nowMs() }));
+    writing(ctx.db, (tx) => run(tx, { nowMs: ctx.options.clock.nowMs() }));
 
   router.get('/farm', async (_req, res) => {
     const m = await ctx.moment();
@@ -99,9 +100,11 @@ export function farmRoutes(ctx: Context): Router {
       Object.entries(parseBody(farmPatchSchema, req.body)).filter(([k]) => named.includes(k)),
     ) as FarmPatch;
     checkTimeZone(patch.timeZone);
-    const { data } = await ctx.moment();
-    const next = parseBody(farmSchema, { ...data.farm, ...patch });
-    await write((db, at) => changeThing(db, 'farm', FARM_ID, next, at));
+    const next = await write(async (db, at) => {
+      const whole = parseBody(farmSchema, { ...(await readFarm(db)), ...patch });
+      await changeThing(db, 'farm', FARM_ID, whole, at);
+      return whole;
+    });
     res.json(next);
   });
 
@@ -121,7 +124,7 @@ export function farmRoutes(ctx: Context): Router {
   router.get('/beds', async (req, res) => {
     const { date: on } = parseBody(z.object({ date: date.optional() }), req.query);
     const m = await ctx.moment();
-    const { plan, progress } = ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const { plan, progress } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
     const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
     const view: BedsView = {
       progress,

@@ -5,8 +5,8 @@ import { desc, eq, getTableColumns } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
-import type { Db } from '../db/open';
 import { forecasts } from '../db/schema';
+import { writing } from '../db/write';
 import { notFound, parseBody } from '../problem';
 import { isForecast } from '../sources/farmWeather';
 import { weatherChanged } from '../sources/kept';
@@ -88,14 +88,14 @@ export function forecastRoutes(ctx: Context): Router {
       z.object({ id: z.string().max(64), action: z.enum(['use', 'drop']) }),
       req.params,
     );
-    await ctx.db.transaction(async (tx) => {
+    await writing(ctx.db, async (tx) => {
       const changed = await tx
         .update(forecasts)
         .set({ active: action === 'use' })
         .where(eq(forecasts.id, id))
         .returning({ id: forecasts.id });
       if (changed.length === 0) throw notFound('forecast');
-      await weatherChanged(tx as unknown as Db);
+      await weatherChanged(tx);
     });
     res.status(204).end();
   });

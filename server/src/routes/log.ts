@@ -10,7 +10,7 @@ import { apply, localDate, lying, type Lain, type Planting } from '@fogata/core'
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context, FarmNow } from '../context';
-import type { Db } from '../db/open';
+import { writing } from '../db/write';
 import { describeRecord } from '../farm/describe';
 import { appendRecords, logPage, recordsByIds } from '../farm/log';
 import { sheetOf } from '../farm/state';
@@ -91,20 +91,17 @@ export function logRoutes(ctx: Context): Router {
 
   router.post('/records', async (req, res) => {
     const { records } = parseBody(incomingSchema, req.body);
-    const m = await ctx.standing(records.some((r) => r.kind === 'cover'));
-    const known = new Set(
-      (
-        await recordsByIds(
-          ctx.db,
-          records.map((r) => r.id),
-        )
-      ).map((r) => r.record.id),
-    );
-    const fresh = records.filter((r) => !known.has(r.id));
-    for (const r of fresh) checkTarget(r, m);
-    const todo = stillToDo(fresh, m);
-    const added = await ctx.db.transaction(async (tx) => {
-      const db = tx as unknown as Db;
+    const ids = records.map((r) => r.id);
+    // what lies where is looked at within the write: no other phone's tap comes between
+    const added = await writing(ctx.db, async (db) => {
+      const m = await ctx.standing(
+        records.some((r) => r.kind === 'cover'),
+        db,
+      );
+      const known = new Set((await recordsByIds(db, ids)).map((r) => r.record.id));
+      const fresh = records.filter((r) => !known.has(r.id));
+      for (const r of fresh) checkTarget(r, m);
+      const todo = stillToDo(fresh, m);
       await takeBack(db, todo);
       return appendRecords(db, todo, Date.now(), m.nowMs);
     });
@@ -159,9 +156,7 @@ export function logRoutes(ctx: Context): Router {
   }
 
   const write = (p: Planting, m: FarmNow, action?: 'cleared') =>
-    ctx.db.transaction((tx) =>
-      changeThing(tx as unknown as Db, 'planting', p.id, p, { nowMs: m.nowMs }, action),
-    );
+    writing(ctx.db, (tx) => changeThing(tx, 'planting', p.id, p, { nowMs: m.nowMs }, action));
 
   router.put('/plantings/:id', async (req, res) => {
     const body = parseBody(plantingSchema, { ...(req.body as object), id: req.params.id });

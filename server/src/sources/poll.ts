@@ -3,11 +3,14 @@
  * went and never throws; an answer is the body of `POST /api/feed/weather`, at most 2 MB within ten seconds, not redirected.
  */
 import { feedWeatherSchema, firstProblem } from '@fogata/contract';
+import { alone, type Locks } from '../db/locks';
 import type { Db } from '../db/open';
 import { readMeta, writeMeta } from '../farm/store';
 import { takeFeed } from './take';
 
 const EVERY_MS = 15 * 60_000;
+/** How often it is looked whether it is time to. */
+const LOOK_MS = 60_000;
 const TIME_MS = 10_000;
 const MOST_BYTES = 2_000_000;
 
@@ -75,11 +78,21 @@ export async function pollOnce(db: Db, nowMs: number): Promise<PollState | null>
   return next;
 }
 
-/** Asks now and again; the return stops it. */
-export function startPolling(db: Db, nowMs: () => number): () => void {
+/** Asks where nobody has for as long as that, this server or another; true where it asked. */
+export async function pollDue(db: Db, nowMs: number): Promise<boolean> {
+  const state = await pollState(db);
+  if (!state || (state.lastMs !== null && Math.abs(nowMs - state.lastMs) < EVERY_MS - LOOK_MS)) return false;
+  await pollOnce(db, nowMs);
+  return true;
+}
+
+/** Asks now and again, one of several servers; the return stops it. */
+export function startPolling(db: Db, locks: Locks, nowMs: () => number): () => void {
   const ask = () =>
-    void pollOnce(db, nowMs()).catch((e: Error) => process.stderr.write(`poll: ${e.message}\n`));
+    void alone(locks, 'poll', () => pollDue(db, nowMs())).catch((e: Error) =>
+      process.stderr.write(`poll: ${e.message}\n`),
+    );
   ask();
-  const timer = setInterval(ask, EVERY_MS);
+  const timer = setInterval(ask, LOOK_MS);
   return () => clearInterval(timer);
 }

@@ -19,6 +19,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { chunks } from '../chunks';
 import type { Db } from '../db/open';
 import { forecasts, observations, temperatures } from '../db/schema';
+import { writing } from '../db/write';
 import { Problem } from '../problem';
 import { weatherChanged } from './kept';
 
@@ -40,7 +41,7 @@ export interface NewIssue {
 
 /** Keeps an issue; one that is already there, by its id, stays as it is. True where it is new. */
 export async function takeIssue(db: Db, issue: NewIssue, nowMs: number): Promise<boolean> {
-  return db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
     const rows = await tx
       .insert(forecasts)
       .values({
@@ -58,7 +59,7 @@ export async function takeIssue(db: Db, issue: NewIssue, nowMs: number): Promise
       })
       .onConflictDoNothing()
       .returning({ id: forecasts.id });
-    if (rows.length > 0) await weatherChanged(tx as unknown as Db);
+    if (rows.length > 0) await weatherChanged(tx);
     return rows.length > 0;
   });
 }
@@ -91,7 +92,7 @@ export async function takeObserved(
   const ahead = entries.findIndex((e) => Date.parse(e.time) > nowMs + HOUR_MS);
   if (ahead >= 0)
     throw refuse(`expected hours that have passed; ${entries[ahead]!.time} is to come`, 'hours');
-  await db.transaction(async (tx) => {
+  await writing(db, async (tx) => {
     for (const part of chunks(entries))
       await tx
         .insert(observations)
@@ -100,7 +101,7 @@ export async function takeObserved(
           target: observations.atMs,
           set: { entry: sql`excluded.entry`, source: sql`excluded.source` },
         });
-    await weatherChanged(tx as unknown as Db);
+    await weatherChanged(tx);
   });
 }
 
@@ -114,7 +115,7 @@ export async function takeTemperatures(
     throw refuse('expected instants that have passed', 'readings');
   // of two at one instant the later row stands
   const rows = [...new Map(list.map((r) => [`${r.spot}/${r.atMs}`, { ...r, source }])).values()];
-  await db.transaction(async (tx) => {
+  await writing(db, async (tx) => {
     for (const part of chunks(rows))
       await tx
         .insert(temperatures)
@@ -123,7 +124,7 @@ export async function takeTemperatures(
           target: [temperatures.spot, temperatures.atMs],
           set: { c: sql`excluded.c`, source: sql`excluded.source` },
         });
-    await weatherChanged(tx as unknown as Db);
+    await weatherChanged(tx);
   });
 }
 

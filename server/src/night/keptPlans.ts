@@ -1,0 +1,97 @@
+/**
+ * Plans kept over a restart and between servers. Contract: `find` gives a plan by its key, whoever worked it out; `keep` puts
+ * it there; `progress` is what another server says of one that it is at. A plan that an older Fogata left is not found.
+ */
+import { desc, eq, lt, notInArray, or } from 'drizzle-orm';
+import { deserialize, serialize } from 'node:v8';
+import { deflateSync, inflateSync } from 'node:zlib';
+import type { Db } from '../db/open';
+import { keptPlans } from '../db/schema';
+import type { NightPlan } from './planned';
+
+/** What is computed: the farm that it was computed from is there anyhow. */
+export type KeptPlan = Omit<NightPlan, 'data' | 'state'>;
+
+export interface KeptPlans {
+  find(key: string): Promise<KeptPlan | null>;
+  /** What was chosen by bed when a night was last worked out. */
+  lastChosen(night: string): Promise<Map<string, string>>;
+  keep(key: string, plan: KeptPlan): Promise<void>;
+  setProgress(key: string, night: string, done: number, of: number): Promise<void>;
+  progress(key: string): Promise<{ done: number; of: number } | null>;
+}
+
+/** So many stay, and none for longer. */
+const MOST = 12;
+const DAYS_MS = 3 * 86_400_000;
+
+export const pack = (plan: KeptPlan): Buffer => deflateSync(serialize(plan), { level: 1 });
+
+/** Null where it cannot be read: then it is worked out again. */
+export function unpack(bytes: Uint8Array | null): KeptPlan | null {
+  if (!bytes) return null;
+  try {
+    return deserialize(inflateSync(bytes)) as KeptPlan;
+  } catch {
+    return null;
+  }
+}
+
+export function keptIn(db: Db): KeptPlans {
+  return {
+    find: async (key) => {
+      const [row] = await db.select({ plan: keptPlans.plan }).from(keptPlans).where(eq(keptPlans.key, key));
+      return unpack(row?.plan ?? null);
+    },
+    lastChosen: async (night) => {
+      const rows = await db
+        .select({ plan: keptPlans.plan })
+        .from(keptPlans)
+        .where(eq(keptPlans.night, night))
+        .orderBy(desc(keptPlans.madeMs))
+        .limit(3);
+      const plan = rows.map((r) => unpack(r.plan)).find((p) => p && p.phase !== 'morning');
+      return new Map(plan?.beds.map((b) => [b.bed.id, b.chosen]));
+    },
+    keep: async (key, plan) => {
+      const madeMs = Date.now();
+      const n = plan.beds.length;
+      const row = { key, night: plan.window.night, madeMs, done: n, of: n, plan: pack(plan) };
+      await db.insert(keptPlans).values(row).onConflictDoUpdate({ target: keptPlans.key, set: row });
+      const newest = await db
+        .select({ key: keptPlans.key })
+        .from(keptPlans)
+        .orderBy(desc(keptPlans.madeMs))
+        .limit(MOST);
+      await db.delete(keptPlans).where(
+        or(
+          lt(keptPlans.madeMs, madeMs - DAYS_MS),
+          notInArray(
+            keptPlans.key,
+            newest.map((r) => r.key),
+          ),
+        ),
+      );
+    },
+    setProgress: async (key, night, done, of) => {
+      const row = { key, night, madeMs: Date.now(), done, of, plan: null };
+      await db.insert(keptPlans).values(row).onConflictDoUpdate({ target: keptPlans.key, set: { done, of } });
+    },
+    progress: async (key) => {
+      const [row] = await db
+        .select({ done: keptPlans.done, of: keptPlans.of })
+        .from(keptPlans)
+        .where(eq(keptPlans.key, key));
+      return row ?? null;
+    },
+  };
+}
+
+/** Keeps nothing: for a planner by itself. */
+export const NOTHING_KEPT: KeptPlans = {
+  find: () => Promise.resolve(null),
+  lastChosen: () => Promise.resolve(new Map()),
+  keep: () => Promise.resolve(),
+  setProgress: () => Promise.resolve(),
+  progress: () => Promise.resolve(null),
+};

@@ -1,0 +1,138 @@
+/** Plans are kept: over a restart nothing is computed again, several nights at once, and nothing is taken from another's code. */
+import { HOUR_MS } from '@fogata/core';
+import { sql } from 'drizzle-orm';
+import { inspect } from 'node:util';
+import { openPglite, type OpenDb } from '../src/db/open';
+import { keptPlans } from '../src/db/schema';
+import {
+  DEMO_BEDS,
+  DEMO_COVERS,
+  DEMO_FARM,
+  DEMO_PLANTINGS,
+  DEMO_START_MS,
+  DEMO_STRUCTURES,
+} from '../src/demo/seed';
+import type { FarmData } from '../src/farm/store';
+import { keptIn } from '../src/night/keptPlans';
+import { Planner } from '../src/night/planner';
+import { remembering, startPool, type NightPool } from '../src/night/pool';
+import type { FarmWeather } from '../src/sources/farmWeather';
+import { demoWeather } from './demoWeather';
+import { buildServer, MIGRATIONS } from './harness';
+
+const beds = DEMO_BEDS.filter((b) => ['n1', 'n2', 's1'].includes(b.id));
+const data: FarmData = {
+  farm: DEMO_FARM,
+  structures: DEMO_STRUCTURES,
+  beds,
+  plantings: DEMO_PLANTINGS.filter((p) => beds.some((b) => b.id === p.bedId)),
+  covers: DEMO_COVERS.slice(0, 2),
+  records: [],
+  harvestedKg: new Map(),
+};
+/** Everything in it, to the last digit. */
+const whole = (x: unknown) => inspect(x, { depth: null, maxArrayLength: null, maxStringLength: null });
+const NOW = DEMO_START_MS;
+const TOMORROW = NOW + 24 * HOUR_MS;
+let weather: FarmWeather;
+let open: OpenDb;
+let pool: NightPool;
+beforeAll(async () => {
+  pool = startPool(buildServer());
+  open = await openPglite(null, MIGRATIONS);
+  weather = await demoWeather(NOW, 3);
+}, 60_000);
+afterAll(async () => {
+  await pool.close();
+  await open.close();
+});
+
+/** A Fogata as it is after a start, and how many houses it has run. */
+function started(version = 'v1') {
+  let houses = 0;
+  const counting: NightPool = {
+    ...pool,
+    house: (task, signal) => {
+      houses += 1;
+      return pool.house(task, signal);
+    },
+  };
+  const planner = new Planner({ pool: remembering(counting), kept: keptIn(open.db), version });
+  return { planner, houses: () => houses };
+}
+
+test('after a restart the plan is there at once, the same to the last digit, and nothing is run', async () => {
+  const before = started();
+  const plan = (await before.planner.wait(data, weather, NOW))!;
+  expect(before.houses()).toBeGreaterThan(0);
+
+  const after = started();
+  const asked = await after.planner.ask(data, weather, NOW + 1000);
+  expect(asked.progress).toMatchObject({ state: 'ready', done: 3, of: 3 });
+  expect(after.houses()).toBe(0);
+  const { data: _d, state: _s, ...kept } = asked.plan!;
+  const { data: _e, state: _t, ...computed } = plan;
+  // an instant that never comes stays Infinity, a belief stays a Map: as they are, not as JSON has them
+  expect(whole(kept)).toBe(whole(computed));
+});
+
+test('a farm that has changed, and a Fogata that has, are worked out anew', async () => {
+  const other = started('v2');
+  expect((await other.planner.ask(data, weather, NOW)).progress.state).toBe('computing');
+  await other.planner.wait(data, weather, NOW);
+  expect(other.houses()).toBeGreaterThan(0);
+  const changed = started();
+  const fewer = { ...data, covers: [] };
+  expect((await changed.planner.ask(fewer, weather, NOW)).progress.state).toBe('computing');
+  await changed.planner.wait(fewer, weather, NOW);
+});
+
+test('two nights are worked out at once, neither for the price of the other', async () => {
+  const { planner } = started('v3');
+  const coming = await demoWeather(TOMORROW, 3);
+  const [tonight, next] = await Promise.all([
+    planner.wait(data, weather, NOW),
+    planner.wait(data, coming, TOMORROW),
+  ]);
+  expect([tonight!.window.night, next!.window.night]).toEqual(['2027-01-14', '2027-01-15']);
+});
+
+test('a kept plan that is damaged is worked out once more; only so many are kept', async () => {
+  await open.db.update(keptPlans).set({ plan: Buffer.from('not a plan') });
+  const mended = started();
+  expect((await mended.planner.ask(data, weather, NOW)).plan).toBeNull();
+  const plan = (await mended.planner.wait(data, weather, NOW))!;
+  const { data: _d, state: _s, ...computed } = plan;
+  for (let i = 0; i < 20; i++) await keptIn(open.db).keep(`k${i}`, computed);
+  const [row] = await open.db.select({ n: sql<number>`count(*)::int` }).from(keptPlans);
+  expect(row!.n).toBe(12);
+  const found = await keptIn(open.db).find('k19');
+  expect(whole(found)).toBe(whole(computed));
+  expect(await keptIn(open.db).find('k3')).toBeNull();
+});
+
+test('a reading of a night before bears on the plan, one of this night does not', async () => {
+  const { planner, houses } = started('v4');
+  await planner.wait(data, weather, NOW);
+  const first = houses();
+  const reading = (night: string) => ({
+    record: {
+      id: `3b0d6a52-58a4-4a8e-9a6e-0000000000${night.slice(-2)}`,
+      kind: 'reading' as const,
+      atMs: NOW - HOUR_MS,
+      night,
+      spot: 'north',
+      minC: -4,
+      maxC: null,
+      source: 'grower' as const,
+    },
+    seq: 1,
+    recordedMs: NOW,
+  });
+  const tonight = { ...data, records: [reading('2027-01-14')] };
+  expect((await planner.ask(tonight, weather, NOW)).progress.state).toBe('ready');
+  const lastNight = { ...data, records: [reading('2027-01-13')] };
+  expect((await planner.ask(lastNight, weather, NOW)).progress.state).toBe('computing');
+  await planner.wait(lastNight, weather, NOW);
+  expect(houses()).toBeGreaterThan(first);
+});
