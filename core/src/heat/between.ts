@@ -29,8 +29,9 @@ export function partsOf(
   fromMs: number,
   toMs: number,
 ): number[] {
-  const ends = moves.filter((ms) => ms > fromMs + LEAST_MS && ms < toMs - LEAST_MS);
   const snow = w.snowNode >= 0 && (w.snowM > SNOW_MIN_M || w.weather.snowMs[k]! > 0);
+  if (!snow && moves.length === 0) return [toMs];
+  const ends = moves.filter((ms) => ms > fromMs + LEAST_MS && ms < toMs - LEAST_MS);
   if (snow) {
     const n = Math.ceil((toMs - fromMs) / (SNOW_STEP_S * 1000));
     for (let i = 1; i < n; i++) ends.push(fromMs + ((toMs - fromMs) * i) / n);

@@ -4,6 +4,7 @@
  */
 import type { CompiledLayer } from './layers';
 import { MULCH, soilGrid, soilProps, type SoilGrid, type SoilProps } from './soil';
+import type { Rows } from './rows';
 import type { BedSpec, Calibration } from './types';
 
 export interface Column {
@@ -63,17 +64,18 @@ export function compileColumn(
   layer: number,
   outer: number,
   part: number,
+  rows: Rows,
 ): Column {
   const path = pathTo(layers, layer);
   const bench = crop && spec.ground.on === 'bench';
   const mulchM = crop ? (spec.ground.mulch?.thicknessM ?? 0) : 0;
   const grid = soilGrid(bench, mulchM, refine);
   const n = grid.count;
-  const linkWK = new Float64Array(n);
-  const capacityJK = new Float64Array(n);
-  const latentJ = new Float64Array(n);
-  const sideWK = new Float64Array(n);
-  const sideCell = new Int32Array(n);
+  const linkWK = rows.f64(n);
+  const capacityJK = rows.f64(n);
+  const latentJ = rows.f64(n);
+  const sideWK = rows.f64(n);
+  const sideCell = rows.i32(n);
   const sunkM = path.some((i) => layers[i]!.spec.footing === 'sunk') ? SUNK_M : 0;
   const depths = soilGrid(false, 0, refine);
   // heat that leaves sideways crosses about a quarter of the width and a hand's breadth beyond the edge

@@ -30,18 +30,23 @@ function gradient(w: Work, k: number, i: number, flowM3s: number): number {
   return (GRADIENT_KM_PER_WM2 * sun) / (1 + changesH / MIXED_AT_CHANGES_H);
 }
 
-/** Air through joints, cloth, holes and openings, m³/s: the first three, then the openings. */
-function airThrough(w: Work, k: number, layer: CompiledLayer, i: number, dT: number, wind: number) {
+/** Air through joints, cloth and holes, m³/s. */
+function leaksThrough(w: Work, layer: CompiledLayer, dT: number, wind: number): number {
   const g = layer.geometry;
   const pa = drivingPa(g.heightM, dT, wind, layer.windShare);
   let through = throughOpening(layer.leakM2, g.heightM, dT, wind);
   if (layer.permeabilityMsPa > 0) through += throughCloth(layer.clothM2, layer.permeabilityMsPa, pa);
   if (layer.holesM2 > 0) through += throughHoles(layer.holesM2, pa);
+  return keep(w, through);
+}
+
+/** Air through what stands open, m³/s. */
+function ventsThrough(w: Work, k: number, i: number, dT: number, wind: number): number {
+  const layer = w.net.layers[i]!;
   const vent = layer.ventM2 * w.opening[i]!;
+  if (vent <= 0) return keep(w, 0);
   const across = windAcross(layer.spec.turnDeg, w.weather.windFromDeg[k]!);
-  const leaks = keep(w, through);
-  const vents = keep(w, vent > 0 ? throughOpening(vent, Math.max(0.3, g.heightM), dT, wind, across) : 0);
-  return { leaks, vents };
+  return keep(w, throughOpening(vent, Math.max(0.3, layer.geometry.heightM), dT, wind, across));
 }
 
 /** Ice on a face that has come above freezing takes its heat of fusion before the face warms on. */
@@ -103,8 +108,9 @@ function outerFace(w: Work, k: number, i: number, localWind: number): number {
 
 /** The column of bare floor under a layer. */
 function floorColumn(w: Work, layer: number): number {
-  const c = w.net.columns.findIndex((x) => x.layer === layer);
-  return Math.max(0, c);
+  const { columns } = w.net;
+  for (let c = 0; c < columns.length; c++) if (columns[c]!.layer === layer) return c;
+  return 0;
 }
 
 export function covers(w: Work, k: number, dt: number): void {
@@ -120,7 +126,8 @@ export function covers(w: Work, k: number, dt: number): void {
     const out = w.outer[i]!;
     const outC = out < 0 ? airC : guess[net.air0 + out]!;
     const localWind = out < 0 ? windAtMs(wind, Math.max(0.2, g.heightM)) : w.airSpeed[out]!;
-    const { leaks, vents } = airThrough(w, k, layer, i, guess[air]! - outC, localWind);
+    const leaks = leaksThrough(w, layer, guess[air]! - outC, localWind);
+    const vents = ventsThrough(w, k, i, guess[air]! - outC, localWind);
     const flow = leaks + vents;
     w.flowM3s[i] = flow;
     const turns = turningMs(g.heightM, guess[air]! - guess[layer.lastSheet]!);

@@ -8,6 +8,7 @@
  */
 import { compileColumn, type Column } from './columns';
 import { compileLayer, type CompiledLayer, type Sheet } from './layers';
+import { Rows } from './rows';
 import type { BedSpec, Calibration, Horizon, Place } from './types';
 
 /** A bed: its column with a crop, and the nodes of its canopy's air and its leaves. */
@@ -68,7 +69,12 @@ function columnOf(spec: BedSpec, crop: boolean, areaM2: number, edgeM: number, s
 }
 
 /** Compiles a bed, or beds that share their outermost layers. `refine` splits every soil cell, for convergence tests. */
-export function compileBeds(beds: readonly BedSpec[], cal: Calibration, refine = 1): Network {
+export function compileBeds(
+  beds: readonly BedSpec[],
+  cal: Calibration,
+  refine = 1,
+  rows = new Rows(),
+): Network {
   const lead = beds[0]!;
   const shared = Math.min(lead.shared ?? 0, lead.stack.length);
   const sheets: Sheet[] = [];
@@ -92,7 +98,7 @@ export function compileBeds(beds: readonly BedSpec[], cal: Calibration, refine =
   const columns: Column[] = [];
   let first = 0;
   const ground = (given: ReturnType<typeof columnOf>, layer: number, outer: number, part: number): number => {
-    const column = compileColumn(given, first, cal, refine, layers, layer, outer, part);
+    const column = compileColumn(given, first, cal, refine, layers, layer, outer, part, rows);
     columns.push(column);
     if (outer >= 0) columns[outer]!.inners.push(columns.length - 1);
     first += column.grid.count;

@@ -58,21 +58,42 @@ export function spread(
   return toSky;
 }
 
-const scratch = new Float64Array(MAX);
+const between = new Float64Array(MAX + 1);
 
 /**
  * Exchange factors between the elements and the sky: `factors[j * (m + 1) + k]` is the share of σT⁴ of k that ends in
- * j (k = m is the sky). Symmetric between elements, as the second law asks; a test holds it.
+ * j (k = m is the sky). Symmetric between elements, as the second law asks; a test holds it. As `spread` for each in turn,
+ * what does not depend on who emits reckoned once.
  */
 export function exchangeFactors(pile: Pile, factors: Float64Array): void {
   const m = pile.count;
   const stride = m + 1;
-  for (let k = 0; k < m; k++) {
-    const up = 1 - pile.passed[k]! - pile.reflectedTop[k]!;
-    const down = k === m - 1 ? 0 : 1 - pile.passed[k]! - pile.reflectedBottom[k]!;
-    spread(pile, 0, k, up, down, scratch);
-    for (let j = 0; j < m; j++) factors[j * stride + k] = scratch[j]!;
+  const { passed, reflectedTop: rt, reflectedBottom: rb } = pile;
+  below[m] = 0;
+  source[m] = 0;
+  for (let g = m - 1; g >= 0; g--) {
+    const t = passed[g]!;
+    between[g] = 1 / (1 - rb[g]! * below[g + 1]!);
+    below[g] = rt[g]! + t * t * below[g + 1]! * between[g]!;
   }
-  spread(pile, 1, -1, 0, 0, scratch);
-  for (let j = 0; j < m; j++) factors[j * stride + m] = scratch[j]!;
+  for (let k = 0; k <= m; k++) {
+    const sky = k === m;
+    const up = sky ? 0 : 1 - passed[k]! - rt[k]!;
+    const down = k >= m - 1 ? 0 : 1 - passed[k]! - rb[k]!;
+    for (let g = m - 1; g >= 0; g--) {
+      const eu = g === k ? up : 0;
+      const ed = g === k ? down : 0;
+      const from = source[g + 1]!;
+      source[g] = eu + passed[g]! * (from + below[g + 1]! * (rb[g]! * from + ed) * between[g]!);
+    }
+    let d = sky ? 1 : 0;
+    for (let g = 0; g < m; g++) {
+      const eu = g === k ? up : 0;
+      const ed = g === k ? down : 0;
+      const next = (passed[g]! * d + rb[g]! * source[g + 1]! + ed) * between[g]!;
+      const back = below[g + 1]! * next + source[g + 1]!;
+      factors[g * stride + k] = (1 - passed[g]! - rt[g]!) * d + (1 - passed[g]! - rb[g]!) * back - eu - ed;
+      d = next;
+    }
+  }
 }

@@ -99,7 +99,8 @@ function listPairs(w: Work): void {
 }
 
 function addPair(w: Work, i: number, j: number, areaM2: number): void {
-  const [a, b] = i > j ? [i, j] : [j, i];
+  const a = Math.max(i, j);
+  const b = Math.min(i, j);
   for (let x = 0; x < w.pairs; x++) {
     if (w.pairI[x] !== a || w.pairJ[x] !== b) continue;
     w.pairM2[x]! += areaM2;
@@ -133,13 +134,15 @@ function cosOnCover(flat: boolean, turnDeg: number | undefined, cosZ: number, az
   return Math.max(0.25, 0.87 * Math.sqrt(1 - along));
 }
 
+const OPEN_SKY = { beam: 1, diffuse: 1 } as const;
+
 /** What neighbours leave of the beam and of the diffuse light, 0 to 1. An even sky: what is hidden up to h counts by sin²h. */
 export function openSky(
   horizon: Horizon | null,
   cosZ: number,
   azimuthDeg: number,
 ): { beam: number; diffuse: number } {
-  if (!horizon || horizon.deg.length === 0) return { beam: 1, diffuse: 1 };
+  if (!horizon || horizon.deg.length === 0) return OPEN_SKY;
   const { deg, passes } = horizon;
   const n = deg.length;
   const x = (((azimuthDeg % 360) + 360) % 360) / (360 / n);

@@ -9,6 +9,7 @@ import type { Column } from './columns';
 import { compileBeds, type Network, type Part } from './network';
 import { runOutside } from './outside';
 import { skyTemperatureC, type PreparedWeather } from './prepare';
+import { Rows } from './rows';
 import { BOOK_CALIBRATION, type BedSpec, type Calibration } from './types';
 import { FLOW, makeWork, type OutsideTrace, type SharedTrace, type Work } from './work';
 
@@ -81,7 +82,7 @@ export interface HouseRun {
   shared: SharedTrace;
 }
 
-const DEPTHS_CM = [0, 5, 10, 30];
+const DEPTHS_M = [0, 0.05, 0.1, 0.3];
 
 function soilAt(w: Work, column: Column, skinC: number, depthM: number): number {
   let aboveM = column.grid.mulchCells > 0 ? column.grid.centreM[0]! : 0;
@@ -109,9 +110,9 @@ function layersOf(net: Network, part: Part): number[] {
   );
 }
 
-function makeRun(layers: number, weather: PreparedWeather): BedRun {
+function makeRun(layers: number, weather: PreparedWeather, rows: Rows): BedRun {
   const n = weather.entryMs.length;
-  const make = () => new Float64Array(n);
+  const make = () => rows.f64(n);
   const each = () => Array.from({ length: layers }, make);
   return {
     entryMs: weather.entryMs,
@@ -148,16 +149,17 @@ function record(
   run.skyC[i] = skyTemperatureC(weather.skyWm2[k]!);
   run.sunWm2[i] = weather.beamWm2[k]! + weather.diffuseWm2[k]!;
   run.cropSunWm2[i] = w.cropSunWm2[p]!;
-  over.forEach((l, j) => {
+  for (let j = 0; j < over.length; j++) {
+    const l = over[j]!;
     const on = w.active[l] === 1;
     run.layerAirC[j]![i] = on ? w.t[net.air0 + l]! : NaN;
     run.coverC[j]![i] = on ? w.t[net.layers[l]!.firstSheet]! : NaN;
-  });
+  }
   run.canopyAirC[i] = w.t[part.canopy]! + offsetC;
   run.leafC[i] = w.t[part.leaf]! + offsetC;
   const column = net.columns[part.column]!;
   const skin = w.t[net.ground0 + part.column]!;
-  DEPTHS_CM.forEach((cm, d) => (run.soilC[d]![i] = soilAt(w, column, skin, cm / 100)));
+  for (let d = 0; d < 4; d++) run.soilC[d]![i] = soilAt(w, column, skin, DEPTHS_M[d]!);
   const inner = w.columnAir[part.column]!;
   const e = inner < 0 ? weather.vapourPa[k]! : w.vapour[inner]!;
   const air = inner < 0 ? weather.airC[k]! : w.t[net.air0 + inner]!;
@@ -213,14 +215,15 @@ function run(
   const refine = options.refine ?? 1;
   const lead = specs[0]!;
   const { initial } = options;
-  const net = compileBeds(specs, cal, refine);
+  const rows = new Rows();
+  const net = compileBeds(specs, cal, refine, rows);
   const outside: (OutsideTrace & { endSnow?: LyingSnow }) | null =
     net.layers.length === 0
       ? null
       : (options.outside ??
         runOutside(weather, lead.ground, cal, initial?.[0]?.outside, refine, initial?.[0]?.outsideSnow));
   const snowLies = (initial?.some((s) => s.snow) ?? false) || (given?.snowLayer.some((l) => l >= 0) ?? false);
-  const w = makeWork(net, weather, outside, snowLies);
+  const w = makeWork(net, weather, outside, snowLies, rows);
   w.given = given;
   startSoil(
     w,
@@ -229,7 +232,7 @@ function run(
   if (initial) carrySoil(w, initial);
   begin(w, initial);
   if (!initial && lead.ground.surfaceC === undefined) spinUp(w);
-  const runs = net.parts.map((part) => makeRun(net.shared + part.ownLayers, weather));
+  const runs = net.parts.map((part) => makeRun(net.shared + part.ownLayers, weather, rows));
   const shared = makeTrace(w);
   const over = net.parts.map((part) => layersOf(net, part));
   const recordAll = (i: number, k: number) =>

@@ -133,8 +133,21 @@ export interface SoilGrid {
   centreM: Float64Array;
 }
 
-/** The grid: 4 mm at the surface, growing downwards to 1 m (a bench ends at 20 cm). `refine` splits every cell. */
+const grids = new Map<string, SoilGrid>();
+
+/** The grid: 4 mm at the surface, growing downwards to 1 m (a bench ends at 20 cm). `refine` splits every cell. Shared: read only. */
 export function soilGrid(bench: boolean, mulchM: number, refine = 1): SoilGrid {
+  const key = `${bench} ${mulchM} ${refine}`;
+  const known = grids.get(key);
+  if (known) return known;
+  // as many as there are thicknesses of mulch
+  if (grids.size > 200) grids.clear();
+  const grid = makeGrid(bench, mulchM, refine);
+  grids.set(key, grid);
+  return grid;
+}
+
+function makeGrid(bench: boolean, mulchM: number, refine: number): SoilGrid {
   const edges: number[] = [];
   const mulchCells = mulchM > 0 ? 3 * refine : 0;
   for (let i = 0; i < mulchCells; i++) edges.push(-mulchM * (1 - i / mulchCells));

@@ -2,6 +2,7 @@
 
 const MAX_NODES = 512;
 const index = new Int32Array(MAX_NODES);
+const value = new Float64Array(MAX_NODES);
 
 /**
  * Solves the symmetric system in place (lower triangle, by rows) by elimination from the last row up. What hangs on few
@@ -13,17 +14,20 @@ export function solveSymmetric(a: Float64Array, b: Float64Array, n: number): voi
     const row = p * n;
     const inverse = 1 / a[row + p]!;
     let count = 0;
-    for (let j = 0; j < p; j++) if (a[row + j] !== 0) index[count++] = j;
-    const bp = b[p]!;
+    for (let j = 0; j < p; j++) {
+      const g = a[row + j]!;
+      if (g === 0) continue;
+      index[count] = j;
+      value[count++] = g;
+    }
+    const bp = b[p]! * inverse;
     for (let x = 0; x < count; x++) {
       const i = index[x]!;
-      const f = a[row + i]! * inverse;
+      const g = value[x]!;
+      const f = g * inverse;
       const to = i * n;
-      for (let y = 0; y <= x; y++) {
-        const j = index[y]!;
-        a[to + j]! -= f * a[row + j]!;
-      }
-      b[i]! -= f * bp;
+      for (let y = 0; y <= x; y++) a[to + index[y]!]! -= f * value[y]!;
+      b[i]! -= g * bp;
     }
   }
   for (let p = 0; p < n; p++) {

@@ -8,11 +8,15 @@ import { skinWaterAfter } from './soil';
 import { FUSION_JKG, LATENT_JKG, VAPOUR_WPA } from './storage';
 import { FLOW, type Work } from './work';
 
+/** Saturation at each wet face as this look has it, Pa. */
+const wetPa = new Float64Array(512);
+
 /** Vapour pressure in each air from what its wet faces give and take and what the air brings in. */
 export function vapourBalance(w: Work, dt: number, vapourOutPa: number): void {
   const { net } = w;
   const count = net.layers.length;
   const from = w.given ? net.shared : 0;
+  for (let s = 0; s < w.wets; s++) wetPa[s] = w.wetPa[s]! + w.wetSlope[s]! * w.guess[w.wetNode[s]!]!;
   for (let sweep = 0; sweep < 2; sweep++) {
     for (let i = from; i < count; i++) {
       if (w.active[i] !== 1) continue;
@@ -29,7 +33,7 @@ export function vapourBalance(w: Work, dt: number, vapourOutPa: number): void {
       }
       for (let s = 0; s < w.wets; s++) {
         if (w.wetAir[s] !== i) continue;
-        const es = w.wetPa[s]! + w.wetSlope[s]! * w.guess[w.wetNode[s]!]!;
+        const es = wetPa[s]!;
         const g = w.wetWPa[s]! * (es < w.vapour[i]! ? 1 : w.wetShare[s]!);
         gives += g * es;
         takes += g;
