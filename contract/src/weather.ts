@@ -57,6 +57,7 @@ const hour = z.object({
   globalWm2: z.number().min(0, '0 or more').max(1500, 'at most 1500 W/m²').optional(),
   rainMm: z.number().min(0, '0 or more').max(200, 'at most 200 mm').optional(),
   snowMm: z.number().min(0, '0 or more').max(500, 'at most 500 mm').optional(),
+  windFromDeg: z.number().min(0, '0 to 360').max(360, '0 to 360').optional(),
 });
 export type FeedHour = z.infer<typeof hour>;
 

@@ -165,3 +165,20 @@ describe('a logger', () => {
     );
   });
 });
+
+test('where the wind comes from is read in degrees or letters, and goes on to the hours between', () => {
+  const rows = line(8, (i) => `2027-01-14T${two(i * 3)}:00Z,-2,-5,3,${['N', 'wsw', '350', ''][i % 4]}`);
+  const r = readForecastCsv(`time,air (°C),dew (°C),wind (m/s),Wind direction\n${rows}`, 'UTC');
+  expect(r.badRows).toEqual([]);
+  expect(meaning(r, 'Wind direction')).toBe('where the wind comes from, °');
+  expect(r.entries.slice(0, 7).map((e) => e.windFromDeg)).toEqual([0, 0, 247.5, 247.5, 247.5, 350, 350]);
+  expect(r.entries[9]!.windFromDeg).toBeUndefined();
+  const bad = readForecastCsv(
+    `time,air,wind,wind_dir\n2027-01-14T00:00Z,1,2,north-ish\n2027-01-14T01:00Z,1,2,400`,
+    'UTC',
+  );
+  expect(bad.badRows.map((b) => b.reason)).toEqual([
+    expect.stringContaining('letters like NNW') as string,
+    expect.stringContaining('outside 0 to 360°') as string,
+  ]);
+});

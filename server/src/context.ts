@@ -5,9 +5,10 @@ import { nextClosingMs, nextMorningMs, type FarmClock } from './clock';
 import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
-import { findNight, loadFarm, saveNight, type FarmData } from './farm/store';
+import { findNight, loadFarm, saveLows, saveNight, type FarmData } from './farm/store';
 import { keptIn } from './night/keptPlans';
 import { nightWeather } from './night/nowView';
+import { lowSoFar } from './night/planned';
 import { Planner, type NightPlan } from './night/planner';
 import { remembering, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
@@ -130,7 +131,15 @@ export class Context {
 
   /** What was said in the evening is kept for the morning; from midnight on it stays as it was. */
   private async keepPrediction(plan: NightPlan): Promise<void> {
-    if (plan.phase === 'morning' || plan.beds.length === 0) return;
+    if (plan.beds.length === 0) return;
+    if (plan.phase === 'morning') {
+      // what the night did, by the model: it counts for as long as the planting stands
+      const lows = plan.beds.flatMap((b) => {
+        const low = lowSoFar(plan, b);
+        return low ? [[b.bed.id, low.leafC] as const] : [];
+      });
+      return saveLows(this.db, plan.window.night, new Map(lows));
+    }
     const midnight = plan.window.fromMs + 12 * 3_600_000;
     if (plan.nowMs > midnight && (await findNight(this.db, plan.window.night))) return;
     await saveNight(this.db, plan.window.night, plan.nowMs, predictionOf(plan, nightWeather(plan).lowC));

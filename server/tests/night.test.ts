@@ -2,6 +2,7 @@
 import { readCase, type JobView, type NightReport, type PlaceView } from '@fogata/contract';
 import { nested, PLAN_STEP_S, prepareWeather, runHouse, simulate } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
+import { nightLows } from '../src/db/schema';
 import { startTestServer, type TestServer } from './harness';
 
 let s: TestServer;
@@ -183,6 +184,12 @@ test('late in the morning the lowest leaf is that of the night that was, the sam
   expect(min.leafC).toBe(n2.leafC.mid);
   expect(min.atMs).toBeLessThan(atMs);
   for (const p of place.plantings) expect(p.leafC!.mid).toBe(n2.leafC.mid);
+  // and it is kept: what it did counts for as long as the planting stands
+  const lows = await s.open.db.select().from(nightLows);
+  expect(lows.find((l) => l.bedId === 'n2' && l.night === now.clock.window.night)!.leafC).toBeCloseTo(
+    min.leafC,
+    6,
+  );
   await s.api.post('/api/clock').send({ toMs: evening.clock.nowMs }).expect(200);
 }, 60_000);
 

@@ -197,3 +197,34 @@ test('what is shown for a house is the house as planned: each bed as it comes ou
     );
   });
 }, 60_000);
+
+test('what a night a fortnight ago killed is not saved again: its bed is left bare, and a score since then counts instead', async () => {
+  const { pool, letGo } = gatedPool();
+  const planner = new Planner({ pool });
+  await letGo();
+  const lastDays = await planner.wait(data, weather, DEMO_START_MS);
+  const bed = lastDays!.beds.find((b) => b.chosen !== 'bare' && b.chosen !== 'as-is')!;
+  const leftOf = (plan: typeof lastDays) =>
+    plan!.beds.find((b) => b.bed.id === bed.bed.id)!.atRisk.map((a) => a.left);
+  expect(Math.max(...leftOf(lastDays))).toBeGreaterThan(0.9);
+
+  const killed = { ...data, pastLows: new Map([[bed.bed.id, [{ night: '2026-12-31', leafC: -25 }]]]) };
+  const dead = await new Planner({ pool }).wait(killed, weather, DEMO_START_MS);
+  expect(Math.max(...leftOf(dead))).toBeLessThan(0.01);
+  expect(dead!.beds.find((b) => b.bed.id === bed.bed.id)!.chosen).toBe('bare');
+
+  const looked = (plantingId: string) => ({
+    record: {
+      id: '3b0d6a52-58a4-4a8e-9a6e-000000000009',
+      kind: 'harm' as const,
+      atMs: Date.parse('2027-01-03T09:00:00Z'),
+      plantingId,
+      score: 'none' as const,
+    },
+    seq: 1,
+    recordedMs: 0,
+  });
+  const records = bed.plantings.map((p) => looked(p.id));
+  const scored = await new Planner({ pool }).wait({ ...killed, records }, weather, DEMO_START_MS);
+  expect(Math.max(...leftOf(scored))).toBeGreaterThan(0.9);
+}, 60_000);

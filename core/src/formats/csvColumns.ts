@@ -3,7 +3,18 @@
  * says nothing here, or a sentence where its unit is not known: a unit is never guessed. Headers are looked at up to 80 letters.
  */
 export type Field =
-  'time' | 'date' | 'clock' | 'air' | 'dew' | 'humidity' | 'wind' | 'cloud' | 'global' | 'rain' | 'snow';
+  | 'time'
+  | 'date'
+  | 'clock'
+  | 'air'
+  | 'dew'
+  | 'humidity'
+  | 'wind'
+  | 'windFrom'
+  | 'cloud'
+  | 'global'
+  | 'rain'
+  | 'snow';
 
 export interface Column {
   field: Field;
@@ -21,6 +32,7 @@ export const MEANING: Record<Field, string> = {
   dew: 'dew point',
   humidity: 'relative humidity',
   wind: 'wind at 10 m',
+  windFrom: 'where the wind comes from',
   cloud: 'cloud',
   global: 'sun on the level',
   rain: 'rain',
@@ -52,6 +64,7 @@ const UNITS: Record<Field, Unit[]> = {
     ['mph', /^(mph|mi\/h)$/i, (x) => x * 0.44704],
     ['kn', /^(kn|kt|kts|knots?)$/i, (x) => x * 0.514444],
   ],
+  windFrom: [['°', /^(°|deg(rees?)?|compass)$/i, same]],
   cloud: [
     ['', /^(share|0-1|fraction)$/i, same],
     ['%', /^(%|percent)$/i, (x) => x / 100],
@@ -68,7 +81,10 @@ const UNITLESS: Field[] = ['time', 'date', 'clock'];
 function fieldOf(name: string): Field | null {
   if (/dew/.test(name)) return 'dew';
   if (/humid|^rh\b|^rh[\s_(%]/.test(name)) return 'humidity';
-  if (/gust|dir/.test(name)) return null;
+  if (/gust/.test(name)) return null;
+  // radiation that comes direct is not where a wind is from
+  if (/wind.*(dir|from)|^dir/.test(name)) return 'windFrom';
+  if (/dir/.test(name)) return null;
   if (/wind/.test(name)) return 'wind';
   if (/cloud|nebul|okta/.test(name)) return 'cloud';
   if (/global|radiation|solar|ghi/.test(name)) return 'global';

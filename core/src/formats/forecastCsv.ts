@@ -41,18 +41,27 @@ const RANGES: Partial<Record<Field, Range>> = {
   dew: { min: -80, max: 40, what: '−80 to 40 °C' },
   humidity: { min: 1, max: 100, what: '1 to 100 %' },
   wind: { min: 0, max: 75, what: '0 to 75 m/s' },
+  windFrom: { min: 0, max: 360, what: '0 to 360°, or letters like NNW' },
   cloud: { min: 0, max: 1, what: 'clear to overcast' },
   global: { min: 0, max: 1500, what: '0 to 1500 W/m²' },
   rain: { min: 0, max: 200, what: '0 to 200 mm' },
   snow: { min: 0, max: 500, what: '0 to 500 mm' },
 };
-const MAY_BE_EMPTY: Field[] = ['global', 'rain', 'snow', 'cloud'];
+const MAY_BE_EMPTY: Field[] = ['windFrom', 'global', 'rain', 'snow', 'cloud'];
 
 /** A number as tables write it: a decimal point or comma, a real minus. */
 export function numberOf(text: string): number {
   const plain = text.replace('−', '-').trim();
   if (!/^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i.test(plain)) return NaN;
   return Number(plain.replace(',', '.'));
+}
+
+const COMPASS = 'N NNE NE ENE E ESE SE SSE S SSW SW WSW W WNW NW NNW'.split(' ');
+
+/** Degrees from north of a direction in degrees or in letters; NaN where it is neither. Example: "wsw": 247.5. */
+export function directionDeg(text: string): number {
+  const at = COMPASS.indexOf(text.trim().toUpperCase());
+  return at >= 0 ? at * 22.5 : numberOf(text);
 }
 
 type Cells = (f: Field) => string | undefined;
@@ -69,8 +78,9 @@ function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | 
       if (MAY_BE_EMPTY.includes(field)) continue;
       return `${MEANING[field]} is empty`;
     }
-    const raw = numberOf(text);
-    if (!Number.isFinite(raw)) return `${MEANING[field]} “${text.slice(0, 40)}” is not a number`;
+    const raw = field === 'windFrom' ? directionDeg(text) : numberOf(text);
+    if (!Number.isFinite(raw))
+      return `${MEANING[field]} “${text.slice(0, 40)}” is not ${field === 'windFrom' ? range.what : 'a number'}`;
     const si = column.toSi(raw);
     if (si < range.min || si > range.max)
       return `${MEANING[field]} ${text} ${column.unit} is outside ${range.what}`;
@@ -89,6 +99,7 @@ export function entryFrom(ms: number, v: Values): WeatherEntry | string {
     airC,
     dewPointC: Math.min(airC, dew),
     windMs: v.wind!,
+    ...(v.windFrom === undefined ? {} : { windFromDeg: v.windFrom % 360 }),
     cloudFraction: v.cloud ?? 0.5,
     ...(v.global === undefined ? {} : { globalWm2: v.global }),
     rainMm: v.rain ?? 0,

@@ -12,6 +12,8 @@ export function hourBetween(a: WeatherEntry, b: WeatherEntry, f: number, ms: num
     airC: m(a.airC, b.airC),
     dewPointC: m(a.dewPointC, b.dewPointC),
     windMs: m(a.windMs, b.windMs),
+    // directions do not lie between: the nearer one's
+    ...((f < 0.5 ? a : b).windFromDeg === undefined ? {} : { windFromDeg: (f < 0.5 ? a : b).windFromDeg }),
     cloudFraction: m(a.cloudFraction, b.cloudFraction),
     ...(a.globalWm2 === undefined || b.globalWm2 === undefined
       ? {}

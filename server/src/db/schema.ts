@@ -181,6 +181,17 @@ export const nights = pgTable('nights', {
   data: jsonb('data').$type<NightPrediction>().notNull(),
 });
 
+/** A row is the lowest leaf of a bed in a night that was, by the model under the weather as it was: what it killed stays dead. */
+export const nightLows = pgTable(
+  'night_lows',
+  {
+    bedId: text('bed_id').notNull(),
+    night: text('night').notNull(),
+    leafC: doublePrecision('leaf_c').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.bedId, t.night] })],
+);
+
 const bytea = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 
 /** A row is a night that was worked out, or is being: derived, never backed up; `plan` is null until it is there. */

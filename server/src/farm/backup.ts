@@ -38,6 +38,7 @@ const TABLES: [string, PgTable, PgColumn[]][] = [
   ['observations', schema.observations, [schema.observations.atMs]],
   ['temperatures', schema.temperatures, [schema.temperatures.spot, schema.temperatures.atMs]],
   ['nights', schema.nights, [schema.nights.night]],
+  ['night_lows', schema.nightLows, [schema.nightLows.bedId, schema.nightLows.night]],
   ['meta', schema.meta, [schema.meta.key]],
 ];
 

@@ -7,10 +7,20 @@ import {
   structureMoreSchema,
   type Farm,
 } from '@fogata/contract';
-import type { Bed, Cover, Planting, Structure } from '@fogata/core';
-import { eq, sql } from 'drizzle-orm';
+import { addDays, localDate, type Bed, type Cover, type Planting, type Structure } from '@fogata/core';
+import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
-import { beds, covers, farm, meta, nights, plantings, structures, type NightPrediction } from '../db/schema';
+import {
+  beds,
+  covers,
+  farm,
+  meta,
+  nightLows,
+  nights,
+  plantings,
+  structures,
+  type NightPrediction,
+} from '../db/schema';
 import { standingFor, type StoredRecord } from './log';
 
 export type { StoredRecord } from './log';
@@ -25,6 +35,13 @@ export interface FarmData {
   records: readonly StoredRecord[];
   /** Kilograms cut of each planting, over all of its time. */
   harvestedKg: ReadonlyMap<string, number>;
+  /** The lowest leaf of nights that were, by bed, as it was kept in their mornings. */
+  pastLows?: ReadonlyMap<string, readonly PastLow[]>;
+}
+
+export interface PastLow {
+  night: string;
+  leafC: number;
 }
 
 export const DEFAULT_FARM: Farm = {
@@ -116,6 +133,7 @@ export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = d
     plantings: p as Planting[],
     covers: c.map(asCover),
     ...standing,
+    ...(withLog ? { pastLows: await readLows(db, localDate(nowMs, settings.timeZone)) } : {}),
   };
 }
 
@@ -129,6 +147,28 @@ export async function saveNight(
     .insert(nights)
     .values({ night, issuedMs, data })
     .onConflictDoUpdate({ target: nights.night, set: { issuedMs, data } });
+}
+
+/** A winter and a spring: what stood through more is not asked about. */
+const LOWS_DAYS = 250;
+
+export async function saveLows(db: Db, night: string, lows: ReadonlyMap<string, number>): Promise<void> {
+  for (const [bedId, leafC] of lows)
+    await db
+      .insert(nightLows)
+      .values({ bedId, night, leafC })
+      .onConflictDoUpdate({ target: [nightLows.bedId, nightLows.night], set: { leafC } });
+}
+
+async function readLows(db: Db, today: string): Promise<Map<string, PastLow[]>> {
+  const rows = await db
+    .select()
+    .from(nightLows)
+    .where(gte(nightLows.night, addDays(today, -LOWS_DAYS)))
+    .orderBy(nightLows.night);
+  const out = new Map<string, PastLow[]>();
+  for (const { bedId, night, leafC } of rows) out.set(bedId, [...(out.get(bedId) ?? []), { night, leafC }]);
+  return out;
 }
 
 export async function findNight(db: Db, night: string) {

@@ -1,6 +1,6 @@
 /**
  * Plans kept over a restart and between servers. Contract: `find` gives a plan by its key, whoever worked it out; `keep` puts
- * it there; `progress` is what another server says of one that it is at. A plan that an older Fogata left is not found.
+ * it there, whole and as one, so that a sheet of the plan is the farm's own sheet; `progress` is what another server says of one that it is at. A plan that an older Fogata left is not found.
  */
 import { desc, eq, lt, notInArray, or } from 'drizzle-orm';
 import { deserialize, serialize } from 'node:v8';
@@ -9,14 +9,11 @@ import type { Db } from '../db/open';
 import { keptPlans } from '../db/schema';
 import type { NightPlan } from './planned';
 
-/** What is computed: the farm that it was computed from is there anyhow. */
-export type KeptPlan = Omit<NightPlan, 'data' | 'state'>;
-
 export interface KeptPlans {
-  find(key: string): Promise<KeptPlan | null>;
+  find(key: string): Promise<NightPlan | null>;
   /** What was chosen by bed when a night was last worked out. */
   lastChosen(night: string): Promise<Map<string, string>>;
-  keep(key: string, plan: KeptPlan): Promise<void>;
+  keep(key: string, plan: NightPlan): Promise<void>;
   setProgress(key: string, night: string, done: number, of: number): Promise<void>;
   progress(key: string): Promise<{ done: number; of: number } | null>;
 }
@@ -25,13 +22,13 @@ export interface KeptPlans {
 const MOST = 12;
 const DAYS_MS = 3 * 86_400_000;
 
-export const pack = (plan: KeptPlan): Buffer => deflateSync(serialize(plan), { level: 1 });
+export const pack = (plan: NightPlan): Buffer => deflateSync(serialize(plan), { level: 1 });
 
 /** Null where it cannot be read: then it is worked out again. */
-export function unpack(bytes: Uint8Array | null): KeptPlan | null {
+export function unpack(bytes: Uint8Array | null): NightPlan | null {
   if (!bytes) return null;
   try {
-    return deserialize(inflateSync(bytes)) as KeptPlan;
+    return deserialize(inflateSync(bytes)) as NightPlan;
   } catch {
     return null;
   }

@@ -4,6 +4,7 @@
  * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
 import {
+  addDays,
   changeMinutes,
   cropById,
   expectedLoss,
@@ -49,7 +50,13 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
       .filter((l) => isKnown({ history: inputs.history, worth: w.worth }, l.atMs))
       .filter((l) => l.atMs > (score?.atMs ?? -Infinity) && localDate(l.atMs, zone) > planting.plantedOn)
       .map((l) => l.leafC);
-    const left = shareLeft(limits, planting.aim, score?.score ?? null, since);
+    const first = localDate(found.past.lows[0]?.atMs ?? inputs.nowMs, zone);
+    // nights before those that were just run; a night is called by its evening's date
+    const before = (inputs.data.pastLows?.get(p.bed.id) ?? [])
+      .filter((l) => addDays(l.night, 1) < first && l.night >= planting.plantedOn)
+      .filter((l) => !score || l.night >= localDate(score.atMs, zone))
+      .map((l) => l.leafC);
+    const left = shareLeft(limits, planting.aim, score?.score ?? null, [...before, ...since]);
     return { planting, thresholds: limits, left, value: plantingValue(planting) * left };
   });
   const minutes: Record<string, number> = { [AS_IS]: 0 };

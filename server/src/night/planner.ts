@@ -23,7 +23,7 @@ import { deriveState, ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { isForecast, type FarmWeather, type Forecast } from '../sources/farmWeather';
 import { backgroundOf, type Background } from './background';
-import { NOTHING_KEPT, type KeptPlan, type KeptPlans } from './keptPlans';
+import { NOTHING_KEPT, type KeptPlans } from './keptPlans';
 import { learnTasks } from './learning';
 import { workOut } from './plan';
 import type { NightPlan } from './planned';
@@ -157,7 +157,7 @@ export class Planner {
   }
 
   /** Leave to work it out alone; or the plan, where another server did so meanwhile. */
-  private async turn(job: Job): Promise<KeptPlan | (() => Promise<void>)> {
+  private async turn(job: Job): Promise<NightPlan | (() => Promise<void>)> {
     for (;;) {
       job.abort.signal.throwIfAborted();
       const release = await this.locks.take(`plan ${job.key}`);
@@ -206,10 +206,10 @@ export class Planner {
       return;
     }
     const kept = await this.kept.find(job.key);
-    if (kept) return this.ready(job, { ...kept, data, state });
+    if (kept) return this.ready(job, kept);
     looked();
     const turn = await this.turn(job);
-    if (typeof turn !== 'function') return this.ready(job, { ...turn, data, state });
+    if (typeof turn !== 'function') return this.ready(job, turn);
     try {
       await this.workOut(job, { data, state, weather, nowMs, forecast, window, phase, today, hourMs, endMs });
     } finally {
@@ -293,10 +293,9 @@ export class Planner {
       },
     );
     await this.deps.onReady?.(plan);
-    const { data: _data, state: _state, ...computed } = plan;
     // a plan that could not be kept is still a plan
     await this.kept
-      .keep(job.key, computed)
+      .keep(job.key, plan)
       .catch((e: Error) => process.stderr.write(`plan not kept: ${e.message}\n`));
     this.ready(job, plan);
   }

@@ -136,6 +136,7 @@ function entriesOf(hours: readonly FeedHour[]): { entries: WeatherEntry[]; estim
       wind: h.windMs,
       ...(h.dewPointC === undefined ? {} : { dew: h.dewPointC }),
       ...(h.humidity === undefined ? {} : { humidity: h.humidity }),
+      ...(h.windFromDeg === undefined ? {} : { windFrom: h.windFromDeg }),
       ...(h.cloudFraction === undefined ? {} : { cloud: h.cloudFraction }),
       ...(h.globalWm2 === undefined ? {} : { global: h.globalWm2 }),
       ...(h.rainMm === undefined ? {} : { rain: h.rainMm }),
