@@ -1,4 +1,5 @@
 /** Everything that crosses the API or a file: schemas, the types inferred from them, and the paths. */
+export * from './ask';
 export * from './farm';
 export * from './farmFile';
 export * from './pages';

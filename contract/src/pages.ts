@@ -4,6 +4,7 @@
  */
 const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/$/, 'Now'],
+  [/^\/ask$/, 'Will it stand tonight?'],
   [/^\/beds$/, 'Beds'],
   [/^\/log$/, 'Log'],
   [/^\/kit$/, 'Kit'],

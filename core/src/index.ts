@@ -9,6 +9,7 @@ export * from './covers/ways';
 export * from './crops/crops';
 export * from './farm/layout';
 export * from './farm/rows';
+export * from './farm/ask';
 export * from './farm/setup';
 export * from './farm/shade';
 export * from './farm/towns';

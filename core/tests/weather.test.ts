@@ -1,4 +1,4 @@
-import { dayLengthH, ensemble, forecastErrorK, quantile } from '../src';
+import { dayLengthH, deepGroundC, ensemble, forecastErrorK, quantile, zonalYearC } from '../src';
 import { forecastCentre, lastIssueMs, trueHours, trueWeather } from '../standins';
 import { smoothNoise } from '../src/weather/noise';
 import { SITE } from './fixtures';
@@ -96,4 +96,17 @@ test('noise has unit variance between its knots as on them', () => {
   for (let i = 0; i < n; i++) sum += smoothNoise(3, 1, i * 7.3, 10) ** 2;
   expect(sum / n).toBeGreaterThan(0.92);
   expect(sum / n).toBeLessThan(1.08);
+});
+
+test('the ground at a metre is late and mild: in January warmer than the weeks were, in July cooler, in step in spring', () => {
+  const site = { latitude: 47, longitude: 8, elevationM: 450 };
+  expect(zonalYearC(site)).toBeCloseTo(7.8, 1);
+  expect(deepGroundC(site, 0.8)).toBeCloseTo(4.1, 1);
+  expect(deepGroundC(site, 0.8)).toBeGreaterThan(0.8 + 2);
+  expect(deepGroundC(site, 17)).toBeLessThan(17);
+  // weeks as the year is: a degree over the air's mean
+  expect(deepGroundC(site, zonalYearC(site))).toBeCloseTo(zonalYearC(site) + 1, 9);
+  // where there are no seasons there is no wave
+  const equator = { latitude: 0, longitude: 0, elevationM: 0 };
+  expect(deepGroundC(equator, 26.5)).toBeCloseTo(27.5, 1);
 });

@@ -9,6 +9,7 @@ import { AUTHORITY_PATH } from './front';
 import { limiter, passcodeGate, sameHouse, securityHeaders, type GuardOptions } from './guard';
 import { takeOrigin } from './origin';
 import { Problem, sendProblem } from './problem';
+import { askRoutes } from './routes/ask';
 import { exchangeRoutes } from './routes/exchange';
 import { feedRoutes } from './routes/feed';
 import { farmRoutes } from './routes/farm';
@@ -63,7 +64,15 @@ export function makeApp(
       else next();
     });
   }
-  for (const routes of [farmRoutes, exchangeRoutes, nightRoutes, logRoutes, forecastRoutes, feedRoutes])
+  for (const routes of [
+    askRoutes,
+    farmRoutes,
+    exchangeRoutes,
+    nightRoutes,
+    logRoutes,
+    forecastRoutes,
+    feedRoutes,
+  ])
     app.use('/api', routes(context));
   app.use('/api', () => {
     throw new Problem(404, 'Not found', 'There is no such address in the API.');

@@ -36,6 +36,8 @@ export interface AmountProps {
   min?: number;
   max?: number;
   signed?: boolean;
+  /** Where the first tap of a stepper that has no value yet begins. */
+  start?: number;
   note?: string;
   testID?: string;
 }
@@ -82,10 +84,11 @@ export function Degrees({
   onChange,
   min,
   max,
+  start,
   difference = false,
   ...p
 }: Omit<AmountProps, 'unit' | 'digits' | 'value' | 'min' | 'max'> & {
-  value: number;
+  value: number | null;
   min: number;
   max: number;
   difference?: boolean;
@@ -97,7 +100,8 @@ export function Degrees({
   return (
     <Amount
       {...p}
-      value={own(value)}
+      value={value === null ? null : own(value)}
+      {...(start === undefined ? {} : { start: own(start) })}
       onChange={(v) => onChange(Number(((v - zero) / per).toFixed(3)))}
       digits={1}
       unit={`°${unit}`}

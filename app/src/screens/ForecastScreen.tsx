@@ -13,6 +13,7 @@ import { Loading, Page, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { Stepper } from '../components/Stepper';
 import { Text } from '../components/Text';
+import { SKY, WIND, windLabel } from '../components/weatherWords';
 import { useFormat, type Format } from '../data/format';
 import { change, useFarm } from '../data/hooks';
 import { useDraft } from '../data/useDraft';
@@ -20,19 +21,6 @@ import { offerUndo } from '../data/undo';
 
 type Typed = { [K in keyof TypedForecast]-?: TypedForecast[K] | null };
 
-const SKY = [
-  { value: 0.05, label: 'clear' },
-  { value: 0.4, label: 'some cloud' },
-  { value: 0.75, label: 'mostly cloud' },
-  { value: 1, label: 'overcast' },
-] as const;
-/** Mean wind of the night at ten metres, m/s. */
-const WIND = [
-  { value: 0.5, word: 'still' },
-  { value: 2, word: 'light' },
-  { value: 5, word: 'fresh' },
-  { value: 10, word: 'strong' },
-] as const;
 /** What falls in the night: rain, and fresh snow as it lies, mm. */
 const FALLS = [
   { rainMm: 0, snowMm: 0, word: 'nothing' },
@@ -64,11 +52,6 @@ function fallsLabel(f: (typeof FALLS)[number], format: Format): string {
   if (mm === 0) return f.word;
   if (format.length === 'ft') return `${f.word}, ${(mm / 25.4).toFixed(mm < 25 ? 1 : 0)} in`;
   return f.snowMm > 0 ? `${f.word}, ${mm / 10} cm` : `${f.word}, ${mm} mm`;
-}
-
-function windLabel(ms: number, word: string, format: Format): string {
-  if (ms < 1) return word;
-  return `${word}, ${format.length === 'm' ? `${Math.round(ms * 3.6)} km/h` : `${Math.round(ms * 2.23694)} mph`}`;
 }
 
 /** As far as it has been said, read back. */

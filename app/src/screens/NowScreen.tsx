@@ -160,10 +160,21 @@ function Empty() {
   return (
     <View style={{ gap: 12, paddingTop: 16 }} testID="empty-farm">
       <Text>
-        Fogata needs three things before it can work out a night: where the farm is, what stands on it, and
-        what covers you own.
+        Ask about one bed first: what is over it, what grows there, how cold it gets. It takes a dozen taps,
+        and what you said can stay as your first bed.
       </Text>
-      <Button wide kind="main" label="Set the place" onPress={() => router.push('/site')} />
+      <Button
+        wide
+        kind="main"
+        label="Will it stand tonight?"
+        onPress={() => router.push('/ask')}
+        testID="open-ask"
+      />
+      <Text>
+        To plan the whole farm Fogata needs three things: where it is, what stands on it, and what covers you
+        own.
+      </Text>
+      <Button wide label="Set the place" onPress={() => router.push('/site')} />
       <Button wide label="Add a structure" onPress={() => router.push('/structure/new')} />
       <Button wide label="See your beds" onPress={() => router.push('/beds')} />
     </View>

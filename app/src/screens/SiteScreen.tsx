@@ -2,66 +2,17 @@
 import type { Farm, FarmPatch } from '@fogata/contract';
 import { frostDates } from '@fogata/core';
 import { useState } from 'react';
-import { Platform, Pressable, View } from 'react-native';
+import { Platform, View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
 import { NoteField } from '../components/Field';
 import { Amount, Choose } from '../components/Fields';
-import { Loading, Page, Row, TopLine } from '../components/Page';
+import { Loading, Page, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { PartTitle, Text } from '../components/Text';
+import { sides, Towns } from '../components/Towns';
 import { request } from '../data/api';
-import { useTowns } from '../data/hooks';
 import { useSaveFarm } from '../data/useSaveFarm';
-
-const sides = (farm: Pick<Farm, 'latitude' | 'longitude'>) =>
-  `${Math.abs(farm.latitude).toFixed(2)}° ${farm.latitude >= 0 ? 'north' : 'south'}, ${Math.abs(farm.longitude).toFixed(2)}° ${farm.longitude >= 0 ? 'east' : 'west'}`;
-
-const fold = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
-function Towns({ onPick }: { onPick: (patch: FarmPatch, name: string) => void }) {
-  const { data } = useTowns();
-  const [text, setText] = useState('');
-  const found =
-    text.trim() === ''
-      ? []
-      : (data ?? []).filter((t) => fold(`${t.name} ${t.country}`).includes(fold(text.trim()))).slice(0, 6);
-  return (
-    <View style={{ gap: 6 }}>
-      <NoteField
-        label="A town near by"
-        value={text}
-        onChange={setText}
-        placeholder="Salamanca"
-        testID="town"
-      />
-      {found.map((t, n) => (
-        <Pressable
-          key={`${t.name}${t.country}`}
-          role="button"
-          aria-label={`${t.name}, ${t.country}`}
-          onPress={() => {
-            const { latitude, longitude, elevationM, timeZone } = t;
-            onPick({ latitude, longitude, elevationM, timeZone }, t.name);
-            setText('');
-          }}
-        >
-          <Row first={n === 0}>
-            <View style={{ flex: 1 }}>
-              <Text kind="strong">{`${t.name}, ${t.country}`}</Text>
-              <Text kind="small" tone="quiet">{`${sides(t)} · ${t.elevationM} m · ${t.timeZone}`}</Text>
-            </View>
-          </Row>
-        </Pressable>
-      ))}
-      {text.trim() !== '' && data && found.length === 0 ? (
-        <Text kind="small" tone="quiet">
-          None of that name is in the short list. Type latitude and longitude below.
-        </Text>
-      ) : null}
-    </View>
-  );
-}
 
 /** A table of days with their minima: a date and a number in each line. */
 function readDays(text: string): { date: string; minC: number }[] {
@@ -208,7 +159,11 @@ export function SiteScreen() {
       />
       {problem ? <Problem>{problem}</Problem> : null}
       <View style={{ gap: 12, paddingTop: 8 }}>
-        <Towns onPick={(patch, name) => save(patch, name)} />
+        <Towns
+          onPick={({ latitude, longitude, elevationM, timeZone, name }) =>
+            save({ latitude, longitude, elevationM, timeZone }, name)
+          }
+        />
         {Platform.OS === 'web' ? <Button label="Where I stand now" onPress={here} /> : null}
         <Amount
           label="Latitude, north positive"

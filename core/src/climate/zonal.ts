@@ -43,6 +43,28 @@ function between(table: readonly [number, number, number][], latitude: number): 
   return [a[1] + f * (b[1] - a[1]), a[2] + f * (b[2] - a[2])];
 }
 
+/** Usual mean of a whole year, °C: half way between its coldest and its warmest month. Example: 47° north, 450 m: 7.8. */
+export function zonalYearC(site: Site): number {
+  const [coldC, warmC] = between(site.latitude >= 0 ? NORTH : SOUTH, site.latitude);
+  return (coldC + warmC) / 2 - 0.006 * (site.elevationM ?? 0);
+}
+
+/** The ground is warmer than the air over the year: snow, grass and sun on it. K, from about 0.5 to 2. */
+const GROUND_OVER_AIR_K = 1;
+/** A year's wave at 1 m in moist loam (0.5 mm²/s): this share of it is left, 26 days late (Carslaw and Jaeger 1959, § 2.6). */
+const LEFT_AT_1M = 0.64;
+/** The mean of the last 62 days is 31 days late and has this share of the wave: it stands for it. */
+const LEFT_IN_62_DAYS = 0.95;
+
+/**
+ * Ground at 1 m from the mean air of the last two months, °C: as late as those are, and by less from the year's mean.
+ * Example: 0.8 °C at 47° north, 450 m: 4.1.
+ */
+export function deepGroundC(site: Site, last62DaysC: number): number {
+  const yearC = zonalYearC(site);
+  return yearC + GROUND_OVER_AIR_K + (LEFT_AT_1M / LEFT_IN_62_DAYS) * (last62DaysC - yearC);
+}
+
 /** Usual daily mean at an instant, °C: coldest in the middle of January (July in the south). */
 export function zonalMeanC(site: Site, ms: number): number {
   const [coldC, warmC] = between(site.latitude >= 0 ? NORTH : SOUTH, site.latitude);

@@ -32,7 +32,7 @@ export async function demoReadings(
     const window = nightWindow(night, data.farm);
     const atMs = window.fromMs + 19.33 * HOUR_MS;
     const weather = await farmWeather(sources, site, atMs, [], 1);
-    const { deepC } = await backgroundOf(weather, atMs, data.farm.timeZone);
+    const { deepC } = await backgroundOf(weather, atMs, data.farm);
     for (const id of [OUTSIDE, 'north', 'south']) {
       const structure = data.structures.find((s) => s.id === id) ?? null;
       const spot = await spotOf(whole, state, structure, weather, window.fromMs, window.toMs, deepC, night);

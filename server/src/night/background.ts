@@ -1,11 +1,13 @@
 /** Slow facts of the place: how cold the last weeks were, how hard that made what stands there, how warm the deep ground is. */
 import {
   addDays,
+  deepGroundC,
   cropById,
   daysBetween,
   hardening,
   HOUR_MS,
   localDate,
+  type FarmSite,
   type Planting,
   type StructureKind,
   type WeatherEntry,
@@ -52,10 +54,10 @@ export interface Background {
 export async function backgroundOf(
   weather: Pick<FarmWeather, 'past'>,
   nowMs: number,
-  timeZone: string,
+  site: FarmSite,
 ): Promise<Background> {
   const record = await weather.past(nowMs - 62 * 24 * HOUR_MS, nowMs);
-  const means = dailyMeans(record.hours, timeZone);
+  const means = dailyMeans(record.hours, site.timeZone);
   const all = [...means.values()];
-  return { means, deepC: all.reduce((s, c) => s + c, 0) / Math.max(1, all.length) + 1.5 };
+  return { means, deepC: deepGroundC(site, all.reduce((s, c) => s + c, 0) / Math.max(1, all.length)) };
 }

@@ -75,7 +75,7 @@ export async function learnTasks(
   // the ground as it was then: what a night taught does not change with the season it is looked back from
   const grounds = new Map<number, Promise<Background>>();
   const groundAt = (ms: number) => {
-    const found = grounds.get(ms) ?? backgroundOf(weather, ms, data.farm.timeZone);
+    const found = grounds.get(ms) ?? backgroundOf(weather, ms, data.farm);
     grounds.set(ms, found);
     return found;
   };

@@ -88,7 +88,7 @@ export class Planner {
       data.farm.timeZone,
     ]);
     if (this.background?.key !== key)
-      this.background = { key, value: backgroundOf(weather, nowMs, data.farm.timeZone) };
+      this.background = { key, value: backgroundOf(weather, nowMs, data.farm) };
     return this.background.value;
   }
 

@@ -65,21 +65,37 @@ export async function takeIssue(db: Db, issue: NewIssue, nowMs: number): Promise
 }
 
 /** The typed forecast as hours up to the evening after its night: the night after that one asks again. */
+export function typedIssue(
+  t: TypedForecast,
+  farm: FarmSite & Site,
+  nowMs: number,
+  id: string = randomUUID(),
+): NewIssue & { id: string } {
+  if (t.lowAtMs < nowMs - 2 * HOUR_MS || t.lowAtMs > nowMs + 36 * HOUR_MS)
+    throw refuse('expected a time in the coming night', 'lowAtMs');
+  const night = nightOf(t.lowAtMs, farm);
+  // told in the morning of the night to come, it says nothing of this morning
+  const entries = typedHours(t, farm, Math.max(nowMs, night.fromMs), night.toMs + 8 * HOUR_MS);
+  return {
+    id,
+    name: 'typed forecast',
+    source: 'typed',
+    issuedMs: nowMs,
+    entries,
+    doubt: SURENESS[t.sure],
+    typed: t,
+  };
+}
+
 export async function takeTyped(
   db: Db,
   t: TypedForecast,
   farm: FarmSite & Site,
   nowMs: number,
 ): Promise<string> {
-  if (t.lowAtMs < nowMs - 2 * HOUR_MS || t.lowAtMs > nowMs + 36 * HOUR_MS)
-    throw refuse('expected a time in the coming night', 'lowAtMs');
-  const id = randomUUID();
-  const night = nightOf(t.lowAtMs, farm);
-  // told in the morning of the night to come, it says nothing of this morning
-  const entries = typedHours(t, farm, Math.max(nowMs, night.fromMs), night.toMs + 8 * HOUR_MS);
-  const issue = { id, name: 'typed forecast', source: 'typed' as const, issuedMs: nowMs, entries };
-  await takeIssue(db, { ...issue, doubt: SURENESS[t.sure], typed: t }, nowMs);
-  return id;
+  const issue = typedIssue(t, farm, nowMs);
+  await takeIssue(db, issue, nowMs);
+  return issue.id;
 }
 
 /** Measured hours; a later word on an hour stands. Hours to come cannot have been measured. */

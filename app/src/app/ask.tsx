@@ -1,0 +1,1 @@
+export { AskScreen as default } from '../screens/AskScreen';

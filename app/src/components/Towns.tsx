@@ -1,0 +1,58 @@
+/** Towns to be near to, for those who do not know their latitude. */
+import type { Farm, TownRow } from '@fogata/contract';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useTowns } from '../data/hooks';
+import { NoteField } from './Field';
+import { Row } from './Page';
+import { Text } from './Text';
+
+/** "47.38° north, 8.54° east" */
+export const sides = (farm: Pick<Farm, 'latitude' | 'longitude'>) =>
+  `${Math.abs(farm.latitude).toFixed(2)}° ${farm.latitude >= 0 ? 'north' : 'south'}, ${Math.abs(farm.longitude).toFixed(2)}° ${farm.longitude >= 0 ? 'east' : 'west'}`;
+
+const fold = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** A town near by, found as its name is typed. */
+export function Towns({ onPick }: { onPick: (town: TownRow) => void }) {
+  const { data } = useTowns();
+  const [text, setText] = useState('');
+  const found =
+    text.trim() === ''
+      ? []
+      : (data ?? []).filter((t) => fold(`${t.name} ${t.country}`).includes(fold(text.trim()))).slice(0, 6);
+  return (
+    <View style={{ gap: 6 }}>
+      <NoteField
+        label="A town near by"
+        value={text}
+        onChange={setText}
+        placeholder="Salamanca"
+        testID="town"
+      />
+      {found.map((t, n) => (
+        <Pressable
+          key={`${t.name}${t.country}`}
+          role="button"
+          aria-label={`${t.name}, ${t.country}`}
+          onPress={() => {
+            onPick(t);
+            setText('');
+          }}
+        >
+          <Row first={n === 0}>
+            <View style={{ flex: 1 }}>
+              <Text kind="strong">{`${t.name}, ${t.country}`}</Text>
+              <Text kind="small" tone="quiet">{`${sides(t)} · ${t.elevationM} m · ${t.timeZone}`}</Text>
+            </View>
+          </Row>
+        </Pressable>
+      ))}
+      {text.trim() !== '' && data && found.length === 0 ? (
+        <Text kind="small" tone="quiet">
+          None of that name is in the short list. Type latitude and longitude below.
+        </Text>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,41 @@
+/**
+ * A night that is asked about. Contract: `useAsk(body)` gives the newest answer to what stands there now, and keeps the last
+ * one on screen while the next is worked out; null asks nothing.
+ */
+import type { AskBody, AskView } from '@fogata/contract';
+import { useEffect, useState } from 'react';
+import useSWR from 'swr';
+import { request } from './api';
+
+/** A thumb on a stepper is waited for so long. */
+const PAUSE_MS = 350;
+
+export interface Answer {
+  view: AskView | null;
+  working: boolean;
+  problem: string | null;
+}
+
+export function useAsk(body: AskBody | null): Answer {
+  const key = body === null ? null : JSON.stringify(body);
+  const [settled, setSettled] = useState<string | null>(key);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(key), PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [key]);
+  const { data, error, isLoading } = useSWR<AskView, Error>(
+    settled === null ? null : ['ask', settled],
+    ([, text]: [string, string]) => request<AskView>('/api/ask', 'POST', JSON.parse(text)),
+    {
+      keepPreviousData: true,
+      revalidateOnFocus: false,
+      revalidateOnReconnect: true,
+      shouldRetryOnError: false,
+    },
+  );
+  return {
+    view: data ?? null,
+    working: key !== null && (isLoading || key !== settled),
+    problem: key !== null && error && key === settled ? error.message : null,
+  };
+}

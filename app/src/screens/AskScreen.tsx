@@ -1,0 +1,305 @@
+/** Ask first. It answers: does what I have stand tonight, as it is covered? It opens with that, as soon as it can be said. */
+import type { AskBody, AskOther, AskView, TownRow } from '@fogata/contract';
+import { HOUR_MS, nightOf, type Segment } from '@fogata/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { AskStack, type Over } from '../components/AskStack';
+import { Problem } from '../components/Bars';
+import { Button } from '../components/Button';
+import { NoteField } from '../components/Field';
+import { Amount, Choose, Degrees, Fold } from '../components/Fields';
+import { Loading, Page, Row, TopLine } from '../components/Page';
+import { Sentence } from '../components/Sentence';
+import { PartTitle, Text } from '../components/Text';
+import { Towns } from '../components/Towns';
+import { SKY, WIND, windLabel } from '../components/weatherWords';
+import { useFormat, type Format } from '../data/format';
+import { change, useCrops, useFarm, useTowns } from '../data/hooks';
+import { newId } from '../data/id';
+import { retract } from '../data/actions';
+import { offerUndo } from '../data/undo';
+import { useAsk } from '../data/useAsk';
+import { useDraft } from '../data/useDraft';
+
+interface Draft extends Over {
+  id: string;
+  crop: string | null;
+  weeks: number;
+  lowC: number | null;
+  highC: number | null;
+  windMs: number;
+  cloud: number;
+  town: Pick<TownRow, 'name' | 'country' | 'latitude' | 'longitude' | 'elevationM' | 'timeZone'> | null;
+}
+
+/** What most have in winter, first. */
+const USUAL = ['lettuce-leaf', 'spinach', 'mache', 'kale', 'mizuna', 'carrot', 'radish', 'potato'];
+/** A clear day is so much warmer than its night, K: taken for granted until it is said. */
+const USUAL_SWING_K = 9;
+
+/** The town whose clock this device keeps: a first guess that is shown and can be changed. */
+function guessed(towns: readonly TownRow[]): TownRow | null {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return towns.find((t) => t.timeZone === zone) ?? null;
+}
+
+function lackOf(d: Draft, place: unknown): Segment[] {
+  const lack = [
+    ...(place ? [] : ['where you are']),
+    ...(d.crop ? [] : ['what grows there']),
+    ...(d.lowC === null ? ['tonight’s lowest'] : []),
+  ];
+  const list = lack.length > 1 ? `${lack.slice(0, -1).join(', ')} and ${lack.at(-1)}` : lack[0];
+  return [{ text: `Does it stand tonight? Tap what is over it, then say ${list}.`, tone: 'plain' }];
+}
+
+function Other({ other, format, first }: { other: AskOther; format: Format; first: boolean }) {
+  return (
+    <Row first={first}>
+      <View style={{ flex: 1 }}>
+        <Text>{other.what}</Text>
+        <Text
+          kind="small"
+          tone="quiet"
+        >{`${format.t(other.leafC.low)} to ${format.t(other.leafC.high)}`}</Text>
+      </View>
+      <View style={{ alignItems: 'flex-end' }}>
+        <Text kind="figure">{format.t(other.leafC.mid)}</Text>
+        <Text kind="small" tone={other.harmChance > 0.3 ? 'frost' : 'pine'}>
+          {other.harmChance > 0.3 ? `❄ ${other.verdict}` : `✓ ${other.verdict}`}
+        </Text>
+      </View>
+    </Row>
+  );
+}
+
+function Result({ view, format }: { view: AskView; format: Format }) {
+  const others = [...view.more, ...(view.less ? [view.less] : [])];
+  return (
+    <View style={{ gap: 6 }} testID="ask-result">
+      {view.day ? (
+        <Text tone={view.day.tooHot ? 'ochre' : 'ink'} testID="ask-day">
+          {`${view.day.tooHot ? '▲ ' : ''}Left shut in tomorrow’s sun the air in there reaches ${format.t(view.day.airC, 0)} by ${format.time(view.day.atMs)}.`}
+        </Text>
+      ) : null}
+      <Text kind="small" tone="quiet">
+        {`It is harmed below ${format.t(view.harmC)}, ${Math.round(view.hardening * 100)} % hardened by the weeks that it has stood: starting values.`}
+      </Text>
+      {others.length > 0 ? (
+        <>
+          <PartTitle right="lowest leaf">One layer more, one less</PartTitle>
+          {others.map((o, n) => (
+            <Other key={o.what} other={o} format={format} first={n === 0} />
+          ))}
+        </>
+      ) : null}
+      <PartTitle>Taken for granted</PartTitle>
+      {view.assumed.map((line) => (
+        <Text key={line} kind="small" tone="quiet">
+          {line}
+        </Text>
+      ))}
+      {view.cautions.map((line) => (
+        <Text key={line} kind="small" tone="ochre">{`▲ ${line}`}</Text>
+      ))}
+    </View>
+  );
+}
+
+function Crops({ value, onChange }: { value: string | null; onChange: (id: string) => void }) {
+  const { data } = useCrops();
+  const [text, setText] = useState('');
+  if (!data) return <Loading what="Opening the crops" />;
+  const typed = text.trim().toLowerCase();
+  const shown = typed
+    ? data.filter((c) => c.name.toLowerCase().includes(typed)).slice(0, 8)
+    : data.filter((c) => USUAL.includes(c.id) || c.id === value);
+  return (
+    <View style={{ gap: 6 }}>
+      <Choose
+        label="What grows there"
+        value={value}
+        options={shown.map((c) => ({ value: c.id, label: c.name.toLowerCase() }))}
+        onChange={onChange}
+      />
+      <NoteField label="Another" value={text} onChange={setText} placeholder="leek" testID="ask-crop" />
+      {typed && shown.length === 0 ? (
+        <Text kind="small" tone="quiet">
+          None of that name is known. Take one that stands the same cold.
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolean; nowMs: number }) {
+  const format = useFormat();
+  const { data } = useFarm();
+  const [first] = useState<Draft>(() => ({
+    id: newId(),
+    outer: 'none',
+    middle: 'none',
+    laid: false,
+    crop: null,
+    weeks: 6,
+    lowC: null,
+    highC: null,
+    windMs: 0.5,
+    cloud: 0.05,
+    town: null,
+  }));
+  const [draft, put, clear] = useDraft<Draft>('ask', first);
+  const [elsewhere, setElsewhere] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
+  const d = draft!;
+  const town = d.town ?? guessed(towns);
+  const place = empty ? town : data!.farm;
+  const highC = d.highC ?? (d.lowC === null ? null : d.lowC + USUAL_SWING_K);
+  const lowAtMs = (() => {
+    if (!place) return 0;
+    const window = nightOf(nowMs, place);
+    const dawn = window.sunriseMs ?? window.toMs - 5.5 * HOUR_MS;
+    const coming = dawn < nowMs ? dawn + 24 * HOUR_MS : dawn;
+    return Math.round(coming / (HOUR_MS / 2)) * (HOUR_MS / 2);
+  })();
+  const body: AskBody | null =
+    place && d.crop && d.lowC !== null && highC !== null
+      ? {
+          id: d.id,
+          site: { latitude: place.latitude, longitude: place.longitude, elevationM: place.elevationM },
+          outer: d.outer,
+          middle: d.middle,
+          laid: d.laid,
+          crop: d.crop,
+          weeks: d.weeks,
+          typed: { lowC: d.lowC, lowAtMs, highC, windMs: d.windMs, cloud: d.cloud, sure: 'usual' },
+        }
+      : null;
+  const { view, working, problem } = useAsk(body);
+  const keep = async () => {
+    setBusy(true);
+    setFailed(null);
+    try {
+      const { recordId } = await change<{ recordId: string }>('/api/ask/keep', 'POST', body);
+      clear();
+      offerUndo('Your first bed: kept', () => retract([recordId], nowMs));
+      router.replace('/');
+    } catch (e) {
+      setFailed(`${(e as Error).message} What you said is kept here.`);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const shown = body && view;
+  return (
+    <View style={{ gap: 16 }}>
+      <View aria-live="polite" testID="ask-sentence">
+        <Sentence parts={shown ? view.sentence : lackOf(d, place)} />
+      </View>
+      {working ? (
+        <Text kind="small" tone="quiet">
+          Working it out …
+        </Text>
+      ) : null}
+      {problem ? <Problem>{problem}</Problem> : null}
+      <AskStack over={d} onChange={put} />
+      <Crops value={d.crop} onChange={(crop) => put({ crop })} />
+      <Amount
+        label="Planted so long ago"
+        value={d.weeks}
+        onChange={(weeks) => put({ weeks })}
+        unit={d.weeks === 1 ? 'week' : 'weeks'}
+        bigStep={4}
+        min={0}
+        max={300}
+        testID="ask-weeks"
+      />
+      <Degrees
+        label="Tonight’s lowest, outside"
+        value={d.lowC}
+        start={0}
+        onChange={(lowC) => put({ lowC })}
+        step={1}
+        bigStep={5}
+        min={-60}
+        max={40}
+        signed
+        testID="ask-low"
+      />
+      <Choose label="Sky" value={d.cloud} options={SKY} onChange={(cloud) => put({ cloud })} />
+      <Choose
+        label="Wind"
+        value={d.windMs}
+        options={WIND.map(({ value, word }) => ({ value, label: windLabel(value, word, format) }))}
+        onChange={(windMs) => put({ windMs })}
+      />
+      <Fold title="Tomorrow’s highest" open={d.highC !== null}>
+        <Degrees
+          label="Tomorrow’s highest"
+          value={highC}
+          start={8}
+          onChange={(v) => put({ highC: v })}
+          step={1}
+          bigStep={5}
+          min={-60}
+          max={50}
+          signed
+          testID="ask-high"
+        />
+      </Fold>
+      {empty ? (
+        <View style={{ gap: 6 }}>
+          <Text kind="label" tone="quiet">
+            {town ? `Near ${town.name}, ${town.country}` : 'Where are you?'}
+          </Text>
+          {town && !elsewhere ? (
+            <View style={{ flexDirection: 'row', marginLeft: -8 }}>
+              <Button
+                kind="plain"
+                label="Somewhere else"
+                onPress={() => setElsewhere(true)}
+                testID="ask-elsewhere"
+              />
+            </View>
+          ) : (
+            <Towns
+              onPick={(t) => {
+                put({ town: t });
+                setElsewhere(false);
+              }}
+            />
+          )}
+        </View>
+      ) : null}
+      {shown ? <Result view={view} format={format} /> : null}
+      {failed ? <Problem>{failed}</Problem> : null}
+      <Button
+        wide
+        kind="main"
+        label={empty ? 'Keep this as my first bed' : 'Keep this as a bed of mine'}
+        disabled={!shown || busy}
+        onPress={() => void keep()}
+        testID="ask-keep"
+      />
+    </View>
+  );
+}
+
+export function AskScreen() {
+  const { data, error } = useFarm();
+  const { data: towns } = useTowns();
+  return (
+    <Page testID="ask">
+      <TopLine back="Now" />
+      {data && towns ? (
+        <Ask towns={towns} empty={data.emptyFarm} nowMs={data.clock.nowMs} />
+      ) : error ? (
+        <Problem>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Opening the farm" />
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,286 @@
+/**
+ * A night asked about before anything is set up. Contract: `answerAsk` works it out as the farm of one bed that `askedFarm`
+ * makes, by the same planner as every other night, and keeps nothing; `keepAsked` makes that farm, its weather and what lies
+ * there the grower's own, all or nothing: what Now says then is what was answered.
+ */
+import type { AskBody, AskOther, AskView, Farm, FarmRecord } from '@fogata/contract';
+import {
+  askedFarm,
+  clockText,
+  countWord,
+  cropById,
+  harmChance,
+  localDate,
+  medianOf,
+  onHoops,
+  spareSheets,
+  temperatureText,
+  verdict,
+  type Bed,
+  type Cover,
+  type Issue,
+  type OptionOutcome,
+  type Segment,
+  type Structure,
+  type Style,
+} from '@fogata/core';
+import { randomUUID } from 'node:crypto';
+import tzlookup from '@photostructure/tz-lookup';
+import type { Db } from '../db/open';
+import { writing } from '../db/write';
+import { appendRecords } from '../farm/log';
+import type { FarmData } from '../farm/store';
+import { bringThings, FARM_ID, type Change } from '../farm/things';
+import { Problem } from '../problem';
+import { farmWeather } from '../sources/farmWeather';
+import type { Sources } from '../sources/ports';
+import { takeIssue, typedIssue } from '../sources/take';
+import { hardeningOf } from './background';
+import { rangeOf } from './glyph';
+import { Planner } from './planner';
+import { asIsOutcome, type NightPlan, type PlannedBed } from './planned';
+import type { NightPool } from './pool';
+
+const HOT_C = 28;
+
+/** The farm of one bed that is asked about: the grower's own settings where they have any, at the place asked about. */
+function farmOf(body: AskBody, own: Farm, empty: boolean): Farm {
+  if (!empty) return own;
+  return { ...own, ...body.site, timeZone: tzlookup(body.site.latitude, body.site.longitude) };
+}
+
+/** Weather that nobody else has told: the typed forecast, and nothing measured. */
+function toldOnly(issue: Issue): Sources {
+  return {
+    revision: () => Promise.resolve(issue.id),
+    issued: { issues: () => Promise.resolve([issue]) },
+    observed: { hours: () => Promise.resolve([]) },
+    thermometers: { read: () => Promise.resolve(null) },
+  };
+}
+
+interface Made {
+  farm: Farm;
+  structure: Structure;
+  bed: Bed;
+  covers: Cover[];
+  data: FarmData;
+}
+
+function made(body: AskBody, own: Farm, empty: boolean, nowMs: number): Made {
+  const farm = farmOf(body, own, empty);
+  const today = localDate(nowMs, farm.timeZone);
+  const asked = askedFarm(body, body.id, today);
+  const { structure, bed, covers, planting } = asked;
+  // the same bed under the open sky, to say what the structure is worth
+  const open = askedFarm({ ...body, outer: 'none', middle: 'none', laid: false }, `${body.id}-o`, today);
+  const stands = structure.kind !== 'open';
+  return {
+    farm,
+    structure,
+    bed,
+    covers,
+    data: {
+      farm,
+      structures: [structure, ...(stands ? [open.structure] : [])],
+      beds: [bed, ...(stands ? [{ ...open.bed, order: 1 }] : [])],
+      plantings: [planting, ...(stands ? [open.planting] : [])],
+      covers: [...covers, ...spareSheets(body, asked)],
+      records: layingOf(body.id, bed, covers, nowMs).map((record, seq) => ({
+        record,
+        seq,
+        recordedMs: nowMs,
+      })),
+      harvestedKg: new Map(),
+    },
+  };
+}
+
+/** What lies there, as acts; the same ids each time, so that it is kept once. */
+function layingOf(id: string, bed: Bed, covers: readonly Cover[], atMs: number): FarmRecord[] {
+  return covers.map((c, n) => ({
+    id: `${id.slice(0, -1)}${n}`,
+    kind: 'cover' as const,
+    atMs,
+    bedId: bed.id,
+    coverId: c.id,
+    on: true,
+    use: c.use,
+  }));
+}
+
+function otherOf(what: string, plan: NightPlan, b: PlannedBed, o: OptionOutcome): AskOther {
+  const leafC = rangeOf(o.minLeafC, plan.errorK);
+  const { planting, thresholds } = b.atRisk[0]!;
+  return {
+    what,
+    leafC,
+    harmChance: harmChance(b.atRisk[0]!, o.minLeafC, plan.errorK),
+    verdict: verdict(cropById(planting.crop), thresholds, leafC.mid),
+  };
+}
+
+const idsOf = (covers: readonly Cover[]) => covers.map((c) => c.id).sort();
+
+/** Everything that lies there and one sheet besides, the warmest of each kind of sheet. */
+function oneMore(plan: NightPlan, b: PlannedBed): AskOther[] {
+  const here = idsOf(b.on);
+  const best = new Map<string, { o: OptionOutcome; name: string }>();
+  for (const option of b.options) {
+    if (option.covers.length !== here.length + 1) continue;
+    const left = [...here];
+    const added = option.covers.filter((c) => {
+      const at = left.indexOf(c.id);
+      if (at >= 0) left.splice(at, 1);
+      return at < 0;
+    });
+    const o = b.outcome.options.find((x) => x.key === option.key);
+    if (added.length !== 1 || left.length > 0 || !o) continue;
+    const known = best.get(added[0]!.id);
+    if (!known || medianOf(known.o.minLeafC) < medianOf(o.minLeafC))
+      best.set(added[0]!.id, { o, name: added[0]!.name });
+  }
+  return [...best.values()]
+    .map(({ o, name }) => otherOf(`With ${name.toLowerCase()} besides`, plan, b, o))
+    .sort((x, y) => y.leafC.mid - x.leafC.mid);
+}
+
+function oneLess(plan: NightPlan, b: PlannedBed): AskOther | null {
+  if (b.on.length > 0) {
+    // the one that lies innermost is the one that is taken off
+    const gone = b.on.at(-1)!;
+    const rest = idsOf(b.on.slice(0, -1));
+    const option = b.options.find((o) => idsOf(o.covers).join() === rest.join());
+    const o = option && b.outcome.options.find((x) => x.key === option.key);
+    return o ? otherOf(`Without ${gone.name.toLowerCase()}`, plan, b, o) : null;
+  }
+  const open = plan.beds.find((x) => x !== b);
+  return open ? otherOf('Under the open sky', plan, open, asIsOutcome(open)) : null;
+}
+
+/** The warmest that the air under the innermost cover gets by day, everything left as it is and shut. */
+function dayOf(plan: NightPlan, b: PlannedBed): AskView['day'] {
+  const inner = asIsOutcome(b).layersC.at(-1);
+  if (!inner) return null;
+  const from = plan.window.sunriseMs ?? plan.nowMs;
+  let at = -1;
+  b.outcome.timesMs.forEach((ms, i) => {
+    if (ms >= from && Number.isFinite(inner.mid[i]!) && (at < 0 || inner.mid[i]! > inner.mid[at]!)) at = i;
+  });
+  if (at < 0) return null;
+  const airC = inner.mid[at]!;
+  return { airC, atMs: b.outcome.timesMs[at]!, tooHot: airC > HOT_C };
+}
+
+/** "Three in ten such nights harm it." */
+function oddsWords(chance: number): string {
+  const tenths = Math.round(10 * chance);
+  if (tenths === 0) return 'Of ten such nights none harms it.';
+  if (tenths === 10) return 'Such a night harms it.';
+  const said = countWord(tenths);
+  return `${said[0]!.toUpperCase()}${said.slice(1)} in ten such nights ${tenths === 1 ? 'harms' : 'harm'} it.`;
+}
+
+function sentenceOf(plan: NightPlan, b: PlannedBed, style: Style): Segment[] {
+  const o = asIsOutcome(b);
+  const t = (c: number) => temperatureText(c, style.units.temperature);
+  const { planting, thresholds } = b.atRisk[0]!;
+  const crop = cropById(planting.crop);
+  const leaf = rangeOf(o.minLeafC, plan.errorK);
+  const said = verdict(crop, thresholds, leaf.mid);
+  const odds = oddsWords(harmChance(b.atRisk[0]!, o.minLeafC, plan.errorK));
+  return [
+    {
+      text: `The leaves of the ${crop.name.toLowerCase()} see ${t(leaf.mid)}`,
+      tone: leaf.mid < thresholds.harmC ? 'frost' : 'plain',
+    },
+    {
+      text: ` about ${clockText(o.minAtMs, style)}, between ${t(leaf.low)} and ${t(leaf.high)}: ${said}. ${odds}`,
+      tone: 'plain',
+    },
+  ];
+}
+
+/** Works out what is asked; nothing of it is kept. */
+export async function answerAsk(
+  body: AskBody,
+  own: Farm,
+  empty: boolean,
+  pool: NightPool,
+  nowMs: number,
+  style: Style,
+  members = 20,
+): Promise<AskView> {
+  const m = made(body, own, empty, nowMs);
+  const issue = typedIssue(body.typed, m.farm, nowMs, body.id);
+  const weather = await farmWeather(
+    toldOnly({ ...issue, doubt: issue.doubt ?? 1 }),
+    m.farm,
+    nowMs,
+    [],
+    members,
+  );
+  const planner = new Planner({ pool });
+  const plan = await planner.wait(m.data, weather, nowMs);
+  const b = plan?.beds.find((x) => x.bed.id === m.bed.id);
+  if (!plan || !b || b.atRisk.length === 0)
+    throw new Problem(422, 'Not accepted', 'typed: expected a lowest in the coming night', 'typed');
+  const { means } = await planner.backgroundFor(m.data, weather, nowMs);
+  const { planting, thresholds } = b.atRisk[0]!;
+  const outcome = asIsOutcome(b);
+  const own_: Style = { ...style, timeZone: m.farm.timeZone };
+  return {
+    sentence: sentenceOf(plan, b, own_),
+    leafC: rangeOf(outcome.minLeafC, plan.errorK),
+    minAtMs: outcome.minAtMs,
+    outsideC: body.typed.lowC,
+    harmC: thresholds.harmC,
+    hardening: hardeningOf(planting, m.structure.kind, means, localDate(nowMs, m.farm.timeZone)),
+    harmChance: harmChance(b.atRisk[0]!, outcome.minLeafC, plan.errorK),
+    more: oneMore(plan, b),
+    less: oneLess(plan, b),
+    day: dayOf(plan, b),
+    assumed: [
+      `A ${m.structure.kind === 'open' ? 'bed' : 'usual one'} of ${m.structure.lengthM} × ${m.structure.widthM} m, loam, moist, in ordinary repair.`,
+      'The days before were as usual for the season here: nobody has told of them.',
+      ...(m.covers.length > 0
+        ? [
+            `${m.covers.map((c) => c.name).join(' and ')} ${onHoops(body.outer) ? '' : 'over it '}from now until tomorrow.`,
+          ]
+        : []),
+    ],
+    cautions: [
+      'A closed house or frame heats fast in sun: open it before it is hot.',
+      ...(body.outer === 'glasshouse' || body.outer === 'cold-frame'
+        ? ['Glass: gloves, and never lean on it.']
+        : []),
+    ],
+  };
+}
+
+/** Keeps what was asked as the first bed; the id of the log's one entry of it. */
+export function keepAsked(db: Db, body: AskBody, own: Farm, empty: boolean, nowMs: number): Promise<string> {
+  const m = made(body, own, empty, nowMs);
+  const planting = m.data.plantings[0]!;
+  const added = (what: Change['what'], thing: object & { id: string }): Change => ({
+    what,
+    targetId: thing.id,
+    before: null,
+    after: thing as unknown as Record<string, unknown>,
+  });
+  const changes: Change[] = [
+    ...(empty
+      ? [{ what: 'farm' as const, targetId: FARM_ID, before: { ...own }, after: { ...m.farm } }]
+      : []),
+    added('structure', m.structure),
+    added('bed', m.bed),
+    ...m.covers.map((c) => added('cover', c)),
+    added('planting', planting),
+  ];
+  return writing(db, async (tx) => {
+    const recordId = await bringThings(tx, 'what was asked', changes, { nowMs });
+    await appendRecords(tx, layingOf(body.id, m.bed, m.covers, nowMs), Date.now(), nowMs);
+    await takeIssue(tx, typedIssue(body.typed, m.farm, nowMs, body.id), nowMs);
+    return recordId ?? randomUUID();
+  });
+}
