@@ -44,6 +44,8 @@ export interface AskView {
   harmC: number;
   hardening: number;
   harmChance: number;
+  /** What becomes of it in the middle of these nights: "leaf burn". */
+  verdict: string;
   more: AskOther[];
   less: AskOther | null;
   /** The air under the innermost cover tomorrow, all left shut, at its warmest; null where nothing stands over it. */

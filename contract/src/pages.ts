@@ -5,6 +5,7 @@
 const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/$/, 'Now'],
   [/^\/ask$/, 'Will it stand tonight?'],
+  [/^\/start$/, 'A farm like yours'],
   [/^\/beds$/, 'Beds'],
   [/^\/log$/, 'Log'],
   [/^\/kit$/, 'Kit'],

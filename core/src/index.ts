@@ -11,6 +11,8 @@ export * from './farm/layout';
 export * from './farm/rows';
 export * from './farm/ask';
 export * from './farm/setup';
+export * from './farm/start';
+export { isWhole, usualBed, usualSheet } from './farm/usual';
 export * from './farm/shade';
 export * from './farm/towns';
 export * from './farm/types';

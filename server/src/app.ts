@@ -16,6 +16,7 @@ import { farmRoutes } from './routes/farm';
 import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
 import { nightRoutes } from './routes/night';
+import { startRoutes } from './routes/start';
 
 /** Requests a minute from one address: more than a farm's phones ask for, fewer than a loop does. */
 const MOST_A_MINUTE = 3000;
@@ -69,6 +70,7 @@ export function makeApp(
     farmRoutes,
     exchangeRoutes,
     nightRoutes,
+    startRoutes,
     logRoutes,
     forecastRoutes,
     feedRoutes,

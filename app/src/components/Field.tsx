@@ -13,6 +13,8 @@ export interface FieldProps {
   lines?: number;
   testID?: string;
   onSubmit?: () => void;
+  /** Typed into at once. */
+  focused?: boolean;
 }
 
 export function NoteField({
@@ -24,6 +26,7 @@ export function NoteField({
   lines = 1,
   testID,
   onSubmit,
+  focused = false,
 }: FieldProps) {
   const theme = useTheme();
   return (
@@ -42,6 +45,7 @@ export function NoteField({
         numberOfLines={lines}
         testID={testID}
         onSubmitEditing={onSubmit}
+        autoFocus={focused}
         style={[
           styles.input,
           {

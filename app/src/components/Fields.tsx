@@ -86,8 +86,9 @@ export function Degrees({
   max,
   start,
   difference = false,
+  digits = 1,
   ...p
-}: Omit<AmountProps, 'unit' | 'digits' | 'value' | 'min' | 'max'> & {
+}: Omit<AmountProps, 'unit' | 'value' | 'min' | 'max'> & {
   value: number | null;
   min: number;
   max: number;
@@ -96,14 +97,14 @@ export function Degrees({
   const { unit } = useFormat();
   const zero = difference ? 0 : temperatureIn(0, unit);
   const per = temperatureIn(1, unit) - temperatureIn(0, unit);
-  const own = (c: number) => Number((zero + c * per).toFixed(1));
+  const own = (c: number) => Number((zero + c * per).toFixed(digits));
   return (
     <Amount
       {...p}
       value={value === null ? null : own(value)}
       {...(start === undefined ? {} : { start: own(start) })}
       onChange={(v) => onChange(Number(((v - zero) / per).toFixed(3)))}
-      digits={1}
+      digits={digits}
       unit={`°${unit}`}
       min={own(min)}
       max={own(max)}

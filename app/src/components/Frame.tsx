@@ -6,6 +6,7 @@ import Layers from 'lucide-react-native/icons/layers';
 import Flame from 'lucide-react-native/icons/flame';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { pressByKey } from '../data/keys';
 import { takeBack } from '../data/undo';
 import { useTheme } from '../theme/theme';
 import { WIDE } from '../theme/tokens';
@@ -43,6 +44,8 @@ const SHORTCUTS: [string, string][] = [
   ['1 2 3 4', 'Now, Beds, Log, Kit'],
   ['N', 'a new note'],
   ['U', 'take the last act back'],
+  ['Space, Enter', 'tick, open'],
+  ['arrows', 'among choices, down a table'],
   ['?', 'this list'],
   ['Esc', 'back'],
 ];
@@ -51,11 +54,15 @@ function useShortcuts(toggleHelp: () => void, closeHelp: () => boolean): void {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement | null;
-      if (e.ctrlKey || e.metaKey || e.altKey || (target && /INPUT|TEXTAREA|SELECT/.test(target.tagName)))
+      if (e.ctrlKey || e.metaKey || e.altKey) return;
+      if (target && /INPUT|TEXTAREA|SELECT/.test(target.tagName)) {
+        // out of the field first: the next one goes back
+        if (e.key === 'Escape') target.blur();
         return;
+      }
       const tab = TABS[Number(e.key) - 1];
       if (tab) router.navigate(tab.href);
-      else if (e.key === 'n') router.navigate('/log');
+      else if (e.key === 'n') router.navigate('/log?note=new');
       else if (e.key === 'u') void takeBack();
       else if (e.key === '?') toggleHelp();
       else if (e.key === 'Escape') {
@@ -63,8 +70,14 @@ function useShortcuts(toggleHelp: () => void, closeHelp: () => boolean): void {
       } else return;
       e.preventDefault();
     };
+    // before the thing itself, which keeps the key to itself
+    const onThing = (e: KeyboardEvent) => void pressByKey(e);
+    globalThis.addEventListener?.('keydown', onThing, true);
     globalThis.addEventListener?.('keydown', onKey);
-    return () => globalThis.removeEventListener?.('keydown', onKey);
+    return () => {
+      globalThis.removeEventListener?.('keydown', onThing, true);
+      globalThis.removeEventListener?.('keydown', onKey);
+    };
   }, [toggleHelp, closeHelp]);
 }
 

@@ -3,6 +3,7 @@ import type { Farm, TownRow } from '@fogata/contract';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTowns } from '../data/hooks';
+import { Button } from './Button';
 import { NoteField } from './Field';
 import { Row } from './Page';
 import { Text } from './Text';
@@ -53,6 +54,37 @@ export function Towns({ onPick }: { onPick: (town: TownRow) => void }) {
           None of that name is in the short list. Type latitude and longitude below.
         </Text>
       ) : null}
+    </View>
+  );
+}
+
+/** The town whose clock this device keeps: a first guess that is shown and can be changed. */
+export function guessedTown(towns: readonly TownRow[]): TownRow | null {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const city = zone.split('/').at(-1)!.replaceAll('_', ' ');
+  return towns.find((t) => t.name === city) ?? towns.find((t) => t.timeZone === zone) ?? null;
+}
+
+/** "Near Madrid, Spain", to be changed. */
+export function NearTown({ town, onPick }: { town: TownRow | null; onPick: (t: TownRow) => void }) {
+  const [elsewhere, setElsewhere] = useState(false);
+  return (
+    <View style={{ gap: 6 }}>
+      <Text kind="label" tone="quiet">
+        {town ? `Near ${town.name}, ${town.country}` : 'Where are you?'}
+      </Text>
+      {town && !elsewhere ? (
+        <View style={{ flexDirection: 'row', marginLeft: -8 }}>
+          <Button kind="plain" label="Somewhere else" onPress={() => setElsewhere(true)} testID="elsewhere" />
+        </View>
+      ) : (
+        <Towns
+          onPick={(t) => {
+            onPick(t);
+            setElsewhere(false);
+          }}
+        />
+      )}
     </View>
   );
 }

@@ -3,16 +3,17 @@ import type { AskBody, AskOther, AskView, TownRow } from '@fogata/contract';
 import { HOUR_MS, nightOf, type Segment } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { AskStack, type Over } from '../components/AskStack';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
 import { NoteField } from '../components/Field';
 import { Amount, Choose, Degrees, Fold } from '../components/Fields';
+import { useWide } from '../components/Frame';
 import { Loading, Page, Row, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { PartTitle, Text } from '../components/Text';
-import { Towns } from '../components/Towns';
+import { guessedTown, NearTown } from '../components/Towns';
 import { SKY, WIND, windLabel } from '../components/weatherWords';
 import { useFormat, type Format } from '../data/format';
 import { change, useCrops, useFarm, useTowns } from '../data/hooks';
@@ -21,6 +22,7 @@ import { retract } from '../data/actions';
 import { offerUndo } from '../data/undo';
 import { useAsk } from '../data/useAsk';
 import { useDraft } from '../data/useDraft';
+import { useTheme } from '../theme/theme';
 
 interface Draft extends Over {
   id: string;
@@ -30,19 +32,13 @@ interface Draft extends Over {
   highC: number | null;
   windMs: number;
   cloud: number;
-  town: Pick<TownRow, 'name' | 'country' | 'latitude' | 'longitude' | 'elevationM' | 'timeZone'> | null;
+  town: TownRow | null;
 }
 
 /** What most have in winter, first. */
 const USUAL = ['lettuce-leaf', 'spinach', 'mache', 'kale', 'mizuna', 'carrot', 'radish', 'potato'];
 /** A clear day is so much warmer than its night, K: taken for granted until it is said. */
 const USUAL_SWING_K = 9;
-
-/** The town whose clock this device keeps: a first guess that is shown and can be changed. */
-function guessed(towns: readonly TownRow[]): TownRow | null {
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  return towns.find((t) => t.timeZone === zone) ?? null;
-}
 
 function lackOf(d: Draft, place: unknown): Segment[] {
   const lack = [
@@ -107,6 +103,25 @@ function Result({ view, format }: { view: AskView; format: Format }) {
   );
 }
 
+/** The answer in a line that stays in sight while the questions are gone through. */
+function InSight({ view, format }: { view: AskView; format: Format }) {
+  const theme = useTheme();
+  return (
+    <View
+      aria-hidden
+      style={[styles.inSight, { backgroundColor: theme.ground, borderColor: theme.hairline }]}
+      testID="ask-in-sight"
+    >
+      <Text kind="figure" tone={view.leafC.mid < view.harmC ? 'frost' : 'ink'}>
+        {`Leaf ${format.t(view.leafC.mid)}`}
+      </Text>
+      <Text kind="small" tone="quiet">
+        {view.leafC.mid < view.harmC ? `❄ ${view.verdict}` : `✓ ${view.verdict}`}
+      </Text>
+    </View>
+  );
+}
+
 function Crops({ value, onChange }: { value: string | null; onChange: (id: string) => void }) {
   const { data } = useCrops();
   const [text, setText] = useState('');
@@ -135,6 +150,7 @@ function Crops({ value, onChange }: { value: string | null; onChange: (id: strin
 
 function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolean; nowMs: number }) {
   const format = useFormat();
+  const wide = useWide();
   const { data } = useFarm();
   const [first] = useState<Draft>(() => ({
     id: newId(),
@@ -150,11 +166,10 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
     town: null,
   }));
   const [draft, put, clear] = useDraft<Draft>('ask', first);
-  const [elsewhere, setElsewhere] = useState(false);
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const d = draft!;
-  const town = d.town ?? guessed(towns);
+  const town = d.town ?? guessedTown(towns);
   const place = empty ? town : data!.farm;
   const highC = d.highC ?? (d.lowC === null ? null : d.lowC + USUAL_SWING_K);
   const lowAtMs = (() => {
@@ -193,8 +208,8 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
     }
   };
   const shown = body && view;
-  return (
-    <View style={{ gap: 16 }}>
+  const opens = (
+    <>
       <View aria-live="polite" testID="ask-sentence">
         <Sentence parts={shown ? view.sentence : lackOf(d, place)} />
       </View>
@@ -204,6 +219,10 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
         </Text>
       ) : null}
       {problem ? <Problem>{problem}</Problem> : null}
+    </>
+  );
+  const questions = (
+    <View style={{ gap: 16 }}>
       <AskStack over={d} onChange={put} />
       <Crops value={d.crop} onChange={(crop) => put({ crop })} />
       <Amount
@@ -223,6 +242,7 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
         onChange={(lowC) => put({ lowC })}
         step={1}
         bigStep={5}
+        digits={0}
         min={-60}
         max={40}
         signed
@@ -243,36 +263,18 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
           onChange={(v) => put({ highC: v })}
           step={1}
           bigStep={5}
+          digits={0}
           min={-60}
           max={50}
           signed
           testID="ask-high"
         />
       </Fold>
-      {empty ? (
-        <View style={{ gap: 6 }}>
-          <Text kind="label" tone="quiet">
-            {town ? `Near ${town.name}, ${town.country}` : 'Where are you?'}
-          </Text>
-          {town && !elsewhere ? (
-            <View style={{ flexDirection: 'row', marginLeft: -8 }}>
-              <Button
-                kind="plain"
-                label="Somewhere else"
-                onPress={() => setElsewhere(true)}
-                testID="ask-elsewhere"
-              />
-            </View>
-          ) : (
-            <Towns
-              onPick={(t) => {
-                put({ town: t });
-                setElsewhere(false);
-              }}
-            />
-          )}
-        </View>
-      ) : null}
+      {empty ? <NearTown town={town} onPick={(t) => put({ town: t })} /> : null}
+    </View>
+  );
+  const answer = (
+    <View style={{ gap: 16 }}>
       {shown ? <Result view={view} format={format} /> : null}
       {failed ? <Problem>{failed}</Problem> : null}
       <Button
@@ -285,13 +287,31 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
       />
     </View>
   );
+  if (wide)
+    return (
+      <View style={{ gap: 16 }}>
+        {opens}
+        <View style={{ flexDirection: 'row', gap: 40 }}>
+          <View style={{ flex: 1 }}>{questions}</View>
+          <View style={{ flex: 1 }}>{answer}</View>
+        </View>
+      </View>
+    );
+  return (
+    <View style={{ gap: 16 }}>
+      {opens}
+      {questions}
+      {answer}
+      {shown ? <InSight view={view} format={format} /> : null}
+    </View>
+  );
 }
 
 export function AskScreen() {
   const { data, error } = useFarm();
   const { data: towns } = useTowns();
   return (
-    <Page testID="ask">
+    <Page testID="ask" width={1080}>
       <TopLine back="Now" />
       {data && towns ? (
         <Ask towns={towns} empty={data.emptyFarm} nowMs={data.clock.nowMs} />
@@ -303,3 +323,16 @@ export function AskScreen() {
     </Page>
   );
 }
+
+const styles = StyleSheet.create({
+  // the web's own; a phone's app scrolls past it
+  inSight: {
+    position: 'sticky',
+    bottom: 0,
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    justifyContent: 'space-between',
+    paddingVertical: 8,
+    borderTopWidth: 1,
+  } as unknown as ViewStyle,
+});

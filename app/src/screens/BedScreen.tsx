@@ -4,6 +4,7 @@ import {
   isFit,
   sheetFor,
   USUAL_SIDE_M,
+  usualBed,
   ZONE_START_K,
   ZONE_WORD,
   ZONES,
@@ -26,26 +27,11 @@ import { newId } from '../data/id';
 import { copyBed, nextName, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
 
-/** An ordinary bed for this structure: as long as it allows, with hoops where there is room for them. */
-function firstBed(owner: Structure, taken: string[], id: string): Bed {
-  const house = owner.kind === 'house';
-  const round = (m: number) => Math.max(0.3, Math.round(m * 10) / 10);
-  const bench = owner.form === 'bench-row' || owner.form === 'nursery-shelf';
-  return {
-    id,
-    structureId: owner.id,
-    name: taken.length === 0 ? 'Bed 1' : nextName('Bed 1', taken),
-    lengthM: round(owner.lengthM - (house ? 2 : owner.kind === 'open' ? 0 : 0.2)),
-    widthM: house || owner.kind === 'open' ? Math.min(1, owner.widthM) : round(owner.widthM - 0.2),
-    rows: 4,
-    on: bench ? 'bench' : 'ground',
-    texture: bench ? 'compost' : 'loam',
-    wetness: 'moist',
-    mulchM: 0,
-    hoopHeightM: house ? 0.5 : 0,
-    order: taken.length,
-  };
-}
+/** An ordinary bed for this structure, by a name that is free. */
+const firstBed = (owner: Structure, taken: string[], id: string): Bed => ({
+  ...usualBed(owner, taken.length + 1, id),
+  name: taken.length === 0 ? 'Bed 1' : nextName('Bed 1', taken),
+});
 
 function opening(b: Bed, owner: Structure, format: Format): string {
   const size = `${b.name} in ${owner.name}: ${format.metres(b.lengthM)} × ${format.metres(b.widthM)}`;

@@ -1,25 +1,100 @@
 /** Beds. It answers: what stands where? It opens with how many beds are planted and which are free. */
+import type { BedsView } from '@fogata/contract';
 import { countWord } from '@fogata/core';
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { BedDrawing } from '../components/BedDrawing';
 import { Problem } from '../components/Bars';
-import { Button } from '../components/Button';
+import { Button, Choice } from '../components/Button';
 import { useWide } from '../components/Frame';
 import { Loading, Page, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { StackGlyph } from '../components/StackGlyph';
+import { Table } from '../components/Table';
 import { PartTitle, Text } from '../components/Text';
 import { useFormat } from '../data/format';
 import { refresh, useBeds } from '../data/hooks';
 
 const KIND = { house: 'house', frame: 'frames', tunnel: 'low tunnels', open: 'open ground' } as const;
 
+/** Every bed in a row: what stands in it, since when, under what. */
+function BedsTable({ view }: { view: BedsView }) {
+  const format = useFormat();
+  const rows = view.structures.flatMap(({ structure, beds }) => beds.map((b) => ({ ...b, structure })));
+  return (
+    <Table
+      label="Beds"
+      testID="beds-table"
+      rows={rows}
+      idOf={(r) => r.bed.id}
+      nameOf={(r) => `${r.bed.name} in ${r.structure.name}`}
+      onOpen={(r) => router.push(`/place/${r.bed.id}`)}
+      empty="No bed yet."
+      columns={[
+        {
+          id: 'stack',
+          title: 'Over it',
+          value: (r) => r.stack.length,
+          number: true,
+          wide: 0.7,
+          show: (r) => <StackGlyph layers={r.stack} size={34} />,
+        },
+        {
+          id: 'bed',
+          title: 'Bed',
+          value: (r) => r.bed.name,
+          show: (r) => <Text kind="strong">{r.bed.name}</Text>,
+        },
+        { id: 'in', title: 'In', value: (r) => r.structure.name, wide: 1.4 },
+        {
+          id: 'size',
+          title: 'Size',
+          value: (r) => r.bed.lengthM * r.bed.widthM,
+          number: true,
+          wide: 1.2,
+          show: (r) => (
+            <Text kind="figure">{`${format.metres(r.bed.lengthM)} × ${format.metres(r.bed.widthM)}`}</Text>
+          ),
+        },
+        {
+          id: 'stands',
+          title: 'Stands in it',
+          value: (r) => r.plantings.map((p) => p.cropName).join(', ') || 'free',
+          wide: 2,
+        },
+        {
+          id: 'days',
+          title: 'Days',
+          value: (r) => Math.max(-1, ...r.plantings.map((p) => p.daysSince)),
+          number: true,
+          wide: 0.6,
+          show: (r) => (
+            <Text kind="figure">
+              {r.plantings.length > 0 ? String(Math.max(...r.plantings.map((p) => p.daysSince))) : '–'}
+            </Text>
+          ),
+        },
+        { id: 'soil', title: 'Soil', value: (r) => `${r.bed.texture}, ${r.bed.wetness}` },
+      ]}
+      end={(r) => (
+        <Button
+          kind="plain"
+          label="Open"
+          hint={`Open ${r.bed.name}`}
+          onPress={() => router.push(`/place/${r.bed.id}`)}
+        />
+      )}
+    />
+  );
+}
+
 export function BedsScreen() {
   const { data, error } = useBeds();
   const format = useFormat();
   const wide = useWide();
   const { width } = useWindowDimensions();
+  const [as, setAs] = useState<'drawn' | 'table'>('drawn');
   if (!data) {
     return (
       <Page testID="beds">
@@ -48,7 +123,19 @@ export function BedsScreen() {
       <View style={[styles.row, { paddingTop: 10 }]}>
         <Button label="The plan of the farm" onPress={() => router.push('/plan')} testID="open-plan" />
       </View>
-      {data.structures.map(({ structure, beds: list, opening: open }) => (
+      {wide && beds.length > 0 ? (
+        <Choice
+          label="Beds"
+          value={as}
+          options={[
+            { value: 'drawn', label: 'drawn' },
+            { value: 'table', label: 'as a table' },
+          ]}
+          onChange={setAs}
+        />
+      ) : null}
+      {wide && as === 'table' ? <BedsTable view={data} /> : null}
+      {(wide && as === 'table' ? [] : data.structures).map(({ structure, beds: list, opening: open }) => (
         <View key={structure.id}>
           <PartTitle
             right={`${KIND[structure.kind]}${structure.kind === 'open' ? '' : `, ${format.metres(structure.lengthM)} × ${format.metres(structure.widthM)}${open > 0 ? `, ${Math.round(open * 100)} % open` : ''}`}`}

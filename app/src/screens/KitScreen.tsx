@@ -1,14 +1,16 @@
 /** Kit. It answers: what covers have I, and where are they? */
-import type { Gear as FarmGear } from '@fogata/contract';
+import type { Gear as FarmGear, KitView } from '@fogata/contract';
 import { countWord, type Cover } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
+import { useWide } from '../components/Frame';
 import { Loading, Page, Row, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { Stepper } from '../components/Stepper';
+import { Table } from '../components/Table';
 import { PartTitle, Text } from '../components/Text';
 import { useFormat } from '../data/format';
 import { change, patchFarm, refresh, useFarm, useKit } from '../data/hooks';
@@ -17,9 +19,71 @@ import { CALCS } from './CalcScreen';
 
 const USE = { hoops: 'on hoops', flat: 'laid on the crop', over: 'over frames and tunnels' } as const;
 
+/** The store on a wide screen: sorted, searched, opened to be changed. */
+function CoversTable({ covers }: { covers: KitView['covers'] }) {
+  const format = useFormat();
+  return (
+    <Table
+      label="Covers"
+      testID="covers-table"
+      rows={covers}
+      idOf={(c) => c.id}
+      nameOf={(c) => `${c.name}, ${c.count - c.inUse} of ${c.count} free`}
+      onOpen={(c) => router.push(`/cover/${c.id}`)}
+      empty="No cover in store yet."
+      columns={[
+        {
+          id: 'name',
+          title: 'Cover',
+          value: (c) => c.name,
+          wide: 1.6,
+          show: (c) => <Text kind="strong">{c.name}</Text>,
+        },
+        { id: 'material', title: 'Made of', value: (c) => c.materialName, wide: 1.4 },
+        {
+          id: 'size',
+          title: 'Size',
+          value: (c) => c.lengthM * c.widthM,
+          number: true,
+          wide: 1.2,
+          show: (c) => (
+            <Text kind="figure">{`${format.metres(c.lengthM)} × ${format.metres(c.widthM)}`}</Text>
+          ),
+        },
+        { id: 'use', title: 'Lies', value: (c) => USE[c.use], wide: 1.2 },
+        {
+          id: 'free',
+          title: 'Free',
+          value: (c) => c.count - c.inUse,
+          number: true,
+          show: (c) => <Text kind="figure">{`${c.count - c.inUse} of ${c.count}`}</Text>,
+        },
+        {
+          id: 'on',
+          title: 'Out on',
+          value: (c) => c.beds.join(', '),
+          wide: 1.4,
+          show: (c) => <Text tone="ember">{c.beds.join(', ')}</Text>,
+        },
+        { id: 'state', title: 'State', value: (c) => c.condition ?? 'good', wide: 0.7 },
+        { id: 'kept', title: 'Kept', value: (c) => c.keptAt ?? '' },
+      ]}
+      end={(c) => (
+        <Button
+          kind="plain"
+          label="Change"
+          hint={`Change ${c.name}`}
+          onPress={() => router.push(`/cover/${c.id}`)}
+        />
+      )}
+    />
+  );
+}
+
 export function KitScreen() {
   const { data, error } = useKit();
   const format = useFormat();
+  const wide = useWide();
   const [open, setOpen] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const save = (cover: Cover, was: Cover) => {
@@ -35,7 +99,7 @@ export function KitScreen() {
   const pieces = (data?.covers ?? []).reduce((s, c) => s + c.count, 0);
   const out = (data?.covers ?? []).reduce((s, c) => s + c.inUse, 0);
   return (
-    <Page testID="kit">
+    <Page testID="kit" width={wide ? 1200 : 640}>
       <TopLine />
       {!data ? (
         error ? (
@@ -59,7 +123,8 @@ export function KitScreen() {
       ) : null}
       <PartTitle>Covers</PartTitle>
       {problem ? <Problem>{problem}</Problem> : null}
-      {(data?.covers ?? []).map((c, n) => {
+      {wide && data && data.covers.length > 0 ? <CoversTable covers={data.covers} /> : null}
+      {(wide ? [] : (data?.covers ?? [])).map((c, n) => {
         const { inUse, beds, materialName, ...cover } = c;
         return (
           <View key={c.id}>

@@ -1,13 +1,15 @@
 /** Log. It answers: what happened? A quick note first, then the days, newest on top; anything can be taken back. */
 import type { LogEntry } from '@fogata/contract';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button, Choice } from '../components/Button';
 import { NoteField } from '../components/Field';
+import { useWide } from '../components/Frame';
 import { Loading, Page, Row, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
+import { Table } from '../components/Table';
 import { PartTitle, Text } from '../components/Text';
 import { act, retract } from '../data/actions';
 import { useFormat } from '../data/format';
@@ -23,6 +25,7 @@ const FILTERS = [
 ] as const;
 
 function QuickNote({ nowMs }: { nowMs: number }) {
+  const { note } = useLocalSearchParams<{ note?: string }>();
   const [text, setText] = useState(() => readStored('note', ''));
   const put = (t: string) => {
     setText(t);
@@ -36,6 +39,8 @@ function QuickNote({ nowMs }: { nowMs: number }) {
   return (
     <View style={{ gap: 8, paddingTop: 12 }}>
       <NoteField
+        key={note ?? ''}
+        focused={note !== undefined}
         label="Note something"
         value={text}
         onChange={put}
@@ -55,12 +60,84 @@ function QuickNote({ nowMs }: { nowMs: number }) {
   );
 }
 
+const KIND_WORDS: Record<LogEntry['record']['kind'], string> = {
+  reading: 'reading',
+  cover: 'cover',
+  vent: 'opening',
+  harm: 'harm',
+  harvest: 'harvest',
+  decision: 'decision',
+  note: 'note',
+  planting: 'planting',
+  secured: 'storm',
+  change: 'set-up',
+  brought: 'brought',
+  retraction: 'taken back',
+};
+
+/** The log on a wide screen: the entries of this page, sorted and searched. */
+function LogTable({ entries, nowMs }: { entries: readonly LogEntry[]; nowMs: number }) {
+  const format = useFormat();
+  const struck = (e: LogEntry) =>
+    e.retracted ? ({ textDecorationLine: 'line-through' } as const) : undefined;
+  return (
+    <Table
+      label="The log"
+      testID="log-table"
+      rows={entries}
+      idOf={(e) => e.record.id}
+      nameOf={(e) => `${format.day(e.record.atMs)} ${format.time(e.record.atMs)}: ${e.title}`}
+      empty="Nothing of this kind yet."
+      columns={[
+        {
+          id: 'when',
+          title: 'When',
+          value: (e) => e.record.atMs,
+          number: true,
+          wide: 1.2,
+          show: (e) => (
+            <Text
+              kind="figure"
+              tone="quiet"
+            >{`${format.day(e.record.atMs)} ${format.time(e.record.atMs)}`}</Text>
+          ),
+        },
+        { id: 'kind', title: 'Kind', value: (e) => KIND_WORDS[e.record.kind], wide: 0.7 },
+        {
+          id: 'what',
+          title: 'What',
+          value: (e) => e.title,
+          wide: 2.6,
+          show: (e) => (
+            <Text kind="strong" tone={e.retracted ? 'quiet' : 'ink'} style={struck(e)}>
+              {e.title}
+            </Text>
+          ),
+        },
+        { id: 'more', title: 'More', value: (e) => (e.retracted ? 'taken back' : e.detail), wide: 2 },
+        { id: 'who', title: 'By', value: (e) => e.actor, wide: 0.7 },
+      ]}
+      end={(e) =>
+        e.retracted ? null : (
+          <Button
+            kind="plain"
+            label="Take back"
+            hint={`Take back: ${e.title}`}
+            onPress={() => void retract([e.record.id], nowMs)}
+          />
+        )
+      }
+    />
+  );
+}
+
 export function LogScreen() {
   const [kinds, setKinds] = useState<(typeof FILTERS)[number]['value']>('');
   const [offset, setOffset] = useState(0);
   const { data, error } = useLog(kinds, offset);
   const { data: farm } = useFarm();
   const format = useFormat();
+  const wide = useWide();
   const { data: report } = useNight(farm?.clock.window.night ?? null);
   const nowMs = farm?.clock.nowMs ?? 0;
   const days = new Map<string, LogEntry[]>();
@@ -69,7 +146,7 @@ export function LogScreen() {
     days.set(day, [...(days.get(day) ?? []), e]);
   }
   return (
-    <Page testID="log">
+    <Page testID="log" width={wide ? 1200 : 640}>
       <TopLine />
       {report ? (
         <Sentence
@@ -112,7 +189,8 @@ export function LogScreen() {
           Nothing of this kind yet. What you tick, read, score and cut appears here by itself.
         </Text>
       ) : null}
-      {[...days].map(([day, entries]) => (
+      {wide && data && data.entries.length > 0 ? <LogTable entries={data.entries} nowMs={nowMs} /> : null}
+      {(wide ? [] : [...days]).map(([day, entries]) => (
         <View key={day}>
           <PartTitle>{day}</PartTitle>
           {entries.map((e, n) => (

@@ -170,9 +170,15 @@ function Empty() {
         onPress={() => router.push('/ask')}
         testID="open-ask"
       />
+      <Button
+        wide
+        label="Start from a farm like yours"
+        onPress={() => router.push('/start')}
+        testID="open-start"
+      />
       <Text>
-        To plan the whole farm Fogata needs three things: where it is, what stands on it, and what covers you
-        own.
+        Or piece by piece. To plan the whole farm Fogata needs three things: where it is, what stands on it,
+        and what covers you own.
       </Text>
       <Button wide label="Set the place" onPress={() => router.push('/site')} />
       <Button wide label="Add a structure" onPress={() => router.push('/structure/new')} />

@@ -9,7 +9,10 @@ import {
   clockText,
   countWord,
   cropById,
+  FORM_INFO,
+  formOf,
   harmChance,
+  lengthText,
   localDate,
   medianOf,
   onHoops,
@@ -229,6 +232,7 @@ export async function answerAsk(
   const { planting, thresholds } = b.atRisk[0]!;
   const outcome = asIsOutcome(b);
   const own_: Style = { ...style, timeZone: m.farm.timeZone };
+  const length = (x: number) => lengthText(x, style.units.length);
   return {
     sentence: sentenceOf(plan, b, own_),
     leafC: rangeOf(outcome.minLeafC, plan.errorK),
@@ -237,11 +241,12 @@ export async function answerAsk(
     harmC: thresholds.harmC,
     hardening: hardeningOf(planting, m.structure.kind, means, localDate(nowMs, m.farm.timeZone)),
     harmChance: harmChance(b.atRisk[0]!, outcome.minLeafC, plan.errorK),
+    verdict: verdict(cropById(planting.crop), thresholds, medianOf(outcome.minLeafC)),
     more: oneMore(plan, b),
     less: oneLess(plan, b),
     day: dayOf(plan, b),
     assumed: [
-      `A ${m.structure.kind === 'open' ? 'bed' : 'usual one'} of ${m.structure.lengthM} × ${m.structure.widthM} m, loam, moist, in ordinary repair.`,
+      `A ${FORM_INFO[formOf(m.structure)].label} of ${length(m.structure.lengthM)} × ${length(m.structure.widthM)}, loam, moist, in ordinary repair.`,
       'The days before were as usual for the season here: nobody has told of them.',
       ...(m.covers.length > 0
         ? [

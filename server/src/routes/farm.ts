@@ -22,6 +22,7 @@ import type { Context } from '../context';
 import type { Db } from '../db/open';
 import { beds, structures } from '../db/schema';
 import { writing } from '../db/write';
+import { checkRoom, checkTimeZone } from '../farm/checks';
 import { inUse } from '../farm/stock';
 import { isEmpty, readFarm } from '../farm/store';
 import { changeThing, FARM_ID, type At } from '../farm/things';
@@ -48,33 +49,6 @@ const setupSchema = z.object({
     .object({ structures: z.array(z.string()).default([]), beds: z.array(z.string()).default([]) })
     .default({ structures: [], beds: [] }),
 });
-
-type Size = { name: string; lengthM: number; widthM: number };
-
-/** A bed is no larger than what it lies in; `changed` says whose figure is at fault. */
-function checkRoom(structure: Size & { kind: string }, bed: Size, changed: 'structure' | 'bed'): void {
-  // frames and tunnels stand one beside the other: each as wide as the structure's own width
-  for (const [field, word] of [
-    ['lengthM', 'length'],
-    ['widthM', 'width'],
-  ] as const) {
-    if (bed[field] <= structure[field] + 1e-9) continue;
-    const expected =
-      changed === 'bed'
-        ? `no more than ${structure[field]}, the ${word} of ${structure.name}`
-        : `at least ${bed[field]}, the ${word} of ${bed.name} in it`;
-    throw new Problem(422, 'Not accepted', `${field}: expected ${expected}`, field);
-  }
-}
-
-function checkTimeZone(timeZone: string | undefined): void {
-  if (timeZone === undefined) return;
-  try {
-    new Intl.DateTimeFormat('en', { timeZone });
-  } catch {
-    throw new Problem(422, 'Not accepted', 'timeZone: expected a zone like Europe/Madrid', 'timeZone');
-  }
-}
 
 export function farmRoutes(ctx: Context): Router {
   const router = Router();

@@ -1,0 +1,1 @@
+export { StartScreen as default } from '../screens/StartScreen';

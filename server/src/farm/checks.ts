@@ -1,0 +1,29 @@
+/** What is checked of a farm's things besides their form: each throws a sentence that names the field. */
+import { Problem } from '../problem';
+
+type Size = { name: string; lengthM: number; widthM: number };
+
+/** A bed is no larger than what it lies in; `changed` says whose figure is at fault. */
+export function checkRoom(structure: Size & { kind: string }, bed: Size, changed: 'structure' | 'bed'): void {
+  // frames and tunnels stand one beside the other: each as wide as the structure's own width
+  for (const [field, word] of [
+    ['lengthM', 'length'],
+    ['widthM', 'width'],
+  ] as const) {
+    if (bed[field] <= structure[field] + 1e-9) continue;
+    const expected =
+      changed === 'bed'
+        ? `no more than ${structure[field]}, the ${word} of ${structure.name}`
+        : `at least ${bed[field]}, the ${word} of ${bed.name} in it`;
+    throw new Problem(422, 'Not accepted', `${field}: expected ${expected}`, field);
+  }
+}
+
+export function checkTimeZone(timeZone: string | undefined): void {
+  if (timeZone === undefined) return;
+  try {
+    new Intl.DateTimeFormat('en', { timeZone });
+  } catch {
+    throw new Problem(422, 'Not accepted', 'timeZone: expected a zone like Europe/Madrid', 'timeZone');
+  }
+}
