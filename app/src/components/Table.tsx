@@ -137,7 +137,7 @@ export function Table<T>({ label, rows, columns, idOf, nameOf, onOpen, end, empt
                   {c.show ? (
                     c.show(original)
                   ) : (
-                    <Text kind={c.number ? 'figure' : 'body'}>{String(c.value(original))}</Text>
+                    <Text kind={c.number ? 'label' : 'body'}>{String(c.value(original))}</Text>
                   )}
                 </View>
               ))}

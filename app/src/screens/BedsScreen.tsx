@@ -54,7 +54,7 @@ function BedsTable({ view }: { view: BedsView }) {
           number: true,
           wide: 1.2,
           show: (r) => (
-            <Text kind="figure">{`${format.metres(r.bed.lengthM)} × ${format.metres(r.bed.widthM)}`}</Text>
+            <Text kind="label">{`${format.metres(r.bed.lengthM)} × ${format.metres(r.bed.widthM)}`}</Text>
           ),
         },
         {
@@ -70,7 +70,7 @@ function BedsTable({ view }: { view: BedsView }) {
           number: true,
           wide: 0.6,
           show: (r) => (
-            <Text kind="figure">
+            <Text kind="label">
               {r.plantings.length > 0 ? String(Math.max(...r.plantings.map((p) => p.daysSince))) : '–'}
             </Text>
           ),
@@ -122,18 +122,18 @@ export function BedsScreen() {
       <Sentence parts={[{ text: opening, tone: 'plain' }]} />
       <View style={[styles.row, { paddingTop: 10 }]}>
         <Button label="The plan of the farm" onPress={() => router.push('/plan')} testID="open-plan" />
+        {wide && beds.length > 0 ? (
+          <Choice
+            label="Beds"
+            value={as}
+            options={[
+              { value: 'drawn', label: 'drawn' },
+              { value: 'table', label: 'as a table' },
+            ]}
+            onChange={setAs}
+          />
+        ) : null}
       </View>
-      {wide && beds.length > 0 ? (
-        <Choice
-          label="Beds"
-          value={as}
-          options={[
-            { value: 'drawn', label: 'drawn' },
-            { value: 'table', label: 'as a table' },
-          ]}
-          onChange={setAs}
-        />
-      ) : null}
       {wide && as === 'table' ? <BedsTable view={data} /> : null}
       {(wide && as === 'table' ? [] : data.structures).map(({ structure, beds: list, opening: open }) => (
         <View key={structure.id}>
@@ -209,5 +209,5 @@ const styles = StyleSheet.create({
   bed: { paddingVertical: 8, gap: 4 },
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' },
   name: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 48, paddingRight: 12 },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 12, rowGap: 4 },
 });

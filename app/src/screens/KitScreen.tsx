@@ -46,9 +46,7 @@ function CoversTable({ covers }: { covers: KitView['covers'] }) {
           value: (c) => c.lengthM * c.widthM,
           number: true,
           wide: 1.2,
-          show: (c) => (
-            <Text kind="figure">{`${format.metres(c.lengthM)} × ${format.metres(c.widthM)}`}</Text>
-          ),
+          show: (c) => <Text kind="label">{`${format.metres(c.lengthM)} × ${format.metres(c.widthM)}`}</Text>,
         },
         { id: 'use', title: 'Lies', value: (c) => USE[c.use], wide: 1.2 },
         {
@@ -56,7 +54,7 @@ function CoversTable({ covers }: { covers: KitView['covers'] }) {
           title: 'Free',
           value: (c) => c.count - c.inUse,
           number: true,
-          show: (c) => <Text kind="figure">{`${c.count - c.inUse} of ${c.count}`}</Text>,
+          show: (c) => <Text kind="label">{`${c.count - c.inUse} of ${c.count}`}</Text>,
         },
         {
           id: 'on',

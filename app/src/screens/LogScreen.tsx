@@ -37,7 +37,7 @@ function QuickNote({ nowMs }: { nowMs: number }) {
     put('');
   };
   return (
-    <View style={{ gap: 8, paddingTop: 12 }}>
+    <View style={{ gap: 8, paddingTop: 12, maxWidth: 604 }}>
       <NoteField
         key={note ?? ''}
         focused={note !== undefined}
