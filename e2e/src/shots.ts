@@ -54,13 +54,23 @@ async function main(): Promise<void> {
   await shot('beds', '/beds');
   await shot('beds-wide', '/beds', WIDE);
   await shot('kit', '/kit');
-  await shot('import', '/import');
+  await shot('kit-wide', '/kit', WIDE);
   await shot('forecast', '/forecast');
   await shot('plan', '/plan');
   await shot('plan-wide', '/plan', WIDE);
   await shot('structure', '/structure/north');
   await shot('cut', '/cut', PHONE, ['cut', 330]);
   await page.setViewportSize(PHONE);
+  await page.goto(`${farm.url}/ask`);
+  await page.getByTestId('arc-outer').click();
+  await page.getByTestId('arc-middle').click();
+  await page.getByRole('radio', { name: 'spinach' }).click();
+  for (let i = 0; i < 2; i++)
+    await page.getByRole('button', { name: 'Tonight’s lowest, outside down 5' }).click();
+  await page.getByTestId('ask-result').waitFor();
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'ask.png') });
+
   await page.goto(`${farm.url}/place/n2`);
   await settle(page);
   await page.getByTestId('compare-hold').click();
