@@ -33,11 +33,16 @@ export async function withServer(
         (r) => r.ok,
         () => false,
       );
-    for (let i = 0; i < 600 && !(await up()); i++) await new Promise((r) => setTimeout(r, 100));
+    for (let i = 0; i < 600 && server.exitCode === null && !(await up()); i++)
+      await new Promise((r) => setTimeout(r, 100));
+    if (server.exitCode !== null) throw new Error(`the server ended at its start: is port ${port} taken?`);
     await run(url);
   } finally {
-    server.kill('SIGTERM');
-    await new Promise((r) => server.once('exit', r));
+    if (server.exitCode === null) {
+      const ended = new Promise((r) => server.once('exit', r));
+      server.kill('SIGTERM');
+      await ended;
+    }
     rmSync(directory, { recursive: true, force: true });
   }
 }

@@ -231,10 +231,10 @@ export async function answerAsk(
   const { means } = await planner.backgroundFor(m.data, weather, nowMs);
   const { planting, thresholds } = b.atRisk[0]!;
   const outcome = asIsOutcome(b);
-  const own_: Style = { ...style, timeZone: m.farm.timeZone };
+  const there: Style = { ...style, timeZone: m.farm.timeZone };
   const length = (x: number) => lengthText(x, style.units.length);
   return {
-    sentence: sentenceOf(plan, b, own_),
+    sentence: sentenceOf(plan, b, there),
     leafC: rangeOf(outcome.minLeafC, plan.errorK),
     minAtMs: outcome.minAtMs,
     outsideC: body.typed.lowC,
