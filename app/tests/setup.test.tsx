@@ -80,6 +80,18 @@ describe('what opens', () => {
     expect(value()).toEqual([]);
   });
 
+  test('what rolls up is told by its length and height: one changed, the other stays', () => {
+    render(<Opens start={[{ name: 'Sides', kind: 'roll-up', areaM2: 28 }]} />);
+    const length = 'Length of sides, all sides together';
+    expect(screen.getByLabelText(`${length}: 28.00 m. Type it`)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText(`${length} up 5`));
+    expect(value()[0]!.areaM2).toBe(33);
+    for (let i = 0; i < 2; i++) fireEvent.press(screen.getByLabelText('How high it rolls up 0.1'));
+    expect(value()[0]!.areaM2).toBeCloseTo(39.6, 6);
+    expect(screen.getByLabelText(`${length}: 33.00 m. Type it`)).toBeTruthy();
+    expect(screen.getByText('39.6 m² wide open.')).toBeTruthy();
+  });
+
   test('a cylinder is never full before it starts', () => {
     render(<Opens start={[{ name: 'Roof', kind: 'hinged', areaM2: 1, wax: { startC: 16, fullC: 17 } }]} />);
     fireEvent.press(screen.getByLabelText('It starts to open at up 1'));

@@ -8,6 +8,9 @@ import {
   formOf,
   FORMS,
   layoutOf,
+  measureFrom,
+  measureIn,
+  measureText,
   onFarm,
   prepareWeather,
   runBed,
@@ -168,4 +171,17 @@ describe('where things lie', () => {
     expect(at[0]! - 0.5).toBeGreaterThanOrEqual(-3);
     expect(at[3]! + 0.5).toBeLessThanOrEqual(3);
   });
+});
+
+test.each([
+  ['area', 10, '10 m²', '107.6 ft²'],
+  ['height', 840, '840 m', '2755.9 ft'],
+  ['volume', 100, '100 l', '26.4 gal'],
+  ['load', 50, '50 kg/m²', '10.2 lb/ft²'],
+  ['speed', 10, '10 m/s', '22.4 mph'],
+] as const)('%s in both kinds of unit, and back without a loss', (what, x, si, feet) => {
+  expect(measureText(x, what, 'm')).toBe(si);
+  expect(measureText(x, what, 'ft')).toBe(feet);
+  for (const unit of ['m', 'ft'] as const)
+    expect(measureFrom(measureIn(x, what, unit), what, unit)).toBeCloseTo(x, 9);
 });

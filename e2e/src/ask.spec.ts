@@ -1,6 +1,7 @@
 import type { NowView } from '@fogata/contract';
 import { at } from './clockAt';
 import { accessible, expect, glovesFit, test } from './farm';
+import { countedTaps } from './taps';
 
 test.use({ demo: false, timezoneId: 'Europe/Madrid' });
 
@@ -13,11 +14,7 @@ test('from nothing to an answer in under 20 taps, and what was said stays as the
   test.setTimeout(120_000);
   await at(AFTERNOON, farm, page);
   await page.goto(farm.url);
-  let taps = 0;
-  const tap = async (what: ReturnType<typeof page.getByRole>) => {
-    taps += 1;
-    await what.click();
-  };
+  const { tap, taps } = countedTaps();
   const sentence = page.getByTestId('ask-sentence');
   await tap(page.getByTestId('open-ask'));
   await expect(sentence).toContainText('Does it stand tonight?');
@@ -35,7 +32,7 @@ test('from nothing to an answer in under 20 taps, and what was said stays as the
   await expect(sentence).toContainText(/The leaves of the leaf lettuce see −?\d.* between/, {
     timeout: 30_000,
   });
-  expect(taps).toBeLessThan(20);
+  expect(taps()).toBeLessThan(20);
   const colder = await sentence.textContent();
   await expect(page.getByTestId('ask-result')).toContainText('With frost blanket besides');
   await expect(page.getByTestId('ask-result')).toContainText('Without fleece 30');

@@ -1,6 +1,7 @@
 import type { BedsView, KitView } from '@fogata/contract';
 import { at } from './clockAt';
 import { accessible, expect, glovesFit, test } from './farm';
+import { countedTaps } from './taps';
 
 test.use({ demo: false, timezoneId: 'Europe/Madrid' });
 
@@ -13,11 +14,7 @@ test('from nothing to the first plan of two structures, six beds and two kinds o
   test.setTimeout(180_000);
   await at(AFTERNOON, farm, page);
   await page.goto(farm.url);
-  let taps = 0;
-  const tap = async (what: ReturnType<typeof page.getByRole>) => {
-    taps += 1;
-    await what.click();
-  };
+  const { tap, taps } = countedTaps();
   const button = (name: string) => page.getByRole('button', { name, exact: true });
   await tap(page.getByTestId('open-start'));
   await expect(page.getByTestId('sentence')).toHaveText(
@@ -47,8 +44,8 @@ test('from nothing to the first plan of two structures, six beds and two kinds o
   await tap(page.getByRole('radio', { name: 'clear' }));
   await tap(page.getByTestId('typed-save'));
   await expect(page.getByTestId('jobs')).toBeVisible({ timeout: 90_000 });
-  expect(taps).toBeLessThan(60);
-  test.info().annotations.push({ type: 'taps', description: String(taps) });
+  expect(taps()).toBeLessThan(60);
+  test.info().annotations.push({ type: 'taps', description: String(taps()) });
 
   const beds = await farm.api<BedsView>('/api/beds');
   expect(beds.structures.map((s) => s.beds.length)).toEqual([5, 1]);

@@ -1,5 +1,5 @@
 /** Fields of a form that are counted or chosen: a label, and the steppers or choices under it. Lengths in the farm's own unit. */
-import { temperatureIn } from '@fogata/core';
+import { measureFrom, measureIn, measureUnit, temperatureIn, type Measure } from '@fogata/core';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../data/format';
@@ -72,6 +72,41 @@ export function Metres({
       bigStep={bigStep}
       digits={2}
       unit={format.length}
+      min={own(min)}
+      max={own(max)}
+    />
+  );
+}
+
+/** An area, a height, a volume, a load or a speed: SI inside, the farm's own unit on screen, with steps that suit it. */
+export function Measured({
+  what,
+  value,
+  onChange,
+  min,
+  max,
+  steps,
+  digits = 0,
+  ...p
+}: Omit<AmountProps, 'unit' | 'step' | 'bigStep' | 'min' | 'max'> & {
+  what: Measure;
+  min: number;
+  max: number;
+  /** Small and large step in SI, and in the units of a farm in feet. */
+  steps: { si: [number, number]; feet: [number, number] };
+}) {
+  const { length } = useFormat();
+  const own = (x: number) => Number(measureIn(x, what, length).toFixed(digits));
+  const [step, bigStep] = length === 'm' ? steps.si : steps.feet;
+  return (
+    <Amount
+      {...p}
+      value={value === null ? null : own(value)}
+      onChange={(v) => onChange(Number(measureFrom(v, what, length).toFixed(4)))}
+      step={step}
+      bigStep={bigStep}
+      digits={digits}
+      unit={measureUnit(what, length)}
       min={own(min)}
       max={own(max)}
     />

@@ -1,6 +1,6 @@
 /** What some structures have besides: age of the cover, shade, water, heat, a maker's rating; each with its caution. */
 import type { Structure } from '@fogata/core';
-import { Amount, Choose, Fold } from './Fields';
+import { Amount, Choose, Fold, Measured } from './Fields';
 import { Text } from './Text';
 
 const HEAT_NOTE = {
@@ -23,13 +23,12 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
           ]}
           onChange={(v) => set({ shade: v === 'none' ? null : v })}
         />
-        <Amount
+        <Measured
+          what="volume"
           label="Water in jugs and barrels"
           value={s.waterLitres ?? 0}
           onChange={(waterLitres) => set({ waterLitres })}
-          unit="l"
-          step={10}
-          bigStep={100}
+          steps={{ si: [10, 100], feet: [5, 25] }}
           min={0}
           max={50000}
         />
@@ -70,23 +69,21 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
           max={2200}
           note="Old film passes less light and tears sooner; the night is not much colder for it."
         />
-        <Amount
+        <Measured
+          what="load"
           label="Snow it is rated for"
           value={s.snowRatingKgM2 ?? null}
           onChange={(snowRatingKgM2) => set({ snowRatingKgM2 })}
-          unit="kg/m²"
-          step={5}
-          bigStep={25}
+          steps={{ si: [5, 25], feet: [1, 5] }}
           min={0}
           max={1000}
         />
-        <Amount
+        <Measured
+          what="speed"
           label="Wind it is rated for"
           value={s.windRatingMs ?? null}
           onChange={(windRatingMs) => set({ windRatingMs })}
-          unit="m/s"
-          step={1}
-          bigStep={5}
+          steps={{ si: [1, 5], feet: [5, 10] }}
           min={0}
           max={100}
         />

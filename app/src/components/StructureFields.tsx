@@ -1,8 +1,10 @@
 /** How a structure leaks and opens: three plain questions, and what opens with its area. */
-import type { Opening, Snug, Structure } from '@fogata/core';
+import { measureText, type Opening, type Snug, type Structure } from '@fogata/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from './Button';
-import { Amount, Choose, Degrees } from './Fields';
+import { useFormat } from '../data/format';
+import { Choose, Degrees, Measured, Metres } from './Fields';
 import { PartTitle, Text } from './Text';
 
 const ANSWERS = [
@@ -57,8 +59,49 @@ const KINDS = [
   { value: 'hinged', label: 'hinged' },
 ] as const;
 
+/** What rolls up is known by its length and how high it goes. */
+function RollUp({
+  name,
+  areaM2,
+  onChange,
+}: {
+  name: string;
+  areaM2: number;
+  onChange: (m2: number) => void;
+}) {
+  const format = useFormat();
+  const [heightM, setHeight] = useState(1);
+  const lengthM = areaM2 / heightM;
+  const area = (l: number, h: number) => Math.max(0.05, Number((l * h).toFixed(3)));
+  return (
+    <>
+      <Metres
+        label={`Length of ${name.toLowerCase()}, all sides together`}
+        value={lengthM}
+        onChange={(l) => onChange(area(l, heightM))}
+        step={0.5}
+        bigStep={5}
+        min={0.1}
+        max={1000}
+      />
+      <Metres
+        label="How high it rolls"
+        value={heightM}
+        onChange={(h) => {
+          setHeight(h);
+          onChange(area(lengthM, h));
+        }}
+        min={0.1}
+        max={5}
+      />
+      <Text kind="small" tone="quiet">{`${measureText(areaM2, 'area', format.length)} wide open.`}</Text>
+    </>
+  );
+}
+
 /** Everything that opens, each with its area wide open; a wax cylinder with its two temperatures. */
 export function OpeningsFields({ value, onChange }: { value: Opening[]; onChange: (o: Opening[]) => void }) {
+  const format = useFormat();
   const put = (i: number, patch: Partial<Opening>) =>
     onChange(value.map((o, j) => (j === i ? { ...o, ...patch } : o)));
   return (
@@ -68,17 +111,20 @@ export function OpeningsFields({ value, onChange }: { value: Opening[]; onChange
         <View key={i} style={{ gap: 8 }}>
           <Text kind="strong">{o.name}</Text>
           <Choose label="How it opens" value={o.kind} options={KINDS} onChange={(kind) => put(i, { kind })} />
-          <Amount
-            label={`Area of ${o.name.toLowerCase()}`}
-            value={o.areaM2}
-            onChange={(areaM2) => put(i, { areaM2 })}
-            unit="m²"
-            step={0.1}
-            bigStep={1}
-            digits={2}
-            min={0.05}
-            max={1000}
-          />
+          {o.kind === 'roll-up' ? (
+            <RollUp name={o.name} areaM2={o.areaM2} onChange={(areaM2) => put(i, { areaM2 })} />
+          ) : (
+            <Measured
+              what="area"
+              label={`Area of ${o.name.toLowerCase()}`}
+              value={o.areaM2}
+              onChange={(areaM2) => put(i, { areaM2 })}
+              steps={{ si: [0.1, 1], feet: [1, 10] }}
+              digits={format.length === 'm' ? 2 : 1}
+              min={0.05}
+              max={1000}
+            />
+          )}
           <Choose
             label="What opens it"
             value={o.wax ? 'wax' : 'hand'}

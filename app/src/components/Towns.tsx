@@ -1,7 +1,9 @@
 /** Towns to be near to, for those who do not know their latitude. */
 import type { Farm, TownRow } from '@fogata/contract';
+import { measureText } from '@fogata/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { useFormat } from '../data/format';
 import { useTowns } from '../data/hooks';
 import { Button } from './Button';
 import { NoteField } from './Field';
@@ -17,6 +19,7 @@ const fold = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLo
 /** A town near by, found as its name is typed. */
 export function Towns({ onPick }: { onPick: (town: TownRow) => void }) {
   const { data } = useTowns();
+  const format = useFormat();
   const [text, setText] = useState('');
   const found =
     text.trim() === ''
@@ -44,7 +47,10 @@ export function Towns({ onPick }: { onPick: (town: TownRow) => void }) {
           <Row first={n === 0}>
             <View style={{ flex: 1 }}>
               <Text kind="strong">{`${t.name}, ${t.country}`}</Text>
-              <Text kind="small" tone="quiet">{`${sides(t)} · ${t.elevationM} m · ${t.timeZone}`}</Text>
+              <Text
+                kind="small"
+                tone="quiet"
+              >{`${sides(t)} · ${measureText(t.elevationM, 'height', format.length, 0)} · ${t.timeZone}`}</Text>
             </View>
           </Row>
         </Pressable>

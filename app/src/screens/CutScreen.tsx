@@ -1,6 +1,6 @@
 /** The cut list. It answers: what do I cut from which roll, and what must I buy? It opens with how many beds lack a sheet. */
 import type { CutView, Roll } from '@fogata/contract';
-import { countWord, MATERIAL_IDS, MATERIALS, type MaterialId } from '@fogata/core';
+import { countWord, MATERIAL_IDS, MATERIALS, measureText, type MaterialId } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
@@ -94,8 +94,7 @@ export function CutScreen() {
   const { width } = useWindowDimensions();
   const plan = data?.plan;
   const size = (w: number, l: number) => `${format.metres(l)} × ${format.metres(w)}`;
-  const area = (m2: number) =>
-    format.length === 'm' ? `${m2.toFixed(1)} m²` : `${(m2 * 10.7639).toFixed(0)} ft²`;
+  const area = (m2: number) => measureText(m2, 'area', format.length, format.length === 'm' ? 1 : 0);
   return (
     <Page testID="cut">
       <TopLine back="Kit" />

@@ -1,5 +1,6 @@
 /** Bring weather or temperatures as a table. It answers: is what I bring understood, before any of it counts? */
 import type { ImportView } from '@fogata/contract';
+import { measureText } from '@fogata/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/Bars';
@@ -152,7 +153,7 @@ export function ImportScreen() {
                   <Text
                     kind="label"
                     style={{ flex: 1 }}
-                  >{`${format.t(e.airC)} · dew point ${format.t(e.dewPointC)} · ${e.windMs.toFixed(1)} m/s · cloud ${Math.round(e.cloudFraction * 100)} %`}</Text>
+                  >{`${format.t(e.airC)} · dew point ${format.t(e.dewPointC)} · ${measureText(e.windMs, 'speed', format.length)} · cloud ${Math.round(e.cloudFraction * 100)} %`}</Text>
                 </Row>
               ))}
               <View style={{ paddingTop: 12 }}>

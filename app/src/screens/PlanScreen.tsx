@@ -7,7 +7,7 @@ import { Problem } from '../components/Bars';
 import { Button, Choice } from '../components/Button';
 import { DateStepper } from '../components/DateStepper';
 import { FarmPlan, type BedMark } from '../components/FarmPlan';
-import { Amount } from '../components/Fields';
+import { Amount, Measured } from '../components/Fields';
 import { useWide } from '../components/Frame';
 import { Loading, Page, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
@@ -170,26 +170,24 @@ export function PlanScreen() {
               <Text kind="small" tone="quiet">
                 Drag it on the plan, or step by step here.
               </Text>
-              <Amount
+              <Measured
+                what="height"
                 label="East"
                 value={at.xM}
                 onChange={(xM) => put(chosen.id, { ...at, xM })}
-                unit="m"
-                step={0.5}
-                bigStep={5}
+                steps={{ si: [0.5, 5], feet: [1, 10] }}
                 digits={1}
                 min={-5000}
                 max={5000}
                 signed
                 testID="plan-east"
               />
-              <Amount
+              <Measured
+                what="height"
                 label="North"
                 value={at.yM}
                 onChange={(yM) => put(chosen.id, { ...at, yM })}
-                unit="m"
-                step={0.5}
-                bigStep={5}
+                steps={{ si: [0.5, 5], feet: [1, 10] }}
                 digits={1}
                 min={-5000}
                 max={5000}

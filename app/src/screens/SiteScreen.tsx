@@ -1,12 +1,12 @@
 /** The site. It answers: is the sun, the clock and the frost of this farm right? It opens with where it is taken to be. */
 import type { Farm, FarmPatch } from '@fogata/contract';
-import { frostDates } from '@fogata/core';
+import { frostDates, measureText } from '@fogata/core';
 import { useState } from 'react';
 import { Platform, View } from 'react-native';
 import { Problem } from '../components/Bars';
 import { Button } from '../components/Button';
 import { NoteField } from '../components/Field';
-import { Amount, Choose } from '../components/Fields';
+import { Amount, Choose, Measured } from '../components/Fields';
 import { Loading, Page, TopLine } from '../components/Page';
 import { Sentence } from '../components/Sentence';
 import { PartTitle, Text } from '../components/Text';
@@ -152,7 +152,7 @@ export function SiteScreen() {
       <Sentence
         parts={[
           {
-            text: `${farm.name} is at ${sides(farm)}, ${farm.elevationM} m up, on the clock of ${farm.timeZone}.`,
+            text: `${farm.name} is at ${sides(farm)}, ${measureText(farm.elevationM, 'height', farm.units.length, 0)} up, on the clock of ${farm.timeZone}.`,
             tone: 'plain',
           },
         ]}
@@ -190,13 +190,12 @@ export function SiteScreen() {
           max={180}
           signed
         />
-        <Amount
+        <Measured
+          what="height"
           label="Elevation"
           value={farm.elevationM}
-          onChange={(elevationM) => save({ elevationM }, 'Elevation')}
-          unit="m"
-          step={10}
-          bigStep={100}
+          onChange={(elevationM) => save({ elevationM: Number(elevationM.toFixed(1)) }, 'Elevation')}
+          steps={{ si: [10, 100], feet: [50, 500] }}
           min={-450}
           max={6000}
           signed

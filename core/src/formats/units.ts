@@ -49,6 +49,27 @@ export function massText(kg: number, unit: 'm' | 'ft'): string {
   return unit === 'm' ? `${Number(kg.toFixed(2))} kg` : `${Number((kg / 0.45359237).toFixed(2))} lb`;
 }
 
+/** Quantities that a farm in feet has in units of its own: what they are called there, and how many to one of SI. */
+export const MEASURES = {
+  area: { si: 'm²', feet: 'ft²', per: 1 / 0.3048 ** 2 },
+  height: { si: 'm', feet: 'ft', per: 1 / 0.3048 },
+  volume: { si: 'l', feet: 'gal', per: 1 / 3.785411784 },
+  load: { si: 'kg/m²', feet: 'lb/ft²', per: 0.3048 ** 2 / 0.45359237 },
+  speed: { si: 'm/s', feet: 'mph', per: 3600 / 1609.344 },
+} as const;
+export type Measure = keyof typeof MEASURES;
+
+/** Example: 10 m² in feet: 107.6. */
+export const measureIn = (x: number, what: Measure, unit: 'm' | 'ft'): number =>
+  unit === 'm' ? x : x * MEASURES[what].per;
+export const measureFrom = (x: number, what: Measure, unit: 'm' | 'ft'): number =>
+  unit === 'm' ? x : x / MEASURES[what].per;
+export const measureUnit = (what: Measure, unit: 'm' | 'ft'): string =>
+  MEASURES[what][unit === 'm' ? 'si' : 'feet'];
+/** "107.6 ft²" */
+export const measureText = (x: number, what: Measure, unit: 'm' | 'ft', digits = 1): string =>
+  `${Number(measureIn(x, what, unit).toFixed(digits))} ${measureUnit(what, unit)}`;
+
 const NUMBER_WORDS = [
   'no',
   'one',

@@ -15,7 +15,6 @@ import {
   type NightWindow,
   type Phase,
 } from '@fogata/core';
-import { createHash } from 'node:crypto';
 import { setMaxListeners } from 'node:events';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { ownLocks, type Locks } from '../db/locks';
@@ -28,6 +27,7 @@ import { learnTasks } from './learning';
 import { workOut } from './plan';
 import type { NightPlan } from './planned';
 import type { NightPool } from './pool';
+import { stateKey } from './stateKey';
 import { HISTORY_MS, roofsOf, standingIn, type TaskInputs } from './tasks';
 
 export { asIsOutcome, chosenOutcome, nightLowsC, type NightPlan, type PlannedBed } from './planned';
@@ -332,32 +332,4 @@ interface At {
   today: string;
   hourMs: number;
   endMs: number;
-}
-
-/** Identity of a computation: the hour, the farm as it is set up, what is on, what the grower decided, the forecast. */
-export function stateKey(data: FarmData, weatherKey: string, nowMs: number): string {
-  const { night } = nightOf(nowMs, data.farm);
-  const bearing = ['cover', 'vent', 'decision', 'harm'];
-  const relevant = data.records
-    // what was read in nights before teaches this one
-    .filter(({ record: r }) => bearing.includes(r.kind) || (r.kind === 'reading' && r.night < night))
-    .map((r) => r.record.id);
-  const { latitude, longitude, elevationM, timeZone, hourlyRate, hands, schools } = data.farm;
-  const body = [
-    Math.floor(nowMs / (HOUR_MS / 4)),
-    latitude,
-    longitude,
-    elevationM,
-    timeZone,
-    hourlyRate,
-    hands,
-    schools,
-    data.structures,
-    data.beds,
-    data.plantings,
-    data.covers,
-    relevant,
-    weatherKey,
-  ];
-  return createHash('sha1').update(JSON.stringify(body)).digest('hex');
 }
