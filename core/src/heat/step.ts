@@ -11,9 +11,9 @@ import { movedWater, vapourBalance } from './vapour';
 import type { Work } from './work';
 
 /** The step ends when the next iteration would move no node and no cell further than this, as the last two promise. */
-const TOLERANCE_K = 0.02;
+const TOLERANCE_K = 0.01;
 /** In the dark, where less flows and less is out of balance by a move. */
-const NIGHT_TOLERANCE_K = 0.05;
+const NIGHT_TOLERANCE_K = 0.03;
 const MAX_ITERATIONS = 14;
 /** A first look is never trusted more than this. */
 const FIRST_LOOK = 0.25;
