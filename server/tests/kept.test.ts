@@ -2,6 +2,7 @@
 import { HOUR_MS } from '@fogata/core';
 import { sql } from 'drizzle-orm';
 import { inspect } from 'node:util';
+import { alone, ownLocks } from '../src/db/locks';
 import { openPglite, type OpenDb } from '../src/db/open';
 import { keptPlans } from '../src/db/schema';
 import {
@@ -137,4 +138,26 @@ test('a reading of a night before bears on the plan, one of this night does not'
   expect((await planner.ask(lastNight, weather, NOW)).progress.state).toBe('computing');
   await planner.wait(lastNight, weather, NOW);
   expect(houses()).toBeGreaterThan(first);
+});
+
+test('what only one may do is done by one; where it fails the next may', async () => {
+  const locks = ownLocks();
+  let running = 0;
+  let most = 0;
+  const work = async () => {
+    most = Math.max(most, ++running);
+    await new Promise((r) => setTimeout(r, 10));
+    running -= 1;
+  };
+  const did = await Promise.all([1, 2, 3].map(() => alone(locks, 'backup', work)));
+  expect(did.filter(Boolean)).toHaveLength(1);
+  expect(most).toBe(1);
+  await expect(alone(locks, 'backup', () => Promise.reject(new Error('the disk is full')))).rejects.toThrow(
+    'disk',
+  );
+  expect(await alone(locks, 'backup', work)).toBe(true);
+  // two names do not wait for each other
+  const held = await locks.take('poll');
+  expect(await alone(locks, 'backup', work)).toBe(true);
+  await held!();
 });
