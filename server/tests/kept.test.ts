@@ -5,32 +5,15 @@ import { inspect } from 'node:util';
 import { alone, ownLocks } from '../src/db/locks';
 import { openPglite, type OpenDb } from '../src/db/open';
 import { keptPlans } from '../src/db/schema';
-import {
-  DEMO_BEDS,
-  DEMO_COVERS,
-  DEMO_FARM,
-  DEMO_PLANTINGS,
-  DEMO_START_MS,
-  DEMO_STRUCTURES,
-} from '../src/demo/seed';
-import type { FarmData } from '../src/farm/store';
+import { DEMO_START_MS } from '../src/demo/seed';
 import { keptIn } from '../src/night/keptPlans';
 import { Planner } from '../src/night/planner';
 import { remembering, startPool, type NightPool } from '../src/night/pool';
 import type { FarmWeather } from '../src/sources/farmWeather';
 import { demoWeather } from './demoWeather';
 import { buildServer, MIGRATIONS } from './harness';
+import { data } from './threeBeds';
 
-const beds = DEMO_BEDS.filter((b) => ['n1', 'n2', 's1'].includes(b.id));
-const data: FarmData = {
-  farm: DEMO_FARM,
-  structures: DEMO_STRUCTURES,
-  beds,
-  plantings: DEMO_PLANTINGS.filter((p) => beds.some((b) => b.id === p.bedId)),
-  covers: DEMO_COVERS.slice(0, 2),
-  records: [],
-  harvestedKg: new Map(),
-};
 /** Everything in it, to the last digit. */
 const whole = (x: unknown) => inspect(x, { depth: null, maxArrayLength: null, maxStringLength: null });
 const NOW = DEMO_START_MS;

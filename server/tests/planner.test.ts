@@ -1,14 +1,6 @@
 /** The planner by itself: roof by roof, once for one state, abandoned for the next, and honest when it fails. */
 import { bedSpec, evaluateBed, evaluateHouse, horizonOf, latestCoverMs, looksAtLifting } from '@fogata/core';
-import {
-  DEMO_BEDS,
-  DEMO_COVERS,
-  DEMO_FARM,
-  DEMO_PLANTINGS,
-  DEMO_START_MS,
-  DEMO_STRUCTURES,
-} from '../src/demo/seed';
-import type { FarmData } from '../src/farm/store';
+import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
 import { chosenOutcome, Planner } from '../src/night/planner';
@@ -17,17 +9,8 @@ import { remembering } from '../src/night/pool';
 import { solveLp } from '../src/night/solver';
 import type { FarmWeather } from '../src/sources/farmWeather';
 import { demoWeather } from './demoWeather';
+import { data } from './threeBeds';
 
-const beds = DEMO_BEDS.filter((b) => ['n1', 'n2', 's1'].includes(b.id));
-const data: FarmData = {
-  farm: DEMO_FARM,
-  structures: DEMO_STRUCTURES,
-  beds,
-  plantings: DEMO_PLANTINGS.filter((p) => beds.some((b) => b.id === p.bedId)),
-  covers: DEMO_COVERS.slice(0, 2),
-  records: [],
-  harvestedKg: new Map(),
-};
 let weather: FarmWeather;
 beforeAll(async () => {
   weather = await demoWeather(DEMO_START_MS, 3);

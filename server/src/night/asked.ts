@@ -15,6 +15,7 @@ import {
   lengthText,
   localDate,
   medianOf,
+  nightOf,
   onHoops,
   spareSheets,
   temperatureText,
@@ -214,21 +215,24 @@ export async function answerAsk(
   style: Style,
   members = 20,
 ): Promise<AskView> {
-  const m = made(body, own, empty, nowMs);
-  const issue = typedIssue(body.typed, m.farm, nowMs, body.id);
+  const farm = farmOf(body, own, empty);
+  const issue = typedIssue(body.typed, farm, nowMs, body.id);
+  // asked in the morning of the night to come, it is looked at as it stands when that night's day begins
+  const askedMs = Math.max(nowMs, nightOf(body.typed.lowAtMs, farm).fromMs);
+  const m = made(body, own, empty, askedMs);
   const weather = await farmWeather(
     toldOnly({ ...issue, doubt: issue.doubt ?? 1 }),
-    m.farm,
-    nowMs,
+    farm,
+    askedMs,
     [],
     members,
   );
   const planner = new Planner({ pool });
-  const plan = await planner.wait(m.data, weather, nowMs);
+  const plan = await planner.wait(m.data, weather, askedMs);
   const b = plan?.beds.find((x) => x.bed.id === m.bed.id);
   if (!plan || !b || b.atRisk.length === 0)
     throw new Problem(422, 'Not accepted', 'typed: expected a lowest in the coming night', 'typed');
-  const { means } = await planner.backgroundFor(m.data, weather, nowMs);
+  const { means } = await planner.backgroundFor(m.data, weather, askedMs);
   const { planting, thresholds } = b.atRisk[0]!;
   const outcome = asIsOutcome(b);
   const there: Style = { ...style, timeZone: m.farm.timeZone };
@@ -239,7 +243,7 @@ export async function answerAsk(
     minAtMs: outcome.minAtMs,
     outsideC: body.typed.lowC,
     harmC: thresholds.harmC,
-    hardening: hardeningOf(planting, m.structure.kind, means, localDate(nowMs, m.farm.timeZone)),
+    hardening: hardeningOf(planting, m.structure.kind, means, localDate(askedMs, m.farm.timeZone)),
     harmChance: harmChance(b.atRisk[0]!, outcome.minLeafC, plan.errorK),
     verdict: verdict(cropById(planting.crop), thresholds, medianOf(outcome.minLeafC)),
     more: oneMore(plan, b),
