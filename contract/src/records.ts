@@ -2,6 +2,7 @@
  * What happened: the farm's log. A record is never rewritten; a mistake is corrected by a retraction or a newer one.
  * The id comes from the device that wrote it, so that sending it twice keeps it once.
  */
+import { HARM } from '@fogata/core';
 import { z } from 'zod';
 import { id, instantMs, USES } from './farm';
 
@@ -20,8 +21,6 @@ const temperature = z
   .min(-60, 'no lower than −60 °C')
   .max(80, 'no higher than 80 °C');
 const note = z.string().max(500, 'at most 500 letters').optional();
-
-export const HARM = ['none', 'tips', 'leaves', 'dead'] as const;
 
 export const readingSchema = z.object({
   ...base,

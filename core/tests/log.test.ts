@@ -11,6 +11,19 @@ const cover = (on: boolean, atMs: number, bedId = 'b', coverId = 'c'): CoverAct 
   on,
 });
 
+test('the newest score of a planting counts, whenever it was told; decisions stand in the order of their telling', () => {
+  const harm = (id: string, atMs: number, score: 'tips' | 'dead') =>
+    ({ kind: 'harm', id, atMs, plantingId: 'p', score }) as const;
+  expect(applyAll([harm('a', 5, 'dead'), harm('b', 3, 'tips')]).harm.get('p')).toEqual({
+    score: 'dead',
+    atMs: 5,
+  });
+  expect(applyAll([harm('a', 5, 'dead'), harm('b', 5, 'tips')]).harm.get('p')!.score).toBe('tips');
+  const say = (id: string, key: string | null) =>
+    ({ kind: 'decision', id, atMs: 1, night: '2027-01-14', bedId: 'b', key, verdict: 'changed' }) as const;
+  expect(applyAll([say('x', 'c'), say('y', null)]).decisions.map((d) => d.id)).toEqual(['x', 'y']);
+});
+
 describe('covers', () => {
   test('one that was laid lies there for ever, until it is lifted', () => {
     const laid = cover(true, 0);

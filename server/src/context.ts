@@ -1,6 +1,7 @@
 /** What a request needs: the farm as it is now, its weather, the plan. One loading path for every route. */
 import type { ClockView } from '@fogata/contract';
 import { nightOf, nightWindow, phaseOf, type OutsideLow, type Site, type Style } from '@fogata/core';
+import { lowSoFar, type NightPlan } from '@fogata/core/planning';
 import { nextClosingMs, nextMorningMs, type FarmClock } from './clock';
 import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
@@ -8,8 +9,7 @@ import { deriveState, ofKind, type FarmState } from './farm/state';
 import { findNight, loadFarm, saveLows, saveNight, type FarmData } from './farm/store';
 import { keptIn } from './night/keptPlans';
 import { nightWeather } from './night/nowView';
-import { lowSoFar } from './night/planned';
-import { Planner, type NightPlan } from './night/planner';
+import { Planner } from './night/planner';
 import { remembering, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
 import { OUTSIDE } from './night/spots';

@@ -12,8 +12,8 @@ import {
   type LiftTask,
   type OptionOutcome,
 } from '@fogata/core';
+import type { DueTask, SolveTask } from '@fogata/core/planning';
 import { learnFrom, type LearnTask } from './night/learning';
-import type { DueTask, SolveTask } from './night/pool';
 import { solveLp } from './night/solver';
 
 export function house(task: HouseTask): HouseOutcome {

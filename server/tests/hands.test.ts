@@ -1,10 +1,8 @@
 /** The choice knows the hands and the minutes left: what is chosen can be done by its time, or is said to be late. */
 import type { NowView } from '@fogata/contract';
 import { sunTimes, type Cover, type CoverOption } from '@fogata/core';
+import { type SolveTask, choose, mayWin, type PlannedBed, type Work } from '@fogata/core/planning';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
-import { choose, mayWin } from '../src/night/choice';
-import type { PlannedBed, Work } from '../src/night/planned';
-import type { SolveTask } from '../src/night/pool';
 import { solveLp } from '../src/night/solver';
 import { startTestServer, type TestServer } from './harness';
 

@@ -14,14 +14,14 @@ import {
   prepareWeather,
   runHouse,
 } from '@fogata/core';
+import { jobsOf } from '@fogata/core/planning';
 import type { FarmRecord } from '@fogata/contract';
 import { DEMO_BEDS, DEMO_COVERS, DEMO_FARM, DEMO_PLANTINGS, DEMO_STRUCTURES } from '../src/demo/seed';
 import type { FarmData } from '../src/farm/store';
-import { jobsOf } from '../src/night/jobs';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
 import { Planner } from '../src/night/planner';
-import type { NightPool } from '../src/night/pool';
+import { digest, type NightPool } from '../src/night/pool';
 import { solveLp } from '../src/night/solver';
 import { demoTruth, demoWeather } from './demoWeather';
 
@@ -32,6 +32,7 @@ const pool: NightPool = {
   lift: (task) => Promise.resolve(looksAtLifting(task)),
   learn: (task) => Promise.resolve(learnFrom(task)),
   solve: (task) => solveLp(task.lp, task.seconds),
+  nameOf: digest,
   close: () => Promise.resolve(),
 };
 const style = { units: DEMO_FARM.units, currency: '€', hours: 24 as const, timeZone: DEMO_FARM.timeZone };

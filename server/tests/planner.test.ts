@@ -1,10 +1,11 @@
 /** The planner by itself: roof by roof, once for one state, abandoned for the next, and honest when it fails. */
 import { bedSpec, evaluateBed, evaluateHouse, horizonOf, latestCoverMs, looksAtLifting } from '@fogata/core';
+import { chosenOutcome } from '@fogata/core/planning';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
-import { chosenOutcome, Planner } from '../src/night/planner';
-import type { NightPool } from '../src/night/pool';
+import { Planner } from '../src/night/planner';
+import { digest, type NightPool } from '../src/night/pool';
 import { remembering } from '../src/night/pool';
 import { solveLp } from '../src/night/solver';
 import type { FarmWeather } from '../src/sources/farmWeather';
@@ -35,6 +36,7 @@ function gatedPool() {
     lift: (task) => Promise.resolve(looksAtLifting(task)),
     learn: (task) => Promise.resolve(learnFrom(task)),
     solve: (task) => solveLp(task.lp, task.seconds),
+    nameOf: digest,
     close: () => Promise.resolve(),
   };
   const letGo = async (n = Infinity) => {

@@ -1,49 +1,13 @@
 /** Now and what it is made of: the sentence, jobs, places, ribbon, the morning round. */
-import type { CoverUse, Issue, Lack, Segment, StormJob } from '@fogata/core';
+import type { Issue, Job, JobItem, Lack, Segment, StormJob } from '@fogata/core';
 import type { ClockView } from './farm';
+
+export type { Job as JobView, JobItem };
 
 export interface Range {
   low: number;
   mid: number;
   high: number;
-}
-
-export interface JobItem {
-  bedId: string;
-  bedName: string;
-  coverId: string;
-  /** How it lies, where that is not its usual way. */
-  use?: CoverUse;
-  coverName: string;
-  on: boolean;
-  done: boolean;
-  /** How many of this kind lie on the bed before it is done. */
-  lying: number;
-  /** Record that did it, for undo. */
-  recordId: string | null;
-}
-
-export interface JobView {
-  key: string;
-  kind: 'cover' | 'close' | 'lift';
-  /** When to start, so that this and all that follow are done in time; of lifting, the earliest. */
-  dueMs: number;
-  /** When it has to be on or shut. */
-  onByMs: number;
-  /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
-  saves: number;
-  title: string;
-  detail: string;
-  why: string;
-  minutes: number;
-  structureId: string;
-  items: JobItem[];
-  accepted: boolean;
-  done: boolean;
-  doneAtMs: number | null;
-  recordIds: string[];
-  /** What the plan puts on each of its beds, as option keys. */
-  planKeys: Record<string, string>;
 }
 
 export interface PlaceRow {
@@ -114,7 +78,7 @@ export interface NowView {
   /** What the plan is expected to save, and what is lost whether or not it is done. */
   money: { saved: number; eitherWay: number; minutes: number } | null;
   atRisk: string[];
-  jobs: JobView[];
+  jobs: Job[];
   places: PlaceRow[];
   ribbon: RibbonView | null;
   rounds: RoundItem[];

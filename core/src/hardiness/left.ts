@@ -5,16 +5,20 @@
 import type { Aim } from '../crops/crops';
 import { lastingLoss, type Thresholds } from './hardiness';
 
+/** How a planting was seen after a night: nothing, tips, leaves, all of it. */
+export const HARM = ['none', 'tips', 'leaves', 'dead'] as const;
+export type HarmScore = (typeof HARM)[number];
+
 /** What a grower's own score leaves: starting values. Tips and leaves grow out or are trimmed; the dead stay dead. */
-const LEFT_BY_SCORE: Record<string, number> = { none: 1, tips: 0.95, leaves: 0.7, dead: 0 };
+const LEFT_BY_SCORE: Record<HarmScore, number> = { none: 1, tips: 0.95, leaves: 0.7, dead: 0 };
 
 /** Example: scored dead: 0; never scored, a night 3 K under what kills it: under 0.01. */
 export function shareLeft(
   t: Thresholds,
   aim: Aim,
-  score: string | null,
+  score: HarmScore | null,
   lowsSinceC: readonly number[],
 ): number {
-  const start = score === null ? 1 : (LEFT_BY_SCORE[score] ?? 1);
+  const start = score === null ? 1 : LEFT_BY_SCORE[score];
   return lowsSinceC.reduce((left, c) => left * (1 - lastingLoss(t, aim, c)), start);
 }

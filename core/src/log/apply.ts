@@ -4,6 +4,7 @@
  * the caller. An act that changes nothing (a sheet off that does not lie there) leaves the state as it is.
  */
 import type { CoverUse } from '../farm/types';
+import type { HarmScore } from '../hardiness/left';
 
 export interface CoverAct {
   kind: 'cover';
@@ -23,7 +24,25 @@ export interface VentAct {
   /** 0 shut to 1 wide open. */
   fraction: number;
 }
-export type Act = CoverAct | VentAct | { kind: string; id: string; atMs: number };
+/** How a planting was seen after a night. */
+export interface HarmAct {
+  kind: 'harm';
+  id: string;
+  atMs: number;
+  plantingId: string;
+  score: HarmScore;
+}
+/** What the grower wants on a bed in a night: an option's key, null for what the plan has. */
+export interface DecisionAct {
+  kind: 'decision';
+  id: string;
+  atMs: number;
+  night: string;
+  bedId: string;
+  key: string | null;
+  verdict: 'accepted' | 'changed' | 'refused' | 'withdrawn';
+}
+export type Act = CoverAct | VentAct | HarmAct | DecisionAct | { kind: string; id: string; atMs: number };
 
 export interface OnBed {
   coverId: string;
@@ -49,6 +68,10 @@ export interface Lain {
   spans: ReadonlyMap<string, readonly Span[]>;
   openings: ReadonlyMap<string, { fraction: number; atMs: number; recordId: string }>;
   ventSteps: ReadonlyMap<string, readonly { atMs: number; fraction: number }[]>;
+  /** The newest score of each planting that was ever scored. */
+  harm: ReadonlyMap<string, { score: HarmScore; atMs: number }>;
+  /** What was decided, in the order in which it was said. */
+  decisions: readonly DecisionAct[];
 }
 
 export const NOTHING_LAIN: Lain = {
@@ -56,10 +79,14 @@ export const NOTHING_LAIN: Lain = {
   spans: new Map(),
   openings: new Map(),
   ventSteps: new Map(),
+  harm: new Map(),
+  decisions: [],
 };
 
 const isCover = (a: Act): a is CoverAct => a.kind === 'cover';
 const isVent = (a: Act): a is VentAct => a.kind === 'vent';
+const isHarm = (a: Act): a is HarmAct => a.kind === 'harm';
+const isDecision = (a: Act): a is DecisionAct => a.kind === 'decision';
 const put = <T>(map: ReadonlyMap<string, T>, key: string, value: T): ReadonlyMap<string, T> =>
   new Map(map).set(key, value);
 
@@ -116,9 +143,17 @@ function applyVent(state: Lain, a: VentAct): Lain {
   };
 }
 
+function applyHarm(state: Lain, a: HarmAct): Lain {
+  const before = state.harm.get(a.plantingId);
+  if (before && before.atMs > a.atMs) return state;
+  return { ...state, harm: put(state.harm, a.plantingId, { score: a.score, atMs: a.atMs }) };
+}
+
 export function apply(state: Lain, act: Act): Lain {
   if (isCover(act)) return applyCover(state, act);
-  return isVent(act) ? applyVent(state, act) : state;
+  if (isVent(act)) return applyVent(state, act);
+  if (isDecision(act)) return { ...state, decisions: [...state.decisions, act] };
+  return isHarm(act) ? applyHarm(state, act) : state;
 }
 
 export const applyAll = (acts: readonly Act[], start: Lain = NOTHING_LAIN): Lain => acts.reduce(apply, start);

@@ -7,7 +7,16 @@ import {
   structureMoreSchema,
   type Farm,
 } from '@fogata/contract';
-import { addDays, localDate, type Bed, type Cover, type Planting, type Structure } from '@fogata/core';
+import {
+  addDays,
+  localDate,
+  type Bed,
+  type Cover,
+  type FarmFacts,
+  type Planting,
+  type PastLow,
+  type Structure,
+} from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
 import {
@@ -25,23 +34,12 @@ import { standingFor, type StoredRecord } from './log';
 
 export type { StoredRecord } from './log';
 
-export interface FarmData {
+export interface FarmData extends FarmFacts {
   farm: Farm;
-  structures: Structure[];
-  beds: Bed[];
-  plantings: Planting[];
-  covers: Cover[];
   /** What stands and counts now, oldest first, up to now by the farm's clock: see `standingFor`. */
   records: readonly StoredRecord[];
   /** Kilograms cut of each planting, over all of its time. */
   harvestedKg: ReadonlyMap<string, number>;
-  /** The lowest leaf of nights that were, by bed, as it was kept in their mornings. */
-  pastLows?: ReadonlyMap<string, readonly PastLow[]>;
-}
-
-export interface PastLow {
-  night: string;
-  leafC: number;
 }
 
 export const DEFAULT_FARM: Farm = {

@@ -27,7 +27,9 @@ import {
   type Segment,
   type Structure,
   type Style,
+  hardeningOf,
 } from '@fogata/core';
+import { asIsOutcome, type NightPlan, type PlannedBed } from '@fogata/core/planning';
 import { randomUUID } from 'node:crypto';
 import tzlookup from '@photostructure/tz-lookup';
 import type { Db } from '../db/open';
@@ -39,10 +41,8 @@ import { Problem } from '../problem';
 import { farmWeather } from '../sources/farmWeather';
 import type { Sources } from '../sources/ports';
 import { takeIssue, typedIssue } from '../sources/take';
-import { hardeningOf } from './background';
 import { rangeOf } from './glyph';
 import { Planner } from './planner';
-import { asIsOutcome, type NightPlan, type PlannedBed } from './planned';
 import type { NightPool } from './pool';
 
 const HOT_C = 28;

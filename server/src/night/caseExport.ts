@@ -1,9 +1,7 @@
 /** A bed's night as a case in the open format: the hours since noon, the forecast's centre, the covers as planned. */
-import type { Cover, SimulationCase, WeatherEntry } from '@fogata/core';
+import { type Cover, type SimulationCase, type WeatherEntry, sheetOf } from '@fogata/core';
+import { layMs, type NightPlan, type PlannedBed } from '@fogata/core/planning';
 import { bedSpec, HOUR_MS } from '@fogata/core';
-import { sheetOf } from '../farm/state';
-import { layMs } from './planned';
-import type { NightPlan, PlannedBed } from './planner';
 
 const iso = (ms: number) => new Date(ms).toISOString();
 const round = (x: number) => Math.round(x * 1000) / 1000;

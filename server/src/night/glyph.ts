@@ -19,8 +19,8 @@ import {
   type NightWindow,
   type Structure,
   type Style,
+  coversOn,
 } from '@fogata/core';
-import { coversOn, lastHarm, type FarmState } from '../farm/state';
 import {
   asIsOutcome,
   lowSoFar,
@@ -29,8 +29,9 @@ import {
   sundownMs,
   type NightPlan,
   type PlannedBed,
-} from './planned';
-import { AS_IS } from './tasks';
+  AS_IS,
+} from '@fogata/core/planning';
+import { type FarmState } from '../farm/state';
 
 export function structureLayerName(structure: Structure): string {
   if (structure.kind === 'house')
@@ -185,7 +186,7 @@ export function plantingView(
 ): PlantingView {
   const crop = cropById(p.crop);
   const leafC = minLeafC ? rangeOf(minLeafC, errorK) : null;
-  const harm = lastHarm(state, p.id);
+  const harm = state.harm.get(p.id);
   return {
     planting: p,
     cropName: crop.name,

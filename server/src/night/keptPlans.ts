@@ -1,3 +1,4 @@
+import type { NightPlan } from '@fogata/core/planning';
 /**
  * Plans kept over a restart and between servers. Contract: `find` gives a plan by its key, whoever worked it out; `keep` puts
  * it there, whole and as one, so that a sheet of the plan is the farm's own sheet; `progress` is what another server says of one that it is at. A plan that an older Fogata left is not found.
@@ -7,7 +8,6 @@ import { deserialize, serialize } from 'node:v8';
 import { deflateSync, inflateSync } from 'node:zlib';
 import type { Db } from '../db/open';
 import { keptPlans } from '../db/schema';
-import type { NightPlan } from './planned';
 
 export interface KeptPlans {
   find(key: string): Promise<NightPlan | null>;

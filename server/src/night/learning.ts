@@ -17,11 +17,12 @@ import {
   type Calibration,
   type Style,
 } from '@fogata/core';
+import type { Background } from '@fogata/core/planning';
 import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import type { FarmWeather } from '../sources/farmWeather';
 import type { ThermometerSpot } from '../sources/ports';
-import { backgroundOf, type Background } from './background';
+import { backgroundOf } from './background';
 import { minMaxBetween, spotAirC } from './spotAir';
 import { spotOf } from './spots';
 

@@ -20,10 +20,9 @@ import {
   type Segment,
   type Style,
 } from '@fogata/core';
-import { placeRow, ribbonOf } from './glyph';
-import { jobsOf } from './jobs';
-import { keptOn } from './lifting';
 import {
+  jobsOf,
+  keptOn,
   asIsOutcome,
   lowSoFar,
   nightKnown,
@@ -31,8 +30,9 @@ import {
   thawMs,
   type NightPlan,
   type PlannedBed,
-} from './planned';
-import { AS_IS } from './tasks';
+  AS_IS,
+} from '@fogata/core/planning';
+import { placeRow, ribbonOf } from './glyph';
 
 export interface NightWeather {
   lowC: { low: number; mid: number; high: number };

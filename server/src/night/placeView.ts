@@ -29,18 +29,27 @@ import {
   type SoilState,
   type Structure,
   type Style,
+  standingIn,
+  inUse,
+  coversOn,
+  sheetOf,
+  hardeningOf,
 } from '@fogata/core';
+import {
+  useOf,
+  layMs,
+  AS_IS,
+  type Background,
+  chosenOutcome,
+  nightLowsC,
+  type NightPlan,
+  type PlannedBed,
+} from '@fogata/core/planning';
 import type { ClockView, PlanProgress } from '@fogata/contract';
-import { coversOn, sheetOf, type FarmState } from '../farm/state';
-import { inUse } from '../farm/stock';
+import { type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
-import { useOf } from './jobParts';
 import { plantingView, rangeOf, ribbonOf } from './glyph';
 import { learntView } from './learning';
-import { hardeningOf, type Background } from './background';
-import { layMs } from './planned';
-import { chosenOutcome, nightLowsC, type NightPlan, type PlannedBed } from './planner';
-import { AS_IS, standingIn } from './tasks';
 
 export interface PlaceInputs {
   data: FarmData;

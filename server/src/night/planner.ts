@@ -1,36 +1,29 @@
 /**
  * The night planner: one computation for one state of the farm, run roof by roof in the pool, shared by everyone who
  * asks, of this server or another on the same database, kept over a restart, abandoned when the state moves on. Progress can
- * be read at any time. What is computed is in `plan.ts`.
+ * be read at any time. What is computed is core's (`core/night/evening.ts`).
  */
 import type { PlanProgress } from '@fogata/contract';
+import { localDate, nightOf, type Belief } from '@fogata/core';
 import {
-  doubtK,
-  HOUR_MS,
-  localDate,
-  nightOf,
-  phaseOf,
-  REST_ERROR_K,
-  type Belief,
-  type NightWindow,
-  type Phase,
-} from '@fogata/core';
+  anythingStands,
+  begin,
+  nightAt,
+  type Background,
+  type NightAt,
+  type NightPlan,
+} from '@fogata/core/planning';
 import { setMaxListeners } from 'node:events';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { ownLocks, type Locks } from '../db/locks';
-import { deriveState, ofKind, type FarmState } from '../farm/state';
+import { deriveState, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { isForecast, type FarmWeather, type Forecast } from '../sources/farmWeather';
-import { backgroundOf, type Background } from './background';
+import { backgroundOf } from './background';
 import { NOTHING_KEPT, type KeptPlans } from './keptPlans';
 import { learnTasks } from './learning';
-import { workOut } from './plan';
-import type { NightPlan } from './planned';
 import type { NightPool } from './pool';
 import { stateKey } from './stateKey';
-import { HISTORY_MS, roofsOf, standingIn, type TaskInputs } from './tasks';
-
-export { asIsOutcome, chosenOutcome, nightLowsC, type NightPlan, type PlannedBed } from './planned';
 
 interface Job {
   key: string;
@@ -188,18 +181,13 @@ export class Planner {
     nowMs: number,
     looked: () => void,
   ): Promise<void> {
-    const { farm } = data;
-    const window = nightOf(nowMs, farm);
-    const phase = phaseOf(nowMs, window);
+    const at = nightAt(nowMs, data.farm);
     const state = deriveState(data.records);
-    const today = localDate(nowMs, farm.timeZone);
-    if (!data.beds.some((b) => standingIn(b.id, data.plantings, today).length > 0)) {
+    if (!anythingStands(data, at.today)) {
       job.progress.state = 'empty';
       return;
     }
-    const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
-    const endMs = window.toMs + 3 * HOUR_MS;
-    const forecast = weather.coming(window, hourMs, endMs);
+    const forecast = weather.coming(at.window, at.hourMs, at.endMs);
     if (!isForecast(forecast)) {
       job.progress.state = 'waiting';
       job.progress.lack = forecast;
@@ -211,87 +199,43 @@ export class Planner {
     const turn = await this.turn(job);
     if (typeof turn !== 'function') return this.ready(job, turn);
     try {
-      await this.workOut(job, { data, state, weather, nowMs, forecast, window, phase, today, hourMs, endMs });
+      await this.workOut(job, { data, state, weather, nowMs, forecast, at });
     } finally {
       await turn();
     }
   }
 
-  private async workOut(job: Job, at: At): Promise<void> {
-    const { data, state, weather, nowMs, forecast, window, phase, today, hourMs, endMs } = at;
-    const background = await this.backgroundFor(data, weather, nowMs);
-    const past = await weather.past(hourMs - HISTORY_MS, hourMs);
-    const sunset = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
-    const closeMs = Math.max(nowMs, sunset - HOUR_MS);
-    const fixed = new Map<string, string>();
-    for (const d of ofKind(state.standing, 'decision')) {
-      if (d.night !== window.night) continue;
-      if (d.key === null) fixed.delete(d.bedId);
-      else fixed.set(d.bedId, d.key);
-    }
-    const inputs: TaskInputs = {
+  private async workOut(job: Job, { data, state, weather, nowMs, forecast, at }: At): Promise<void> {
+    const { night } = at.window;
+    const { signal } = job.abort;
+    const ahead = weather.coming(at.window, at.hourMs, at.aheadMs);
+    const begun = begin({
       data,
       state,
       nowMs,
-      today,
-      window,
-      history: past.hours,
-      members: forecast.members,
-      deepC: background.deepC,
-      closeMs,
-      onlyAsIs: phase === 'morning',
-      fixed,
-      beliefs: await this.beliefs(data, state, weather, window.night, job.abort.signal),
-    };
-    const roofs = roofsOf(inputs);
-    const endOfAhead = endMs + 8 * HOUR_MS;
-    const ahead = weather.coming(window, hourMs, endOfAhead);
-    const plan: NightPlan = {
-      nowMs,
-      window,
-      phase,
-      closeMs,
-      issuedMs: forecast.issuedMs,
-      forecastName: forecast.name,
-      source: forecast.source,
-      worth: past.worth,
-      errorK: Math.hypot(REST_ERROR_K, doubtK(past.worth)),
-      centre: forecast.members[0]!,
-      ahead: isForecast(ahead) ? ahead.members[0]! : forecast.members[0]!,
-      history: inputs.history,
-      members: inputs.members,
-      beds: [],
-      beliefs: inputs.beliefs,
-      data,
-      state,
-    };
+      at,
+      weather: {
+        ...forecast,
+        past: await weather.past(at.pastMs, at.hourMs),
+        ahead: isForecast(ahead) ? ahead.members[0]! : forecast.members[0]!,
+      },
+      background: await this.backgroundFor(data, weather, nowMs),
+      beliefs: await this.beliefs(data, state, weather, night, signal),
+    });
+    const { plan } = begun;
     job.partial = plan;
-    job.progress.of = roofs.reduce((n, r) => n + r.beds.length, 0);
+    job.progress.of = begun.beds;
     const tell = () =>
       this.locks.shared
-        ? this.kept.setProgress(job.key, window.night, job.progress.done, job.progress.of)
+        ? this.kept.setProgress(job.key, night, job.progress.done, job.progress.of)
         : Promise.resolve();
     await tell();
-    if (this.last.night !== window.night)
-      this.last = { night: window.night, chosen: await this.kept.lastChosen(window.night) };
-    plan.beds = await workOut(
-      {
-        inputs,
-        roofs,
-        background,
-        phase,
-        pool: this.deps.pool,
-        signal: job.abort.signal,
-        errorK: plan.errorK,
-        worth: plan.worth,
-        before: this.last.chosen,
-      },
-      (beds) => {
-        plan.beds.push(...beds);
-        job.progress.done += beds.length;
-        void tell().catch(() => undefined);
-      },
-    );
+    if (this.last.night !== night) this.last = { night, chosen: await this.kept.lastChosen(night) };
+    await begun.run(this.deps.pool, signal, this.last.chosen, (beds) => {
+      plan.beds.push(...beds);
+      job.progress.done += beds.length;
+      void tell().catch(() => undefined);
+    });
     await this.deps.onReady?.(plan);
     // a plan that could not be kept is still a plan
     await this.kept
@@ -327,9 +271,5 @@ interface At {
   weather: FarmWeather;
   nowMs: number;
   forecast: Forecast;
-  window: NightWindow;
-  phase: Phase;
-  today: string;
-  hourMs: number;
-  endMs: number;
+  at: NightAt;
 }

@@ -2,40 +2,19 @@
 import {
   joinOutcomes,
   splitTask,
-  type BedSpec,
-  type BedTask,
   type Belief,
   type HouseOutcome,
-  type HouseTask,
   type LiftLook,
-  type LiftTask,
   type OptionOutcome,
 } from '@fogata/core';
+import type { Workers } from '@fogata/core/planning';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import type { LearnTask } from './learning';
 
-export interface DueTask {
-  task: Omit<BedTask, 'options'>;
-  specs: { fromMs: number; spec: BedSpec }[];
-}
-
-/** A programme in the LP format, and how long it may take. */
-export interface SolveTask {
-  lp: string;
-  seconds: number;
-}
-
-export interface NightPool {
-  house(task: HouseTask, signal: AbortSignal): Promise<HouseOutcome>;
-  /** `under` names the house's outcome that the bed's start and shared air are from. */
-  evaluate(task: BedTask, under: string, signal: AbortSignal): Promise<OptionOutcome[]>;
-  due(task: DueTask, under: string, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
-  lift(task: LiftTask, under: string, signal: AbortSignal): Promise<LiftLook[]>;
+export interface NightPool extends Workers {
   learn(task: LearnTask, signal: AbortSignal): Promise<Belief>;
-  /** The solver's variables for a programme; rejects where it finds none in its time. */
-  solve(task: SolveTask, signal: AbortSignal): Promise<Record<string, number>>;
   close(): Promise<void>;
 }
 
@@ -91,6 +70,7 @@ export function remembering(pool: NightPool): NightPool {
       return once(learnt, digest(task), () => pool.learn(task, signal));
     },
     solve: (task, signal) => once(held, `solve:${digest(task)}`, () => pool.solve(task, signal)),
+    nameOf: digest,
     close: () => pool.close(),
   };
 }
@@ -114,6 +94,7 @@ export function startPool(filename: string): NightPool {
     lift: (task, _under, signal) => pool.run(task, { name: 'lift', signal }) as Promise<LiftLook[]>,
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
     solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Record<string, number>>,
+    nameOf: digest,
     close: () => pool.destroy(),
   };
 }

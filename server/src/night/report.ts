@@ -10,12 +10,11 @@ import {
   type Structure,
   type Style,
 } from '@fogata/core';
+import { type NightPlan, chosenOutcome } from '@fogata/core/planning';
 import type { NightPrediction } from '../db/schema';
 import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { rangeOf } from './glyph';
-import type { NightPlan } from './planner';
-import { chosenOutcome } from './planner';
 import { learntView } from './learning';
 import type { FarmWeather } from '../sources/farmWeather';
 import type { Thermometers } from '../sources/ports';

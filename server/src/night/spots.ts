@@ -1,10 +1,10 @@
 /** Where thermometers hang: outside, and over the first bed of each structure, as it was covered. */
-import { HOUR_MS, type BedSpec, type Structure, type Worth } from '@fogata/core';
+import { HOUR_MS, type BedSpec, type Structure, type Worth, standingIn } from '@fogata/core';
+import { asItWas } from '@fogata/core/planning';
 import type { FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import type { FarmWeather } from '../sources/farmWeather';
 import type { ThermometerSpot } from '../sources/ports';
-import { asItWas, standingIn } from './tasks';
 
 export const OUTSIDE = 'outside';
 

@@ -13,7 +13,16 @@ import {
   type KitView,
   type TownRow,
 } from '@fogata/contract';
-import { CROPS, MATERIAL_IDS, MATERIALS, TOWNS, type Bed, type Cover, type Structure } from '@fogata/core';
+import {
+  CROPS,
+  MATERIAL_IDS,
+  MATERIALS,
+  TOWNS,
+  type Bed,
+  type Cover,
+  type Structure,
+  inUse,
+} from '@fogata/core';
 import tzlookup from '@photostructure/tz-lookup';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
@@ -23,7 +32,6 @@ import type { Db } from '../db/open';
 import { beds, structures } from '../db/schema';
 import { writing } from '../db/write';
 import { checkRoom, checkTimeZone } from '../farm/checks';
-import { inUse } from '../farm/stock';
 import { isEmpty, readFarm } from '../farm/store';
 import { changeThing, FARM_ID, type At } from '../farm/things';
 import { cutView } from '../night/cut';

@@ -6,15 +6,13 @@ import {
   type LogEntry,
   type LogView,
 } from '@fogata/contract';
-import { apply, localDate, lying, type Lain, type Planting } from '@fogata/core';
+import { apply, localDate, lying, type Lain, type Planting, inUse, piecesOn, sheetOf } from '@fogata/core';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context, FarmNow } from '../context';
 import { writing } from '../db/write';
 import { describeRecord } from '../farm/describe';
 import { appendRecords, logPage, recordsByIds } from '../farm/log';
-import { sheetOf } from '../farm/state';
-import { inUse, piecesOn } from '../farm/stock';
 import { changeThing, takeBack } from '../farm/things';
 import { notFound, parseBody, Problem } from '../problem';
 

@@ -1,27 +1,14 @@
 /** From the farm to the planner's units of work: each roof with its beds, the days that were, the covers that could be. */
-import {
-  BARE,
-  bedSpec,
-  coverOptions,
-  horizonOf,
-  HOUR_MS,
-  optionKey,
-  structureIndex,
-  zoneOffsetC,
-  type Bed,
-  type BedSpec,
-  type Belief,
-  type Cover,
-  type CoverOption,
-  type HouseBed,
-  type HouseTask,
-  type NightWindow,
-  type Planting,
-  type Structure,
-  type WeatherEntry,
-} from '@fogata/core';
-import { coversOn, sheetOf, type FarmState } from '../farm/state';
-import type { FarmData } from '../farm/store';
+import type { Belief } from '../calibration/belief';
+import { coversOn, sheetOf, standingIn, type FarmFacts } from '../farm/facts';
+import { zoneOffsetC } from '../farm/setup';
+import { horizonOf } from '../farm/shade';
+import type { Bed, Cover, Planting, Structure } from '../farm/types';
+import type { BedSpec, WeatherEntry } from '../heat/types';
+import type { Lain } from '../log/apply';
+import { HOUR_MS, type NightWindow } from '../time/farmTime';
+import type { HouseBed, HouseTask } from './house';
+import { BARE, bedSpec, coverOptions, optionKey, structureIndex, type CoverOption } from './stack';
 
 /** The bed as it stands, nothing touched: covers as they are, openings as they are. */
 export const AS_IS = 'as-is';
@@ -51,13 +38,6 @@ export interface Roof {
 const iso = (ms: number) => new Date(ms).toISOString();
 const FAR_MS = 8_640_000_000_000_000 / 4;
 
-/** What stands in a bed on a date. */
-export function standingIn(bedId: string, plantings: readonly Planting[], today: string): Planting[] {
-  return plantings.filter(
-    (p) => p.bedId === bedId && p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today),
-  );
-}
-
 type Spans = { from: string; to: string }[];
 
 /** A sheet with the times it lay: one that lay there on several nights is one layer, two at once are two. */
@@ -67,8 +47,8 @@ export interface LaidSheet {
 }
 
 export function sheetsBetween(
-  data: FarmData,
-  state: FarmState,
+  data: FarmFacts,
+  state: Lain,
   bedId: string,
   fromMs: number,
   toMs: number,
@@ -93,8 +73,8 @@ export function sheetsBetween(
  * What is laid or opened later is not in it: a night that was does not change by what is ticked today.
  */
 export function asItWas(
-  data: FarmData,
-  state: FarmState,
+  data: FarmFacts,
+  state: Lain,
   structure: Structure,
   bed: Bed,
   plantings: readonly Planting[],
@@ -121,8 +101,8 @@ export function asItWas(
 }
 
 export interface TaskInputs {
-  data: FarmData;
-  state: FarmState;
+  data: FarmFacts;
+  state: Lain;
   nowMs: number;
   today: string;
   window: NightWindow;

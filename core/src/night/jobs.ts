@@ -1,9 +1,10 @@
 /** The jobs of the evening and the morning in the order in which hands can do them. */
-import type { JobView } from '@fogata/contract';
-import { floorMinutes, type Style } from '@fogata/core';
+import { floorMinutes } from '../time/farmTime';
 import { closeJobs, coverJobs } from './coverJobs';
+import type { Job } from './jobParts';
 import { liftJobs } from './liftJobs';
 import type { NightPlan } from './planned';
+import type { Style } from './words';
 
 /** Minutes between two starts on the plan. */
 const START_STEP = 5;
@@ -13,7 +14,7 @@ const START_STEP = 5;
  * from the last. What saves most is done first among those with the same time. Where the time does not reach, they start
  * now and go on in the order of their times: each start is one that hands can keep.
  */
-export function startTimes(jobs: JobView[], nowMs: number, hands: number): void {
+export function startTimes(jobs: Job[], nowMs: number, hands: number): void {
   const todo = jobs.filter((j) => !j.done);
   const firstOn = Math.min(...todo.filter((j) => !takesOff(j)).map((j) => j.onByMs));
   for (const job of todo) if (takesOff(job)) job.onByMs = Math.min(job.onByMs, firstOn);
@@ -38,12 +39,12 @@ export function startTimes(jobs: JobView[], nowMs: number, hands: number): void 
 }
 
 /** A sheet has to come off one bed before it can go on another. */
-function takesOff(job: JobView): boolean {
+function takesOff(job: Job): boolean {
   return job.kind === 'cover' && job.items.some((i) => !i.on);
 }
 
 /** All jobs of the phase in the order of their times; what is done stays where it was. */
-export function jobsOf(plan: NightPlan, style: Style): JobView[] {
+export function jobsOf(plan: NightPlan, style: Style): Job[] {
   const jobs =
     plan.phase === 'morning' ? liftJobs(plan) : [...closeJobs(plan, style), ...coverJobs(plan, style)];
   if (plan.phase !== 'morning') startTimes(jobs, plan.nowMs, plan.data.farm.hands);

@@ -3,17 +3,10 @@
  * bed's `chosen` by the kept solver, within the stock and within the hands and minutes left before each place's own latest
  * time. What can only be done later than that is priced as later, and marked; nothing is dropped for being late alone.
  */
-import {
-  couldWin,
-  coverProblem,
-  expectedLoss,
-  HOUR_MS,
-  optionKey,
-  type BedChoice,
-  type CoverOption,
-  type PricedOption,
-} from '@fogata/core';
+import { HOUR_MS } from '../time/farmTime';
+import { couldWin, coverProblem, expectedLoss, type BedChoice, type PricedOption } from './choose';
 import { darkMs, type PlannedBed, type Work } from './planned';
+import { optionKey, type CoverOption } from './stack';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
 const NIGHT_WALK_MIN = 15;

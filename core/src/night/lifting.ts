@@ -1,6 +1,10 @@
 /** When covers may come off in the morning. Contract: `setLift` fills in a bed's `lift`; `keptOn` says which have none. */
-import { bedSpec, horizonOf, HOUR_MS, liftTimeMs, medianOf, type LiftTask } from '@fogata/core';
+import { horizonOf } from '../farm/shade';
+import { HOUR_MS } from '../time/farmTime';
+import { medianOf } from './bands';
+import { liftTimeMs, type LiftTask } from './lift';
 import { bedTask, thawMs, type Found, type NightPlan, type PlannedBed, type Work } from './planned';
+import { bedSpec } from './stack';
 
 const iso = (ms: number) => new Date(ms).toISOString();
 

@@ -1,24 +1,48 @@
 /** A night's plan as plain data: its beds, what each step of working it out knows, and what others ask of a bed. */
-import {
-  HOUR_MS,
-  outcomeOf,
-  type BedOutcome,
-  type BedSpec,
-  type BedTask,
-  type Belief,
-  type HouseOutcome,
-  type Issue,
-  type NightWindow,
-  type Phase,
-  type PlantingAtRisk,
-  type WeatherEntry,
-  type Worth,
-} from '@fogata/core';
-import type { FarmState } from '../farm/state';
-import type { FarmData } from '../farm/store';
-import type { Background } from './background';
-import type { NightPool } from './pool';
+import type { Belief } from '../calibration/belief';
+import type { FarmFacts } from '../farm/facts';
+import type { BedSpec, WeatherEntry } from '../heat/types';
+import type { Lain } from '../log/apply';
+import { HOUR_MS, type NightWindow, type Phase } from '../time/farmTime';
+import type { Issue, Worth } from '../weather/record';
+import { outcomeOf, type PlantingAtRisk } from './choose';
+import type { BedTask } from './evaluate';
+import type { HouseOutcome, HouseTask } from './house';
+import type { LiftLook, LiftTask } from './lift';
+import type { BedOutcome, OptionOutcome } from './outcome';
 import { AS_IS, type BedPlan, type Roof, type TaskInputs } from './tasks';
+
+/** A cover's latest time: a bed under one option put on at several times. */
+export interface DueTask {
+  task: Omit<BedTask, 'options'>;
+  specs: { fromMs: number; spec: BedSpec }[];
+}
+
+/** A programme in the LP format, and how long it may take. */
+export interface SolveTask {
+  lp: string;
+  seconds: number;
+}
+
+/**
+ * Who does the heavy work: threads on the server, a plain call in a test. `under` names the house's outcome that a bed's start
+ * and shared air are from, as `nameOf` calls it; `solve` rejects where no solution is found in its time.
+ */
+export interface Workers {
+  house(task: HouseTask, signal: AbortSignal): Promise<HouseOutcome>;
+  evaluate(task: BedTask, under: string, signal: AbortSignal): Promise<OptionOutcome[]>;
+  due(task: DueTask, under: string, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
+  lift(task: LiftTask, under: string, signal: AbortSignal): Promise<LiftLook[]>;
+  solve(task: SolveTask, signal: AbortSignal): Promise<Record<string, number>>;
+  /** One name for equal work. */
+  nameOf(work: unknown): string;
+}
+
+/** How cold the last weeks were, by the farm's dates, and how warm the deep ground is, °C. */
+export interface Background {
+  means: ReadonlyMap<string, number>;
+  deepC: number;
+}
 
 export interface PlannedBed extends BedPlan {
   outcome: BedOutcome;
@@ -59,8 +83,8 @@ export interface NightPlan {
   members: WeatherEntry[][];
   beds: PlannedBed[];
   beliefs: Map<string, Belief>;
-  data: FarmData;
-  state: FarmState;
+  data: FarmFacts;
+  state: Lain;
 }
 
 export interface Work {
@@ -68,7 +92,7 @@ export interface Work {
   roofs: readonly Roof[];
   background: Background;
   phase: Phase;
-  pool: NightPool;
+  pool: Workers;
   signal: AbortSignal;
   errorK: number;
   worth: readonly Worth[];

@@ -1,28 +1,19 @@
 /** The evening's jobs: what is to be shut and covered, each with what it saves by itself and why. */
-import type { JobItem, JobView } from '@fogata/contract';
-import {
-  bandOf,
-  clockText,
-  cropById,
-  differenceText,
-  floorMinutes,
-  HOUR_MS,
-  LIFT_SHARE,
-  medianOf,
-  moneyText,
-  optionKey,
-  sheetKey,
-  temperatureText,
-  worthOfSheets,
-  type Cover,
-  type CoverUse,
-  type Style,
-} from '@fogata/core';
-import { ofKind, sheetOf } from '../farm/state';
+import { sheetKey } from '../covers/ways';
+import { cropById } from '../crops/crops';
+import { sheetOf } from '../farm/facts';
+import type { Cover, CoverUse } from '../farm/types';
+import { differenceText, temperatureText } from '../formats/units';
+import { clockText, floorMinutes, HOUR_MS } from '../time/farmTime';
+import { bandOf, medianOf } from './bands';
 import { CLOSE_MIN } from './choice';
-import { joined, minutesFor, useOf } from './jobParts';
+import { LIFT_SHARE } from './choose';
+import { joined, minutesFor, useOf, type Job, type JobItem } from './jobParts';
 import { asIsOutcome, chosenOutcome, darkMs, type NightPlan, type PlannedBed } from './planned';
+import { optionKey } from './stack';
 import { AS_IS, SHUT } from './tasks';
+import { moneyText, type Style } from './words';
+import { worthOfSheets } from './worth';
 
 function cropsOf(b: PlannedBed): string {
   return [...new Set(b.plantings.map((p) => cropById(p.crop).name))].join(', ');
@@ -147,14 +138,14 @@ function dueOf(group: Change[], plan: NightPlan): number {
 
 const VERB: Record<CoverUse, string> = { hoops: 'on', flat: 'laid on', over: 'over' };
 
-export function coverJobs(plan: NightPlan, style: Style): JobView[] {
+export function coverJobs(plan: NightPlan, style: Style): Job[] {
   const groups = new Map<string, Change[]>();
   for (const c of changes(plan)) {
     const key = `${c.on ? 'on' : 'off'}:${sheetKey(c.cover)}:${c.bed.structure.id}:${c.done ? 'done' : c.bed.late ? 'late' : 'todo'}`;
     groups.set(key, [...(groups.get(key) ?? []), c]);
   }
   const accepted = new Set(
-    ofKind(plan.state.standing, 'decision')
+    plan.state.decisions
       .filter((d) => d.night === plan.window.night && d.verdict === 'accepted')
       .map((d) => d.bedId),
   );
@@ -201,9 +192,9 @@ function shutWhy(beds: readonly PlannedBed[], saves: number, sunsetMs: number, s
 }
 
 /** Shut what is open, early enough to keep the last of the sun. */
-export function closeJobs(plan: NightPlan, style: Style): JobView[] {
+export function closeJobs(plan: NightPlan, style: Style): Job[] {
   const sunset = plan.window.sunsetMs ?? plan.closeMs + HOUR_MS;
-  return plan.data.structures.flatMap((s): JobView[] => {
+  return plan.data.structures.flatMap((s): Job[] => {
     const opening = plan.state.openings.get(s.id);
     const closedToday = opening !== undefined && opening.fraction === 0 && opening.atMs >= plan.window.fromMs;
     if (!opening || (opening.fraction === 0 && !closedToday)) return [];

@@ -1,11 +1,10 @@
 /** When each job is to be begun, as hands can keep it. */
-import type { JobView } from '@fogata/contract';
-import { startTimes } from '../src/night/jobs';
+import { startTimes, type Job } from '../planning';
 
 const MIN = 60_000;
 const T = Date.parse('2027-01-14T15:00:00Z');
 
-const job = (key: string, onByMin: number, minutes: number, more: Partial<JobView> = {}): JobView => ({
+const job = (key: string, onByMin: number, minutes: number, more: Partial<Job> = {}): Job => ({
   key,
   kind: 'cover',
   dueMs: 0,
@@ -24,7 +23,7 @@ const job = (key: string, onByMin: number, minutes: number, more: Partial<JobVie
   planKeys: {},
   ...more,
 });
-const starts = (jobs: JobView[]) => Object.fromEntries(jobs.map((j) => [j.key, (j.dueMs - T) / MIN]));
+const starts = (jobs: Job[]) => Object.fromEntries(jobs.map((j) => [j.key, (j.dueMs - T) / MIN]));
 
 test('one person starts so early that every cover is on by its time', () => {
   const jobs = [job('a', 60, 20), job('b', 60, 15), job('c', 90, 10)];

@@ -1,11 +1,13 @@
 /** The morning's jobs: what may come off, from when, and what has been lifted already. */
-import type { JobView } from '@fogata/contract';
-import { HOUR_MS, LIFT_SHARE, sheetKey, type Cover } from '@fogata/core';
-import { ofKind, sheetOf } from '../farm/state';
-import { joined, minutesFor, useOf } from './jobParts';
+import { sheetKey } from '../covers/ways';
+import { sheetOf } from '../farm/facts';
+import type { Cover } from '../farm/types';
+import { HOUR_MS } from '../time/farmTime';
+import { LIFT_SHARE } from './choose';
+import { joined, minutesFor, useOf, type Job } from './jobParts';
 import { thawMs, type NightPlan, type PlannedBed } from './planned';
 
-export function liftJobs(plan: NightPlan): JobView[] {
+export function liftJobs(plan: NightPlan): Job[] {
   const light = plan.data.farm.schools.uncover === 'light';
   const groups = new Map<string, { b: PlannedBed; cover: Cover; recordId: string; atMs: number }[]>();
   for (const b of plan.beds) {
@@ -19,7 +21,7 @@ export function liftJobs(plan: NightPlan): JobView[] {
       }
     }
   }
-  const jobs = [...groups].map(([key, group]): JobView => {
+  const jobs = [...groups].map(([key, group]): Job => {
     const frozen = group.some((g) => thawMs(g.b) !== null);
     const dueMs = Math.ceil(Math.max(...group.map((g) => g.atMs)) / 600_000) * 600_000;
     return {
@@ -63,14 +65,17 @@ export function liftJobs(plan: NightPlan): JobView[] {
 }
 
 /** What has been lifted this morning, so that it can be seen and undone. */
-function liftedJobs(plan: NightPlan): JobView[] {
+function liftedJobs(plan: NightPlan): Job[] {
   const since = (plan.window.sunriseMs ?? plan.nowMs) - 4 * HOUR_MS;
-  const groups = new Map<string, JobView>();
-  for (const r of ofKind(plan.state.standing, 'cover')) {
-    if (r.on || r.atMs < since) continue;
-    const b = plan.beds.find((x) => x.bed.id === r.bedId);
-    const cover = sheetOf(r, plan.data.covers);
-    if (!b || !cover) continue;
+  const groups = new Map<string, Job>();
+  const lifted = plan.beds
+    .flatMap((b) => (plan.state.spans.get(b.bed.id) ?? []).map((span) => ({ b, span })))
+    .filter(({ span }) => span.offId !== null && span.toMs >= since)
+    .sort((x, y) => x.span.toMs - y.span.toMs);
+  for (const { b, span } of lifted) {
+    const cover = sheetOf(span, plan.data.covers);
+    if (!cover) continue;
+    const r = { id: span.offId!, atMs: span.toMs };
     const key = `lifted:${sheetKey(cover)}:${b.structure.id}`;
     const job = groups.get(key) ?? {
       key,

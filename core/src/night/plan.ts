@@ -3,31 +3,20 @@
  * told of beds as they stand, as soon as they are known. A house is run whole; what could lie on one of its beds, in the
  * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
-import {
-  addDays,
-  changeMinutes,
-  cropById,
-  expectedLoss,
-  floorMinutes,
-  HOUR_MS,
-  localDate,
-  optionKey,
-  plantingValue,
-  shareLeft,
-  structureIndex,
-  thresholds,
-  type Cover,
-  type CoverOption,
-  type HouseOutcome,
-  type OptionOutcome,
-} from '@fogata/core';
-import { lastHarm } from '../farm/state';
-import { piecesOn } from '../farm/stock';
-import { hardeningOf } from './background';
+import { cropById } from '../crops/crops';
+import { piecesOn } from '../farm/facts';
+import type { Cover } from '../farm/types';
+import { hardeningOf } from '../hardiness/before';
+import { thresholds } from '../hardiness/hardiness';
+import { shareLeft } from '../hardiness/left';
+import { addDays, floorMinutes, HOUR_MS, localDate } from '../time/farmTime';
 import { choose, mayWin } from './choice';
+import { changeMinutes, expectedLoss, plantingValue } from './choose';
+import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
+import type { OptionOutcome } from './outcome';
 import { bedTask, isKnown, layMs, type Found, type PlannedBed, type Work } from './planned';
-import { digest } from './pool';
+import { optionKey, structureIndex, type CoverOption } from './stack';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
 
 /** Members under which beds are first looked at: before a house's air is known as it will be, and for what cannot win. */
@@ -44,7 +33,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
       hardeningOf(planting, p.structure.kind, background.means, inputs.today),
       planting.aim,
     );
-    const score = lastHarm(inputs.state, planting.id);
+    const score = inputs.state.harm.get(planting.id);
     const since = found.past.lows
       // a night of which nobody knows the weather has killed nothing
       .filter((l) => isKnown({ history: inputs.history, worth: w.worth }, l.atMs))
@@ -113,7 +102,7 @@ async function asPlanned(
     const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onMs);
     return { spec, covers };
   });
-  return { house: await w.pool.house(task, w.signal), under: digest(task.beds) };
+  return { house: await w.pool.house(task, w.signal), under: w.pool.nameOf(task.beds) };
 }
 
 /** What is open, shut, with everything else as it lies: what shutting alone gives, and what laying is measured against. */
@@ -165,7 +154,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
       const house = await w.pool.house(task, w.signal);
       const beds = roof.beds.map((p, n) => plannedBed(w, p, house, n));
       onBeds(beds);
-      return { roof, beds, house, under: digest(task.beds) };
+      return { roof, beds, house, under: w.pool.nameOf(task.beds) };
     }),
   );
   const all = found.flatMap((f) => f.beds);

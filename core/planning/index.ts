@@ -1,0 +1,8 @@
+/** A night planned whole, for who keeps a farm and has hands for the heavy work: the server, a script, a test; not a phone. */
+export { choose, mayWin } from '../src/night/choice';
+export * from '../src/night/jobParts';
+export * from '../src/night/jobs';
+export * from '../src/night/evening';
+export { keptOn } from '../src/night/lifting';
+export * from '../src/night/planned';
+export * from '../src/night/tasks';

@@ -1,0 +1,79 @@
+/**
+ * The farm as planning sees it: what stands, what is in stock, what lies where. Contract: plain data in, plain data out; who
+ * keeps it (a database, a file, a test) is nobody's business here.
+ */
+import { asUsed } from '../covers/ways';
+import type { Lain } from '../log/apply';
+import { fitCover, isFit } from '../night/stack';
+import type { Bed, Cover, CoverUse, FarmSite, Planting, Structure } from './types';
+
+/** Settings that bear on a plan. */
+export interface FarmWork extends FarmSite {
+  /** What an hour of work costs. */
+  hourlyRate: number;
+  /** People who close up and cover in the evening. */
+  hands: number;
+  /** Where good growers disagree: lift after the thaw or at first light; sheets on the leaves or on hoops only. */
+  schools: { uncover: 'thaw' | 'light'; touch: 'both' | 'hoops' };
+}
+
+/** The lowest leaf of a night that was, °C; a night is called by its evening's date. */
+export interface PastLow {
+  night: string;
+  leafC: number;
+}
+
+export interface FarmFacts {
+  farm: FarmWork;
+  structures: Structure[];
+  beds: Bed[];
+  plantings: Planting[];
+  covers: Cover[];
+  /** The lowest leaf of nights that were, by bed, as it was kept in their mornings. */
+  pastLows?: ReadonlyMap<string, readonly PastLow[]>;
+}
+
+/** What stands in a bed on a date. */
+export function standingIn(bedId: string, plantings: readonly Planting[], today: string): Planting[] {
+  return plantings.filter(
+    (p) => p.bedId === bedId && p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today),
+  );
+}
+
+/** The sheet that an act or a span is about, lying as it does; undefined where it is no longer in stock. */
+export function sheetOf(
+  of: { coverId: string; use?: CoverUse | undefined },
+  stock: readonly Cover[],
+): Cover | undefined {
+  const cover = stock.find((s) => s.id === of.coverId);
+  return cover && asUsed(cover, of.use ?? cover.use);
+}
+
+/** The covers on a bed, as they are in stock; one that is no longer in stock is left out. */
+export function coversOn(state: Lain, bedId: string, stock: readonly Cover[]): Cover[] {
+  return (state.onBed.get(bedId) ?? []).flatMap((c) => sheetOf(c, stock) ?? []);
+}
+
+/** Pieces that a sheet takes on a bed; one where it lies there though it does not fit. */
+export function piecesOn(cover: Cover, structure: Structure, bed: Bed): number {
+  const fit = fitCover(cover, structure, bed);
+  return isFit(fit) ? fit.pieces : 1;
+}
+
+/** How many pieces of a kind lie on beds now, each sheet by the pieces that its bed takes of it. */
+export function inUse(
+  data: Pick<FarmFacts, 'beds' | 'structures'>,
+  state: Lain,
+  cover: Cover,
+): { pieces: number; beds: string[] } {
+  let pieces = 0;
+  const names: string[] = [];
+  for (const bed of data.beds) {
+    const there = coversOn(state, bed.id, [cover]);
+    if (there.length === 0) continue;
+    const structure = data.structures.find((s) => s.id === bed.structureId)!;
+    pieces += there.reduce((sum, sheet) => sum + piecesOn(sheet, structure, bed), 0);
+    names.push(bed.name);
+  }
+  return { pieces, beds: names };
+}

@@ -1,0 +1,154 @@
+/**
+ * A night's plan from a farm, its weather and the moment. Contract: `nightAt` says which night it is and which hours it needs;
+ * `begin` gives the plan with no bed in it yet and `run`, which fills it by the hands it is given. Nothing is stored here.
+ */
+import { REST_ERROR_K, type Belief } from '../calibration/belief';
+import { standingIn, type FarmFacts } from '../farm/facts';
+import type { FarmSite } from '../farm/types';
+import type { WeatherEntry } from '../heat/types';
+import type { Lain } from '../log/apply';
+import { HOUR_MS, localDate, nightOf, phaseOf, type NightWindow, type Phase } from '../time/farmTime';
+import { doubtK, type Issue, type PastHours } from '../weather/record';
+import { workOut } from './plan';
+import type { Background, NightPlan, PlannedBed, Workers } from './planned';
+import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
+
+export interface NightAt {
+  window: NightWindow;
+  phase: Phase;
+  /** The farm's date. */
+  today: string;
+  /** The hours that were, and those that the forecast has to reach: from, now, to the end, and on for what is tried. */
+  pastMs: number;
+  hourMs: number;
+  endMs: number;
+  aheadMs: number;
+}
+
+export function nightAt(nowMs: number, site: FarmSite): NightAt {
+  const window = nightOf(nowMs, site);
+  const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
+  const endMs = window.toMs + 3 * HOUR_MS;
+  return {
+    window,
+    phase: phaseOf(nowMs, window),
+    today: localDate(nowMs, site.timeZone),
+    pastMs: hourMs - HISTORY_MS,
+    hourMs,
+    endMs,
+    aheadMs: endMs + 8 * HOUR_MS,
+  };
+}
+
+/** Whether anything stands on the farm that a night could harm. */
+export function anythingStands(data: FarmFacts, today: string): boolean {
+  return data.beds.some((b) => standingIn(b.id, data.plantings, today).length > 0);
+}
+
+/** What is known of the weather: the days that were, and the forecast from the last full hour to the night's end. */
+export interface EveningWeather {
+  past: PastHours;
+  members: WeatherEntry[][];
+  /** The centre on through the next day. */
+  ahead: WeatherEntry[];
+  issuedMs: number;
+  name: string;
+  source: Issue['source'];
+}
+
+export interface Evening {
+  data: FarmFacts;
+  state: Lain;
+  nowMs: number;
+  at: NightAt;
+  weather: EveningWeather;
+  background: Background;
+  beliefs: Map<string, Belief>;
+}
+
+export interface Begun {
+  plan: NightPlan;
+  /** Beds that will be looked at. */
+  beds: number;
+  run(
+    workers: Workers,
+    signal: AbortSignal,
+    before?: ReadonlyMap<string, string>,
+    onBeds?: (beds: PlannedBed[]) => void,
+  ): Promise<NightPlan>;
+}
+
+/** The grower's own word for tonight, by bed: the last one counts. */
+function wishes(state: Lain, night: string): Map<string, string> {
+  const fixed = new Map<string, string>();
+  for (const d of state.decisions) {
+    if (d.night !== night) continue;
+    if (d.key === null) fixed.delete(d.bedId);
+    else fixed.set(d.bedId, d.key);
+  }
+  return fixed;
+}
+
+export function begin(e: Evening): Begun {
+  const { data, state, nowMs, weather, background, beliefs } = e;
+  const { window, phase, today } = e.at;
+  const sunset = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
+  const closeMs = Math.max(nowMs, sunset - HOUR_MS);
+  const { members } = weather;
+  const history = weather.past.hours;
+  const inputs: TaskInputs = {
+    data,
+    state,
+    nowMs,
+    today,
+    window,
+    history,
+    members,
+    deepC: background.deepC,
+    closeMs,
+    onlyAsIs: phase === 'morning',
+    fixed: wishes(state, window.night),
+    beliefs,
+  };
+  const roofs = roofsOf(inputs);
+  const plan: NightPlan = {
+    nowMs,
+    window,
+    phase,
+    closeMs,
+    issuedMs: weather.issuedMs,
+    forecastName: weather.name,
+    source: weather.source,
+    worth: weather.past.worth,
+    errorK: Math.hypot(REST_ERROR_K, doubtK(weather.past.worth)),
+    centre: members[0]!,
+    ahead: weather.ahead,
+    history,
+    members,
+    beds: [],
+    beliefs,
+    data,
+    state,
+  };
+  return {
+    plan,
+    beds: roofs.reduce((n, r) => n + r.beds.length, 0),
+    run: async (workers, signal, before = new Map(), onBeds = () => undefined) => {
+      plan.beds = await workOut(
+        {
+          inputs,
+          roofs,
+          background,
+          phase,
+          pool: workers,
+          signal,
+          errorK: plan.errorK,
+          worth: plan.worth,
+          before,
+        },
+        onBeds,
+      );
+      return plan;
+    },
+  };
+}

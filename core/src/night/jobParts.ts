@@ -1,0 +1,59 @@
+/** What every list of jobs needs: names joined as they are said, and the minutes of laying a sheet on a bed. */
+import { readSheetKey, sheetKey } from '../covers/ways';
+import type { Cover, CoverUse } from '../farm/types';
+import type { PlannedBed } from './planned';
+import { fitCover, isFit } from './stack';
+
+export interface JobItem {
+  bedId: string;
+  bedName: string;
+  coverId: string;
+  /** How it lies, where that is not its usual way. */
+  use?: CoverUse;
+  coverName: string;
+  on: boolean;
+  done: boolean;
+  /** How many of this kind lie on the bed before it is done. */
+  lying: number;
+  /** Record that did it, for undo. */
+  recordId: string | null;
+}
+
+export interface Job {
+  key: string;
+  kind: 'cover' | 'close' | 'lift';
+  /** When to start, so that this and all that follow are done in time; of lifting, the earliest. */
+  dueMs: number;
+  /** When it has to be on or shut. */
+  onByMs: number;
+  /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
+  saves: number;
+  title: string;
+  detail: string;
+  why: string;
+  minutes: number;
+  structureId: string;
+  items: JobItem[];
+  accepted: boolean;
+  done: boolean;
+  doneAtMs: number | null;
+  recordIds: string[];
+  /** What the plan puts on each of its beds, as option keys. */
+  planKeys: Record<string, string>;
+}
+
+export function joined(words: string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+}
+
+/** Minutes of laying all pieces of a sheet on a bed. */
+export const minutesFor = (cover: Cover, b: PlannedBed) => {
+  const fit = fitCover(cover, b.structure, b.bed);
+  return isFit(fit) ? fit.minutes : cover.minutes;
+};
+
+/** How a sheet lies, for a record of it: said only where it is not the usual way. */
+export function useOf(cover: Cover): { use?: CoverUse } {
+  const { use } = readSheetKey(sheetKey(cover));
+  return use ? { use } : {};
+}
