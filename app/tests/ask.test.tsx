@@ -47,7 +47,7 @@ jest.mock('../src/data/hooks', () => ({
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/data/actions', () => ({ retract: jest.fn() }));
 jest.mock('../src/data/undo', () => ({ offerUndo: jest.fn() }));
-jest.mock('../src/components/Frame', () => ({ useWide: () => false }));
+jest.mock('../src/components/ui/Frame', () => ({ useWide: () => false }));
 jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn(), canGoBack: () => false } }));
 
 const asked = jest.mocked(request);

@@ -19,7 +19,7 @@ jest.mock('../src/data/hooks', () => ({
 }));
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/data/undo', () => ({ offerUndo: jest.fn() }));
-jest.mock('../src/components/ForecastList', () => ({ ForecastList: () => null }));
+jest.mock('../src/components/night/ForecastList', () => ({ ForecastList: () => null }));
 jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn(), canGoBack: () => false } }));
 
 const sent = jest.mocked(change);

@@ -1,12 +1,12 @@
 import type { NightReport, RoundItem } from '@fogata/contract';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
-import { Choice, Tick, Toggle } from '../src/components/Button';
-import { MarginBar } from '../src/components/MarginBar';
-import { NightChart } from '../src/components/NightChart';
-import { Round } from '../src/components/Round';
-import { Sentence } from '../src/components/Sentence';
-import { Stepper } from '../src/components/Stepper';
+import { Choice, Tick, Toggle } from '../src/components/ui/Button';
+import { MarginBar } from '../src/components/night/MarginBar';
+import { NightChart } from '../src/components/night/NightChart';
+import { Round } from '../src/components/night/Round';
+import { Sentence } from '../src/components/ui/Sentence';
+import { Stepper } from '../src/components/ui/Stepper';
 import type { Format } from '../src/data/format';
 import { DAY, NIGHT } from '../src/theme/tokens';
 import { themeFor } from '../src/theme/theme';

@@ -1,8 +1,8 @@
 /** The morning round with one thumb: what is typed is kept until it is noted, and each thermometer gets its own figure. */
 import type { RoundItem } from '@fogata/contract';
 import { fireEvent, render, screen } from '@testing-library/react-native';
-import { Progress } from '../src/components/Progress';
-import { Round } from '../src/components/Round';
+import { Progress } from '../src/components/ui/Progress';
+import { Round } from '../src/components/night/Round';
 import { act as mockAct } from '../src/data/actions';
 import { format, keepingDevice } from './kit';
 

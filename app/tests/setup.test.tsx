@@ -2,9 +2,9 @@
 import type { Opening, Snug } from '@fogata/core';
 import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native';
 import { useState } from 'react';
-import { Amount, Degrees, Fold, Metres } from '../src/components/Fields';
-import { OpeningsFields, SnugFields } from '../src/components/StructureFields';
-import { Text } from '../src/components/Text';
+import { Amount, Degrees, Fold, Metres } from '../src/components/ui/Fields';
+import { OpeningsFields, SnugFields } from '../src/components/plan/StructureFields';
+import { Text } from '../src/components/ui/Text';
 import { request } from '../src/data/api';
 import { copyBed, copyStructure, nextName, removeThing, saveThing } from '../src/data/setup';
 import { takeBack } from '../src/data/undo';

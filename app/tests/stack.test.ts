@@ -1,5 +1,5 @@
-import { stackArcs, stackWords } from '../src/components/stackPath';
-import { ribbonScale } from '../src/components/ribbonScale';
+import { stackArcs, stackWords } from '../src/components/place/stackPath';
+import { ribbonScale } from '../src/components/night/ribbonScale';
 
 const layer = (state: 'on' | 'off' | 'planned', opening = 0) => ({ name: 'House', state, opening });
 

@@ -2,7 +2,7 @@
 import type { CropRow, TownRow } from '@fogata/contract';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Text } from 'react-native';
-import { Table } from '../src/components/Table';
+import { Table } from '../src/components/ui/Table';
 import { change } from '../src/data/hooks';
 import { pressByKey } from '../src/data/keys';
 import { StartScreen } from '../src/screens/StartScreen';
@@ -32,7 +32,7 @@ jest.mock('../src/data/hooks', () => ({
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/data/actions', () => ({ retract: jest.fn() }));
 jest.mock('../src/data/undo', () => ({ offerUndo: jest.fn() }));
-jest.mock('../src/components/Frame', () => ({ useWide: () => false }));
+jest.mock('../src/components/ui/Frame', () => ({ useWide: () => false }));
 jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn(), canGoBack: () => false } }));
 
 const tap = (label: string | RegExp, times = 1) => {

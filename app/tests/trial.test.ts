@@ -9,7 +9,7 @@ import {
   planKey,
   requestFor,
   specFor,
-} from '../src/components/trial';
+} from '../src/components/place/trial';
 
 const START = Date.parse('2027-01-14T15:00:00Z');
 const HOUR = 3_600_000;

@@ -4,8 +4,8 @@ import { asUsed } from '@fogata/core';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { aCover } from '../../core/tests/fixtures';
-import { CoverWays } from '../src/components/CoverWays';
-import { OnNow, Options } from '../src/components/PlaceOptions';
+import { CoverWays } from '../src/components/plan/CoverWays';
+import { OnNow, Options } from '../src/components/place/PlaceOptions';
 import { act as mockAct, decide as mockDecide } from '../src/data/actions';
 import { bedIn, format as mockFormat } from './kit';
 

@@ -15,7 +15,6 @@ export * from './farm/setup';
 export * from './farm/start';
 export { isWhole, usualBed, usualSheet } from './farm/usual';
 export * from './farm/shade';
-export * from './farm/towns';
 export * from './farm/types';
 export * from './formats/forecastCsv';
 export * from './formats/loggerCsv';

@@ -27,6 +27,8 @@ export interface ServerOptions {
   locks?: Locks;
   /** Of this code, so that plans kept by another are worked out anew. */
   version?: string;
+  /** The list of towns. */
+  townsFile: string;
   /** Members of an ensemble; 20 unless said. */
   members?: number;
 }

@@ -124,6 +124,7 @@ async function main(): Promise<void> {
       db,
       clock,
       pool,
+      townsFile: join(root, 'server', 'data', 'towns.tsv'),
       locks,
       version: versionOf(root),
       ...(demo ? { sources: demoSources(db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),

@@ -7,7 +7,7 @@ import { realClock } from '../src/clock';
 import { farm as farmTable } from '../src/db/schema';
 import { mended } from '../src/farm/store';
 import { allowedNames, limiter, sessions } from '../src/guard';
-import { startTestServer, type TestServer } from './harness';
+import { startTestServer, TOWNS, type TestServer } from './harness';
 
 let s: TestServer;
 beforeAll(async () => {
@@ -63,7 +63,7 @@ test('names: loopback, where it listens, what it was told; on all interfaces the
 describe('a passcode', () => {
   const guarded = () =>
     request(
-      makeApp({ db: s.open.db, clock: realClock, pool: s.pool }, null, {
+      makeApp({ db: s.open.db, clock: realClock, pool: s.pool, townsFile: TOWNS }, null, {
         host: '127.0.0.1',
         passcode: 'a long winter',
       }).app,

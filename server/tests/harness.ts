@@ -14,6 +14,7 @@ import type { NowView } from '@fogata/contract';
 
 const ROOT = join(__dirname, '..', '..');
 export const MIGRATIONS = join(ROOT, 'server', 'drizzle');
+export const TOWNS = join(ROOT, 'server', 'data', 'towns.tsv');
 
 export function buildServer(): string {
   execFileSync(process.execPath, [join(ROOT, 'scripts', 'build-server.mjs')]);
@@ -40,6 +41,7 @@ export async function startTestServer(demo = true): Promise<TestServer> {
       db: open.db,
       clock,
       pool,
+      townsFile: TOWNS,
       ...(demo ? { sources: demoSources(open.db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),
     },
     null,

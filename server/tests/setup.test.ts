@@ -2,7 +2,8 @@
 import type { BedsView, ProblemBody, TownRow } from '@fogata/contract';
 import type { Bed, Structure } from '@fogata/core';
 import { aBed, aStructure } from '../../core/tests/fixtures';
-import { startTestServer, type TestServer } from './harness';
+import { readFileSync } from 'node:fs';
+import { startTestServer, TOWNS, type TestServer } from './harness';
 
 let s: TestServer;
 beforeAll(async () => {
@@ -107,13 +108,42 @@ test('what stands on another day is told for that day', async () => {
   await s.api.get('/api/beds?date=soon').expect(422);
 });
 
-test('every town has the clock of where it lies', async () => {
-  const towns = (await s.api.get('/api/towns').expect(200)).body as TownRow[];
-  const zone = (name: string) => towns.find((t) => t.name === name)!.timeZone;
-  expect(zone('León')).toBe('Europe/Madrid');
-  expect(zone('Dunedin')).toBe('Pacific/Auckland');
-  expect(zone('Whitehorse')).toBe('America/Whitehorse');
-  for (const t of towns) expect(() => new Intl.DateTimeFormat('en', { timeZone: t.timeZone })).not.toThrow();
+test('a town is found as it is typed, the largest first, with the clock and the height of where it lies', async () => {
+  const towns = async (query: string) =>
+    (await s.api.get(`/api/towns?${query}`).expect(200)).body as TownRow[];
+  const first = async (q: string) => (await towns(`q=${encodeURIComponent(q)}`))[0];
+  expect(await first('leon, spa')).toMatchObject({ name: 'León', timeZone: 'Europe/Madrid' });
+  expect((await first('leon, spa'))!.elevationM).toBeGreaterThan(800);
+  expect(await first('DUNEDIN, new')).toMatchObject({ timeZone: 'Pacific/Auckland', country: 'New Zealand' });
+  // small towns too: a farm is seldom in a large one
+  expect(await first('benavente')).toMatchObject({ country: 'Spain' });
+  expect((await towns('q=san')).length).toBe(8);
+  expect(await towns('q=zzzz')).toEqual([]);
+  expect(await towns('')).toEqual([]);
+  expect(await towns('zone=America/Whitehorse')).toMatchObject([{ name: 'Whitehorse' }]);
+  expect(await towns('zone=Europe/Madrid')).toMatchObject([{ name: 'Madrid' }]);
+  expect(await towns('zone=Nowhere/Else')).toEqual([]);
+  await s.api.get(`/api/towns?q=${'x'.repeat(300)}`).expect(422);
+});
+
+test('every town of the list is a place on earth with a clock that this machine knows', () => {
+  const rows = readFileSync(TOWNS, 'utf8').trimEnd().split('\n').slice(1);
+  expect(rows.length).toBeGreaterThan(10_000);
+  for (const zone of new Set(rows.map((r) => r.split('\t')[5]!)))
+    expect(() => new Intl.DateTimeFormat('en', { timeZone: zone })).not.toThrow();
+  for (const r of rows) {
+    const [name, lat, lon, elevation, code] = r.split('\t');
+    expect([name !== '', Math.abs(Number(lat)) <= 90, Math.abs(Number(lon)) <= 180, code!.length]).toEqual([
+      true,
+      true,
+      true,
+      2,
+    ]);
+    expect(Number(elevation)).toBeGreaterThan(-450);
+  }
+});
+
+test('a point has the clock of where it lies', async () => {
   expect((await s.api.get('/api/zone?latitude=-33.4&longitude=-70.6').expect(200)).body).toEqual({
     timeZone: 'America/Santiago',
   });

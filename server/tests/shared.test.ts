@@ -13,7 +13,7 @@ import { loadDemo } from '../src/demo/load';
 import { startPool, type NightPool } from '../src/night/pool';
 import { pollDue, setPoll } from '../src/sources/poll';
 import { demoSources } from '../src/standins/demo';
-import { buildServer, MIGRATIONS } from './harness';
+import { buildServer, MIGRATIONS, TOWNS } from './harness';
 import { freePort, startPostgres, type TestPostgres } from './postgres';
 
 let pg: TestPostgres;
@@ -49,6 +49,7 @@ async function server(url: string) {
       clock: demoClock(DEMO_START_MS, () => Promise.resolve()),
       sources: demoSources(open.db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }),
       members: 3,
+      townsFile: TOWNS,
     },
     null,
   );

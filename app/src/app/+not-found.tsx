@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
-import { Button } from '../components/Button';
-import { Page } from '../components/Page';
-import { Text } from '../components/Text';
+import { Button } from '../components/ui/Button';
+import { Page } from '../components/ui/Page';
+import { Text } from '../components/ui/Text';
 
 export default function NotFound() {
   return (

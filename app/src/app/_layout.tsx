@@ -8,7 +8,7 @@ import { Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
 import { useEffect } from 'react';
 import { SWRConfig } from 'swr';
-import { Frame } from '../components/Frame';
+import { Frame } from '../components/ui/Frame';
 import { ThemeProvider } from '../theme/theme';
 
 export default function Layout() {

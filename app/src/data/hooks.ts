@@ -123,7 +123,17 @@ export const useLog = (kinds: string, offset: number) =>
   useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
 export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);
 export const useKit = () => useRead<KitView>('/api/kit');
-export const useTowns = () => useRead<TownRow[]>('/api/towns');
+/** Towns whose name begins as it is typed, the largest first. */
+export const useTowns = (text: string) =>
+  useRead<TownRow[]>(text.trim() === '' ? null : `/api/towns?q=${encodeURIComponent(text.trim())}`, {
+    keepPreviousData: true,
+  });
+/** The town whose clock this device keeps: a first guess that is shown and can be changed. */
+export function useTownGuess(): TownRow | null | undefined {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const { data, error } = useRead<TownRow[]>(`/api/towns?zone=${encodeURIComponent(zone)}`);
+  return data ? (data[0] ?? null) : error ? null : undefined;
+}
 export const useCut = (material: string, shared: boolean) =>
   useRead<CutView>(`/api/kit/cut?material=${material}&shared=${shared ? 'yes' : 'no'}`);
 export const useCrops = () => useRead<CropRow[]>('/api/crops');

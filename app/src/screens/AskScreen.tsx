@@ -4,19 +4,19 @@ import { HOUR_MS, nightOf, type Segment } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
-import { AskStack, type Over } from '../components/AskStack';
-import { Problem } from '../components/Bars';
-import { Button } from '../components/Button';
-import { NoteField } from '../components/Field';
-import { Amount, Choose, Degrees, Fold } from '../components/Fields';
-import { useWide } from '../components/Frame';
-import { Loading, Page, Row, TopLine } from '../components/Page';
-import { Sentence } from '../components/Sentence';
-import { PartTitle, Text } from '../components/Text';
-import { guessedTown, NearTown } from '../components/Towns';
-import { SKY, WIND, windLabel } from '../components/weatherWords';
+import { AskStack, type Over } from '../components/place/AskStack';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { NoteField } from '../components/ui/Field';
+import { Amount, Choose, Degrees, Fold } from '../components/ui/Fields';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { NearTown } from '../components/plan/Towns';
+import { SKY, WIND, windLabel } from '../components/night/weatherWords';
 import { useFormat, type Format } from '../data/format';
-import { change, useCrops, useFarm, useTowns } from '../data/hooks';
+import { change, useCrops, useFarm, useTownGuess } from '../data/hooks';
 import { newId } from '../data/id';
 import { retract } from '../data/actions';
 import { offerUndo } from '../data/undo';
@@ -148,7 +148,7 @@ function Crops({ value, onChange }: { value: string | null; onChange: (id: strin
   );
 }
 
-function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolean; nowMs: number }) {
+function Ask({ guess, empty, nowMs }: { guess: TownRow | null; empty: boolean; nowMs: number }) {
   const format = useFormat();
   const wide = useWide();
   const { data } = useFarm();
@@ -169,7 +169,7 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const d = draft!;
-  const town = d.town ?? guessedTown(towns);
+  const town = d.town ?? guess;
   const place = empty ? town : data!.farm;
   const highC = d.highC ?? (d.lowC === null ? null : d.lowC + USUAL_SWING_K);
   const lowAtMs = (() => {
@@ -309,12 +309,12 @@ function Ask({ towns, empty, nowMs }: { towns: readonly TownRow[]; empty: boolea
 
 export function AskScreen() {
   const { data, error } = useFarm();
-  const { data: towns } = useTowns();
+  const guess = useTownGuess();
   return (
     <Page testID="ask" width={1080}>
       <TopLine back="Now" />
-      {data && towns ? (
-        <Ask towns={towns} empty={data.emptyFarm} nowMs={data.clock.nowMs} />
+      {data && guess !== undefined ? (
+        <Ask guess={guess} empty={data.emptyFarm} nowMs={data.clock.nowMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (

@@ -6,9 +6,9 @@ import { MixCalc } from '../components/calc/MixCalc';
 import { CratesCalc, TraysCalc } from '../components/calc/NurseryCalcs';
 import { HeatCalc } from '../components/calc/HeatCalcs';
 import { HoopsCalc, SheetCalc } from '../components/calc/SheetCalc';
-import { Button } from '../components/Button';
-import { Loading, Page, TopLine } from '../components/Page';
-import { Text } from '../components/Text';
+import { Button } from '../components/ui/Button';
+import { Loading, Page, TopLine } from '../components/ui/Page';
+import { Text } from '../components/ui/Text';
 import { useBeds } from '../data/hooks';
 
 export const CALCS = [

@@ -2,11 +2,11 @@
 import type { FeedView } from '@fogata/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Problem } from '../components/Bars';
-import { Button } from '../components/Button';
-import { NoteField } from '../components/Field';
-import { Loading, Page, TopLine } from '../components/Page';
-import { PartTitle, Text } from '../components/Text';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { NoteField } from '../components/ui/Field';
+import { Loading, Page, TopLine } from '../components/ui/Page';
+import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { change, useFeeds } from '../data/hooks';
 

@@ -2,10 +2,10 @@
 import type { ExchangeView } from '@fogata/contract';
 import { useState } from 'react';
 import { Linking, View } from 'react-native';
-import { Problem } from '../components/Bars';
-import { Button } from '../components/Button';
-import { Page, Row, TopLine } from '../components/Page';
-import { PartTitle, Text } from '../components/Text';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { Page, Row, TopLine } from '../components/ui/Page';
+import { PartTitle, Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
 import { change } from '../data/hooks';
 import { pickFile } from '../data/pickFile';

@@ -2,13 +2,13 @@
 import { addDays } from '@fogata/core';
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
-import { Problem } from '../components/Bars';
-import { Button } from '../components/Button';
-import { dateWords } from '../components/DateStepper';
-import { NightChart } from '../components/NightChart';
-import { Loading, Page, Row, TopLine } from '../components/Page';
-import { Sentence } from '../components/Sentence';
-import { PartTitle, Text } from '../components/Text';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { dateWords } from '../components/ui/DateStepper';
+import { NightChart } from '../components/night/NightChart';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { refresh, useNight } from '../data/hooks';
 

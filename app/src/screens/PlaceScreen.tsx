@@ -2,14 +2,14 @@
 import { BOOK_CALIBRATION, type Calibration } from '@fogata/core';
 import { router } from 'expo-router';
 import { Linking, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { Problem } from '../components/Bars';
-import { Button } from '../components/Button';
-import { Loading, Page, TopLine } from '../components/Page';
-import { OnNow, Options } from '../components/PlaceOptions';
-import { PlantingCard } from '../components/PlantingCard';
-import { Progress } from '../components/Progress';
-import { PartTitle, Text } from '../components/Text';
-import { TryCovers } from '../components/TryCovers';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { Loading, Page, TopLine } from '../components/ui/Page';
+import { OnNow, Options } from '../components/place/PlaceOptions';
+import { PlantingCard } from '../components/place/PlantingCard';
+import { Progress } from '../components/ui/Progress';
+import { PartTitle, Text } from '../components/ui/Text';
+import { TryCovers } from '../components/place/TryCovers';
 import { useFormat } from '../data/format';
 import { refresh, usePlace } from '../data/hooks';
 

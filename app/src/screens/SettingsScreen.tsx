@@ -3,12 +3,12 @@ import type { Farm, FarmPatch } from '@fogata/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Problem } from '../components/Bars';
-import { Button, Choice } from '../components/Button';
-import { NoteField } from '../components/Field';
-import { Loading, Page, TopLine } from '../components/Page';
-import { Stepper } from '../components/Stepper';
-import { PartTitle, Text } from '../components/Text';
+import { Problem } from '../components/ui/Bars';
+import { Button, Choice } from '../components/ui/Button';
+import { NoteField } from '../components/ui/Field';
+import { Loading, Page, TopLine } from '../components/ui/Page';
+import { Stepper } from '../components/ui/Stepper';
+import { PartTitle, Text } from '../components/ui/Text';
 import { setWhoUses, whoUses } from '../data/who';
 import { useSaveFarm } from '../data/useSaveFarm';
 

@@ -12,16 +12,16 @@ import {
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { Problem } from '../components/Bars';
-import { Button } from '../components/Button';
-import { Amount, Choose } from '../components/Fields';
-import { useWide } from '../components/Frame';
-import { Loading, Page, Row, TopLine } from '../components/Page';
-import { Sentence } from '../components/Sentence';
-import { PartTitle, Text } from '../components/Text';
-import { NearTown, guessedTown } from '../components/Towns';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { Amount, Choose } from '../components/ui/Fields';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { NearTown } from '../components/plan/Towns';
 import { retract } from '../data/actions';
-import { change, useCrops, useFarm, useTowns } from '../data/hooks';
+import { change, useCrops, useFarm, useTownGuess } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
@@ -118,7 +118,7 @@ function Grows({
   );
 }
 
-function Start({ towns, nowMs }: { towns: readonly TownRow[]; nowMs: number }) {
+function Start({ guess, nowMs }: { guess: TownRow | null; nowMs: number }) {
   const wide = useWide();
   const [first] = useState<Draft>(() => ({
     id: newId(),
@@ -134,7 +134,7 @@ function Start({ towns, nowMs }: { towns: readonly TownRow[]; nowMs: number }) {
   const [busy, setBusy] = useState(false);
   const d = draft!;
   const made = startFarm(d, d.id);
-  const town = d.town ?? guessedTown(towns);
+  const town = d.town ?? guess;
   const nameOf = (b: Bed) => {
     const s = made.structures.find((x) => x.id === b.structureId)!;
     return made.beds.filter((x) => x.structureId === s.id).length > 1
@@ -246,12 +246,12 @@ function Start({ towns, nowMs }: { towns: readonly TownRow[]; nowMs: number }) {
 
 export function StartScreen() {
   const { data, error } = useFarm();
-  const { data: towns } = useTowns();
+  const guess = useTownGuess();
   return (
     <Page testID="start" width={1080}>
       <TopLine back="Now" />
-      {data && towns ? (
-        <Start towns={towns} nowMs={data.clock.nowMs} />
+      {data && guess !== undefined ? (
+        <Start guess={guess} nowMs={data.clock.nowMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (

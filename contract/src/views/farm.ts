@@ -1,5 +1,5 @@
 /** The farm and what is set up on it: clock, crops, towns, covers, what a file would change, and how a problem is told. */
-import type { Cover, CutPlan, MaterialId, NightWindow, Phase, SheetNeed, Town } from '@fogata/core';
+import type { Cover, CutPlan, MaterialId, NightWindow, Phase, SheetNeed } from '@fogata/core';
 import type { Farm, Gear, Roll } from '../farm';
 
 export interface ClockView {
@@ -30,7 +30,13 @@ export interface CropRow {
 }
 
 /** A town to start from, with its time zone. */
-export interface TownRow extends Town {
+/** Degrees north and east, metres. */
+export interface TownRow {
+  name: string;
+  country: string;
+  latitude: number;
+  longitude: number;
+  elevationM: number;
   timeZone: string;
 }
 

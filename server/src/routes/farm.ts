@@ -11,19 +11,10 @@ import {
   type FarmPatch,
   type FarmView,
   type KitView,
-  type TownRow,
 } from '@fogata/contract';
-import {
-  CROPS,
-  MATERIAL_IDS,
-  MATERIALS,
-  TOWNS,
-  type Bed,
-  type Cover,
-  type Structure,
-  inUse,
-} from '@fogata/core';
+import { CROPS, MATERIAL_IDS, MATERIALS, type Bed, type Cover, type Structure, inUse } from '@fogata/core';
 import tzlookup from '@photostructure/tz-lookup';
+import { findTowns, townOfZone } from '../towns';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -217,8 +208,17 @@ export function farmRoutes(ctx: Context): Router {
     res.status(204).end();
   });
 
-  router.get('/towns', (_req, res) => {
-    res.json(TOWNS.map((t): TownRow => ({ ...t, timeZone: tzlookup(t.latitude, t.longitude) })));
+  router.get('/towns', (req, res) => {
+    const { q, zone } = parseBody(
+      z.object({
+        q: z.string().max(80, 'at most 80 letters').default(''),
+        zone: z.string().max(60, 'at most 60 letters').default(''),
+      }),
+      req.query,
+    );
+    const file = ctx.options.townsFile;
+    const near = zone === '' ? null : townOfZone(file, zone);
+    res.json(near ? [near] : findTowns(file, q));
   });
 
   router.get('/zone', (req, res) => {

@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { Button } from '../../components/Button';
-import { Page, TopLine } from '../../components/Page';
-import { Text } from '../../components/Text';
+import { Button } from '../../components/ui/Button';
+import { Page, TopLine } from '../../components/ui/Page';
+import { Text } from '../../components/ui/Text';
 import { NightScreen } from '../../screens/NightScreen';
 
 export default function Night() {

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { useBeds } from '../../data/hooks';
-import { Amount, Choose, Metres } from '../Fields';
-import { PartTitle, Text } from '../Text';
+import { Amount, Choose, Metres } from '../ui/Fields';
+import { PartTitle, Text } from '../ui/Text';
 import { n1, Reckoned } from './parts';
 
 export function DripCalc({ bed }: { bed: Bed | null }) {

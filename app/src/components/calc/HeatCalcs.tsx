@@ -6,10 +6,10 @@ import { useFormat } from '../../data/format';
 import { usePlace } from '../../data/hooks';
 import { useTried } from '../../data/useWhatIf';
 import type { TryRequest } from '../../worker/whatIf';
-import { Amount, Choose } from '../Fields';
-import { Loading } from '../Page';
-import { Text } from '../Text';
-import { asPlanned, dayWord, requestFor } from '../trial';
+import { Amount, Choose } from '../ui/Fields';
+import { Loading } from '../ui/Page';
+import { Text } from '../ui/Text';
+import { asPlanned, dayWord, requestFor } from '../place/trial';
 import { Answer } from './parts';
 
 const LITRES = [0, 10, 20, 40, 80] as const;

@@ -2,9 +2,9 @@
 import { mixFor } from '@fogata/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button } from '../Button';
-import { NoteField } from '../Field';
-import { Amount } from '../Fields';
+import { Button } from '../ui/Button';
+import { NoteField } from '../ui/Field';
+import { Amount } from '../ui/Fields';
 import { n1, Reckoned } from './parts';
 
 export function MixCalc() {

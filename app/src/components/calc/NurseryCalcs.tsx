@@ -2,7 +2,7 @@
 import { cratesFor, traysFor, type Bed } from '@fogata/core';
 import { useState } from 'react';
 import { useFormat } from '../../data/format';
-import { Amount, Metres } from '../Fields';
+import { Amount, Metres } from '../ui/Fields';
 import { Reckoned } from './parts';
 
 export function CratesCalc({ bed }: { bed: Bed | null }) {

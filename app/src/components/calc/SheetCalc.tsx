@@ -3,7 +3,7 @@ import { holdingFor, hoopsFor, sheetFor, USUAL_SIDE_M, type Bed } from '@fogata/
 import { useState } from 'react';
 import { useFormat } from '../../data/format';
 import { useFarm } from '../../data/hooks';
-import { Choose, Metres } from '../Fields';
+import { Choose, Metres } from '../ui/Fields';
 import { Reckoned } from './parts';
 
 export function SheetCalc({ bed }: { bed: Bed | null }) {

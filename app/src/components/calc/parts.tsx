@@ -1,7 +1,7 @@
 /** What every reckoning shows: the answer large, then its working line by line, or what is wrong with an input. */
 import { CalcProblem } from '@fogata/core';
 import { View } from 'react-native';
-import { PartTitle, Text } from '../Text';
+import { PartTitle, Text } from '../ui/Text';
 
 export function Answer({ said, working }: { said: string; working: readonly string[] }) {
   return (

@@ -1,0 +1,133 @@
+/** One job: when, what, on what; ticked when done; opened for why, and for changing one's mind. */
+import type { JobView, PlaceRow } from '@fogata/contract';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { decide, finishJob, reopenJob } from '../../data/actions';
+import type { Format } from '../../data/format';
+import { Button, Tick } from '../ui/Button';
+import { Row } from '../ui/Page';
+import { StackGlyph } from '../place/StackGlyph';
+import { Text } from '../ui/Text';
+
+interface Props {
+  job: JobView;
+  places: readonly PlaceRow[];
+  nowMs: number;
+  night: string;
+  format: Format;
+  first: boolean;
+}
+
+export function JobRow({ job, places, nowMs, night, format, first }: Props) {
+  const [open, setOpen] = useState(false);
+  const place =
+    places.find((p) => p.bedId === job.items[0]?.bedId) ??
+    places.find((p) => job.title.includes(p.structureName));
+  const layers = job.kind === 'close' ? (place?.stack ?? []).slice(0, 1) : (place?.stack ?? []);
+  const beds = [...new Set(job.items.map((i) => i.bedId))];
+  const late = !job.done && job.dueMs < nowMs;
+  const minutes = job.minutes >= 1 ? ` · ${Math.round(job.minutes)}\u00a0min` : '';
+  return (
+    <View>
+      <Row first={first}>
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`${job.title}, ${job.kind === 'lift' ? 'from' : 'by'} ${format.time(job.dueMs)}. Why`}
+          onPress={() => setOpen(!open)}
+          style={styles.main}
+          testID={`job-${job.kind}`}
+        >
+          <View style={styles.when}>
+            <Text kind="figure" tone={job.done ? 'quiet' : late ? 'ochre' : 'ink'}>
+              {format.time(job.doneAtMs ?? job.dueMs)}
+            </Text>
+            {late ? (
+              <Text kind="small" tone="ochre">
+                late
+              </Text>
+            ) : null}
+          </View>
+          <StackGlyph layers={layers} size={36} />
+          <View style={{ flex: 1 }}>
+            <Text kind="strong" tone={job.done ? 'quiet' : 'ink'}>
+              {job.title}
+            </Text>
+            <Text
+              kind="small"
+              tone="quiet"
+            >{`${job.detail}${minutes}${job.accepted && !job.done ? ' · accepted' : ''}`}</Text>
+          </View>
+        </Pressable>
+        <Tick
+          done={job.done}
+          label={`${job.title}: ${job.done ? 'done' : 'mark it done'}`}
+          onPress={() => void (job.done ? reopenJob(job, nowMs) : finishJob(job, nowMs))}
+          testID="job-tick"
+        />
+      </Row>
+      {open ? (
+        <View style={styles.why}>
+          {job.why ? <Text kind="small">{job.why}</Text> : null}
+          {job.kind === 'cover' && !job.done ? (
+            <View style={styles.buttons}>
+              <Button
+                label="Accept"
+                onPress={() =>
+                  void decide('accepted', acceptedKeys(job), night, nowMs, `${job.title}: accepted`)
+                }
+                testID="job-accept"
+              />
+              <Button label="Change" onPress={() => router.push(`/place/${beds[0]}`)} testID="job-change" />
+              <Button
+                label="Refuse"
+                onPress={() =>
+                  void decide(
+                    'refused',
+                    beds.map((bedId) => ({ bedId, key: currentKey(places, bedId) })),
+                    night,
+                    nowMs,
+                    `${job.title}: refused`,
+                  )
+                }
+                testID="job-refuse"
+              />
+            </View>
+          ) : null}
+          {beds.length > 0 ? (
+            <View style={styles.buttons}>
+              {beds.map((b) => (
+                <Button
+                  key={b}
+                  kind="plain"
+                  label={`${places.find((p) => p.bedId === b)?.name ?? b} ›`}
+                  onPress={() => router.push(`/place/${b}`)}
+                />
+              ))}
+            </View>
+          ) : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** What the beds of this job would have on them by the plan. */
+function acceptedKeys(job: JobView): { bedId: string; key: string | null }[] {
+  return [...new Set(job.items.map((i) => i.bedId))].map((bedId) => ({
+    bedId,
+    key: job.planKeys[bedId] ?? null,
+  }));
+}
+
+function currentKey(places: readonly PlaceRow[], bedId: string): string {
+  return places.find((p) => p.bedId === bedId)?.currentKey ?? 'bare';
+}
+
+const styles = StyleSheet.create({
+  main: { flexDirection: 'row', flex: 1, alignItems: 'center', gap: 9, minHeight: 56 },
+  when: { width: 53 },
+  why: { paddingBottom: 12, paddingLeft: 62, gap: 10, paddingTop: 6 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

@@ -1,0 +1,138 @@
+/** The morning round: one thermometer after the other, on big steppers, with what was said beside it. */
+import type { RoundItem } from '@fogata/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { act } from '../../data/actions';
+import type { Format } from '../../data/format';
+import { readStored, store } from '../../data/storage';
+import { Button } from '../ui/Button';
+import { Row } from '../ui/Page';
+import { Stepper } from '../ui/Stepper';
+import { PartTitle, Text } from '../ui/Text';
+
+interface Typed {
+  minC: number | null;
+  maxC: number | null;
+}
+
+export function Round({
+  items,
+  night,
+  nowMs,
+  format,
+}: {
+  items: readonly RoundItem[];
+  night: string;
+  nowMs: number;
+  format: Format;
+}) {
+  const [typed, setTyped] = useState<Record<string, Typed>>(() => readStored(`round:${night}`, {}));
+  const [chosen, setChosen] = useState<string | null>(null);
+  const next = items.find((i) => i.reading === null);
+  const item = items.find((i) => i.spot === chosen) ?? next;
+  const done = items.filter((i) => i.reading !== null).length;
+  const keep = (spot: string, value: Typed) => {
+    const all = { ...typed, [spot]: value };
+    setTyped(all);
+    // what was typed survives a reload before it is noted
+    store(`round:${night}`, all);
+  };
+  if (items.length === 0) return null;
+  const after = items.find((i) => i.reading === null && i.spot !== item?.spot);
+  const now = item
+    ? (typed[item.spot] ?? { minC: item.reading?.minC ?? null, maxC: item.reading?.maxC ?? null })
+    : null;
+  const note = (value: Typed, source: 'grower' | 'thermometer') => {
+    if (!item) return;
+    setChosen(null);
+    void act(
+      `${item.name}: ${value.minC === null ? '' : format.t(value.minC)} noted`,
+      [{ kind: 'reading', atMs: nowMs, spot: item.spot, night, minC: value.minC, maxC: value.maxC, source }],
+      nowMs,
+    );
+  };
+  return (
+    <View testID="round">
+      <PartTitle right={`${done} of ${items.length} read`}>Morning round</PartTitle>
+      {item && now ? (
+        <View style={{ gap: 10, paddingBottom: 12 }}>
+          <Text kind="label">{`${item.name}, lowest`}</Text>
+          <Stepper
+            label={`${item.name} lowest`}
+            value={now.minC === null ? null : Number(format.inUnit(now.minC).toFixed(1))}
+            start={Number(format.inUnit(item.predictedC?.mid ?? 0).toFixed(1))}
+            onChange={(v) => keep(item.spot, { ...now, minC: format.fromUnit(v) })}
+            step={0.1}
+            bigStep={1}
+            digits={1}
+            unit={`°${format.unit}`}
+            min={-60}
+            max={140}
+            signed
+            large
+            testID="reading-min"
+          />
+          <Text kind="small" tone="quiet">
+            {item.predictedC
+              ? `Said ${format.t(item.predictedC.mid)} (${format.range(item.predictedC.low, item.predictedC.high)}).`
+              : 'Nothing was predicted for it.'}
+            {item.thermometer
+              ? ` Thermometer reads ${format.t(item.thermometer.minC)}, highest ${format.t(item.thermometer.maxC)}.`
+              : ''}
+          </Text>
+          <Text kind="label">Highest</Text>
+          <Stepper
+            label={`${item.name} highest`}
+            value={now.maxC === null ? null : Number(format.inUnit(now.maxC).toFixed(1))}
+            start={Number(format.inUnit(item.thermometer?.maxC ?? 10).toFixed(1))}
+            onChange={(v) => keep(item.spot, { ...now, maxC: format.fromUnit(v) })}
+            step={0.1}
+            bigStep={1}
+            digits={1}
+            unit={`°${format.unit}`}
+            min={-60}
+            max={160}
+            signed
+            testID="reading-max"
+          />
+          {item.thermometer ? (
+            <Button
+              wide
+              label="Take the thermometer’s"
+              onPress={() => keep(item.spot, { minC: item.thermometer!.minC, maxC: item.thermometer!.maxC })}
+              testID="take-thermometer"
+            />
+          ) : null}
+          <Button
+            wide
+            kind="main"
+            disabled={now.minC === null && now.maxC === null}
+            label={after ? `Note it, next: ${after.name}` : 'Note it'}
+            onPress={() => note(now, now.minC === item.thermometer?.minC ? 'thermometer' : 'grower')}
+            testID="note-reading"
+          />
+        </View>
+      ) : (
+        <Text tone="quiet" style={{ paddingVertical: 8 }}>
+          Every thermometer has been read.
+        </Text>
+      )}
+      {items
+        .filter((i) => i.reading !== null)
+        .map((i, n) => (
+          <Row key={i.spot} first={n === 0}>
+            <Text style={{ flex: 1 }}>{i.name}</Text>
+            <Text kind="figure" tone={(i.reading!.minC ?? 1) < 0 ? 'frost' : 'ink'}>
+              {i.reading!.minC === null ? '–' : format.t(i.reading!.minC)}
+            </Text>
+            <Button
+              kind="plain"
+              label="Correct"
+              hint={`Correct ${i.name}`}
+              onPress={() => setChosen(i.spot)}
+            />
+          </Row>
+        ))}
+    </View>
+  );
+}

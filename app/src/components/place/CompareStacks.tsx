@@ -1,0 +1,139 @@
+/** Two stacks side by side: the one that is held and the one that is switched, with what each leads to and costs. */
+import type { GlyphLayer } from '@fogata/contract';
+import { StyleSheet, View } from 'react-native';
+import type { Format } from '../../data/format';
+import { useTheme } from '../../theme/theme';
+import type { TryResult } from '../../worker/whatIf';
+import { Button } from '../ui/Button';
+import { Curves } from '../ui/Curves';
+import { PartTitle, Text } from '../ui/Text';
+import { StackGlyph } from './StackGlyph';
+
+export interface Side {
+  title: string;
+  glyph: GlyphLayer[];
+  covers: string;
+  minutes: number;
+  result: TryResult;
+}
+
+interface Line {
+  what: string;
+  of: (s: Side) => string;
+  /** Shown where the two differ: the right one less the left one. */
+  less?: (a: Side, b: Side) => string;
+}
+
+function linesFor(format: Format): Line[] {
+  const dawn = (s: Side) => s.result.soil5C[s.result.minIndex]!;
+  const max = (s: Side) => s.result.canopyC[s.result.maxIndex]!;
+  const diff = (of: (s: Side) => number) => (a: Side, b: Side) => format.diff(of(b) - of(a));
+  return [
+    {
+      what: 'leaf at its coldest',
+      of: (s) => format.t(s.result.minLeafC),
+      less: diff((s) => s.result.minLeafC),
+    },
+    { what: 'hours frozen', of: (s) => `${s.result.frozenH} h` },
+    {
+      what: 'thawed by',
+      of: (s) =>
+        s.result.thawMs === null
+          ? 'never frozen'
+          : s.result.thawMs === Infinity
+            ? 'not by then'
+            : format.time(s.result.thawMs),
+    },
+    { what: 'soil at 5 cm then', of: (s) => format.t(dawn(s)), less: diff(dawn) },
+    {
+      what: 'warmest air by day',
+      of: (s) => `${format.t(max(s))} at ${format.time(s.result.timesMs[s.result.maxIndex]!)}`,
+      less: diff(max),
+    },
+    { what: 'to lay', of: (s) => (s.minutes > 0 ? `${Math.round(s.minutes)} min` : 'nothing') },
+  ];
+}
+
+export function CompareStacks({
+  held,
+  now,
+  format,
+  width,
+  onLetGo,
+  onSwap,
+}: {
+  held: Side;
+  now: Side;
+  format: Format;
+  width: number;
+  onLetGo: () => void;
+  onSwap: () => void;
+}) {
+  const theme = useTheme();
+  const better = now.result.minLeafC - held.result.minLeafC;
+  return (
+    <View testID="compare">
+      <PartTitle right="left is held, right is what you switch">Side by side</PartTitle>
+      <Text kind="strong" live testID="compare-sentence">
+        {Math.abs(better) < 0.15
+          ? 'The leaf ends as warm under both.'
+          : `${format.diff(Math.abs(better)).replace('+', '')} ${better > 0 ? 'warmer on the right' : 'colder on the right'} at the coldest, for ${minutesWords(now.minutes - held.minutes)}.`}
+      </Text>
+      <View style={[styles.row, { borderColor: theme.hairline, paddingTop: 10 }]}>
+        {[held, now].map((s, i) => (
+          <View key={i} style={[styles.side, i === 1 && { borderLeftWidth: 1, borderColor: theme.hairline }]}>
+            <StackGlyph layers={s.glyph} size={92} />
+            <Text kind="label" tone="quiet">
+              {s.title}
+            </Text>
+            <Text kind="small">{s.covers}</Text>
+          </View>
+        ))}
+      </View>
+      {linesFor(format).map((l) => (
+        <View key={l.what} style={[styles.row, { borderColor: theme.hairline, borderTopWidth: 1 }]}>
+          {[held, now].map((s, i) => (
+            <View
+              key={i}
+              style={[styles.side, i === 1 && { borderLeftWidth: 1, borderColor: theme.hairline }]}
+            >
+              <Text kind="small" tone="quiet">
+                {l.what}
+              </Text>
+              <Text kind="figure">
+                {l.of(s)}
+                {i === 1 && l.less ? <Text kind="label" tone="quiet">{`  ${l.less(held, now)}`}</Text> : null}
+              </Text>
+            </View>
+          ))}
+        </View>
+      ))}
+      <Curves
+        timesMs={now.result.timesMs}
+        format={format}
+        width={width}
+        label="The leaf under both stacks"
+        curves={[
+          { name: 'outside', c: now.result.outsideC, colour: theme.quiet, dash: [2, 3], thick: 1.5 },
+          { name: 'leaf, held', c: held.result.leafC, colour: theme.ink, dash: [7, 4] },
+          { name: 'leaf, switched', c: now.result.leafC, colour: theme.pine, thick: 3 },
+        ]}
+      />
+      <View style={styles.buttons}>
+        <Button label="Swap them" onPress={onSwap} testID="compare-swap" />
+        <Button kind="plain" label="Let go of the held one" onPress={onLetGo} testID="compare-let-go" />
+      </View>
+    </View>
+  );
+}
+
+function minutesWords(more: number): string {
+  if (Math.abs(more) < 0.5) return 'the same work';
+  return `${Math.round(Math.abs(more))} min ${more > 0 ? 'more' : 'less'} work`;
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row' },
+  side: { flex: 1, paddingVertical: 6, paddingHorizontal: 8, gap: 2 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 12 },
+});

@@ -1,0 +1,112 @@
+/** The day after a tried night: whether covers come off, how far it stands open, how hot that gets, and every layer's curve. */
+import type { PlaceView } from '@fogata/contract';
+import { memo } from 'react';
+import { View } from 'react-native';
+import type { Format } from '../../data/format';
+import { useTheme } from '../../theme/theme';
+import type { TryResult } from '../../worker/whatIf';
+import { Choice } from '../ui/Button';
+import { Curves, type Curve } from '../ui/Curves';
+import { Stepper } from '../ui/Stepper';
+import { PartTitle, Text } from '../ui/Text';
+import { dayWord, isOn, namesFor, type Trial } from './trial';
+
+export const IN_STRUCTURE = {
+  house: 'in the house',
+  frame: 'in the frame',
+  tunnel: 'in the tunnel',
+  open: '',
+} as const;
+
+/** Drawn only when what it shows has changed: the chart is the dearest thing on the screen. */
+export const DayAndNight = memo(function DayAndNight({ view, trial, result, format, width }: Tried) {
+  const theme = useTheme();
+  const names = namesFor(view.whatIf!, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
+  const value = (c: number) => (Number.isFinite(c) ? c : null);
+  const dashes = [undefined, [9, 4], [5, 3], [2, 3]];
+  const curves: Curve[] = [
+    { name: 'outside', c: result.outsideC.map(value), colour: theme.quiet, dash: [2, 3], thick: 1.5 },
+    ...names.map((n, i) => ({
+      name: n.name,
+      c: (result.layersC[i] ?? []).map(value),
+      colour: theme.ink,
+      thick: 1.5,
+      ...(dashes[i] ? { dash: dashes[i] } : {}),
+    })),
+    { name: 'air at the crop', c: result.canopyC.map(value), colour: theme.pine, dash: [4, 3] },
+    { name: 'leaf', c: result.leafC.map(value), colour: theme.pine, thick: 3 },
+    { name: 'soil at 5 cm', c: result.soil5C.map(value), colour: theme.ember },
+  ];
+  return (
+    <View>
+      <PartTitle
+        right={trial.dayOff ? `covers off from ${format.time(view.whatIf!.dayFromMs)}` : 'covers stay on'}
+      >
+        Day and night, every layer
+      </PartTitle>
+      <Curves
+        timesMs={result.timesMs}
+        curves={curves}
+        format={format}
+        width={width}
+        label={`${view.bed.name} from now to the evening after`}
+      />
+    </View>
+  );
+});
+
+export interface Tried {
+  view: PlaceView;
+  trial: Trial;
+  result: TryResult;
+  format: Format;
+  width: number;
+}
+
+/** What tomorrow looks like: whether covers come off, how far it stands open, how hot that gets. */
+export function Tomorrow({
+  view,
+  trial,
+  result,
+  format,
+  onChange,
+}: Tried & { onChange: (t: Trial) => void }) {
+  const warmest = result.canopyC[result.maxIndex]!;
+  const ventable = view.whatIf!.layers.some((l) => l.ventable && isOn(trial, l));
+  return (
+    <View style={{ gap: 8 }}>
+      <PartTitle right={`${format.time(view.whatIf!.dayFromMs)} to ${format.time(view.whatIf!.dayToMs)}`}>
+        {dayWord(view, format.timeZone) === 'today' ? 'Today, by day' : 'Tomorrow, by day'}
+      </PartTitle>
+      <Text kind="figure" tone={warmest > 28 ? 'ochre' : 'ink'} live testID="tried-max">
+        {`${warmest > 28 ? '▲ ' : ''}Air ${format.t(warmest)} at its warmest, ${format.time(result.timesMs[result.maxIndex]!)}`}
+      </Text>
+      <Choice
+        label="Covers by day"
+        options={[
+          { value: 'off', label: 'covers off by day' },
+          { value: 'on', label: 'left on' },
+        ]}
+        value={trial.dayOff ? 'off' : 'on'}
+        onChange={(v) => onChange({ ...trial, dayOff: v === 'off' })}
+      />
+      {ventable ? (
+        <>
+          <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open by day`}</Text>
+          <Stepper
+            label="Opening by day"
+            value={Math.round(trial.dayOpening * 100)}
+            onChange={(v) => onChange({ ...trial, dayOpening: v / 100 })}
+            step={5}
+            bigStep={25}
+            digits={0}
+            unit="%"
+            min={0}
+            max={100}
+            testID="day-opening"
+          />
+        </>
+      ) : null}
+    </View>
+  );
+}

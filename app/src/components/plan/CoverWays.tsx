@@ -1,0 +1,45 @@
+/** How else a sheet may lie. It answers: may the plan use it another way tonight, where its usual one does not fit? */
+import { bears, wayWords, type Cover, type CoverUse } from '@fogata/core';
+import { View } from 'react-native';
+import { Toggle } from '../ui/Button';
+import { Labelled } from '../ui/Fields';
+import { Text } from '../ui/Text';
+
+const ALL: readonly CoverUse[] = ['hoops', 'flat', 'over'];
+const WORDS: Record<CoverUse, string> = {
+  hoops: 'on hoops',
+  flat: 'laid on the crop',
+  over: 'over frames and tunnels',
+};
+
+export function CoverWays({ cover, onChange }: { cover: Cover; onChange: (ways: CoverUse[]) => void }) {
+  const ways = cover.ways ?? bears(cover.material);
+  const asCloth = cover.ways === undefined;
+  return (
+    <Labelled
+      label="It may also lie"
+      note={
+        asCloth
+          ? 'As its cloth usually bears; change it where yours does not.'
+          : 'As you set it. The plan uses each where it fits.'
+      }
+    >
+      {ALL.filter((use) => use !== cover.use).map((use) => (
+        <View
+          key={use}
+          style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 }}
+        >
+          <Text style={{ flex: 1 }}>{WORDS[use]}</Text>
+          <Toggle
+            label={`may also lie ${wayWords(use)}`}
+            on={ways.includes(use)}
+            onChange={(on) =>
+              onChange(ALL.filter((u) => u !== cover.use && (u === use ? on : ways.includes(u))))
+            }
+            testID={`cover-way-${use}`}
+          />
+        </View>
+      ))}
+    </Labelled>
+  );
+}

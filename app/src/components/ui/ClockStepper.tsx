@@ -1,0 +1,42 @@
+/** A time in the coming hours by half hours, on the farm's clock. */
+import { View } from 'react-native';
+import { useFormat } from '../../data/format';
+import { Button } from './Button';
+import { Text } from './Text';
+
+const HALF_HOUR = 30 * 60_000;
+
+export function ClockStepper({
+  label,
+  valueMs,
+  fromMs,
+  toMs,
+  onChange,
+}: {
+  label: string;
+  valueMs: number;
+  fromMs: number;
+  toMs: number;
+  onChange: (ms: number) => void;
+}) {
+  const format = useFormat();
+  const move = (halves: number) => onChange(Math.min(toMs, Math.max(fromMs, valueMs + halves * HALF_HOUR)));
+  return (
+    <View role="group" aria-label={label} style={{ gap: 4 }}>
+      <Text kind="label" tone="quiet">
+        {label}
+      </Text>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <Button label="−2 h" hint={`${label}: two hours earlier`} onPress={() => move(-4)} />
+        <Button label="−½ h" hint={`${label}: half an hour earlier`} onPress={() => move(-1)} />
+        <View style={{ flex: 1, alignItems: 'center' }}>
+          <Text kind="figure" live>
+            {format.time(valueMs)}
+          </Text>
+        </View>
+        <Button label="+½ h" hint={`${label}: half an hour later`} onPress={() => move(1)} />
+        <Button label="+2 h" hint={`${label}: two hours later`} onPress={() => move(4)} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,51 @@
+/** Asks for the farm's passcode where the server wants one; what waits on the device is kept meanwhile. */
+import { useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Refused, request } from '../../data/api';
+import { refresh, useFarm } from '../../data/hooks';
+import { outbox } from '../../data/outbox';
+import { Problem } from './Bars';
+import { Button } from './Button';
+import { NoteField } from './Field';
+import { Page } from './Page';
+import { Text } from './Text';
+
+export function PasscodeGate({ children }: { children: ReactNode }) {
+  const { error } = useFarm();
+  const [passcode, setPasscode] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  if (!(error instanceof Refused && error.status === 401)) return <>{children}</>;
+  const open = async () => {
+    setProblem(null);
+    try {
+      await request('/api/session', 'POST', { passcode });
+      setPasscode('');
+      await refresh();
+      void outbox.flush();
+    } catch (e) {
+      setProblem((e as Error).message);
+    }
+  };
+  return (
+    <Page testID="passcode">
+      <View style={{ gap: 14, paddingTop: 24 }}>
+        <Text kind="title" heading={1}>
+          This farm asks for its passcode
+        </Text>
+        <NoteField label="Passcode" value={passcode} onChange={setPasscode} testID="passcode-field" />
+        {problem ? <Problem>{problem}</Problem> : null}
+        <Button
+          wide
+          kind="main"
+          label="Open the farm"
+          disabled={passcode === ''}
+          onPress={() => void open()}
+          testID="passcode-open"
+        />
+        <Text kind="small" tone="quiet">
+          Whoever runs the server set it there. It is asked for once in ninety days on each device.
+        </Text>
+      </View>
+    </Page>
+  );
+}

@@ -1,0 +1,46 @@
+/** How far the night is worked out: beds done of all, as a bar and in words. */
+import type { PlanProgress } from '@fogata/contract';
+import { View } from 'react-native';
+import { change, refresh } from '../../data/hooks';
+import { useTheme } from '../../theme/theme';
+import { Problem } from './Bars';
+import { Text } from './Text';
+
+/** `still`: while what was worked out last stands below, a hair's line that moves nothing under a finger. */
+export function Progress({ progress, still = false }: { progress: PlanProgress; still?: boolean }) {
+  const theme = useTheme();
+  if (progress.state === 'ready' || progress.state === 'empty' || progress.state === 'waiting') return null;
+  if (progress.state === 'failed')
+    return (
+      <Problem onRetry={() => void change('/api/plan/again', 'POST').catch(() => refresh())}>
+        {progress.message ?? 'The night could not be worked out.'}
+      </Problem>
+    );
+  const share = progress.of > 0 ? progress.done / progress.of : 0;
+  return (
+    <View
+      role="progressbar"
+      aria-label="Working out the night"
+      aria-valuemin={0}
+      aria-valuemax={progress.of}
+      aria-valuenow={progress.done}
+      style={still ? { height: 0 } : { gap: 6, paddingVertical: 10 }}
+    >
+      <View
+        style={[
+          { height: 4, backgroundColor: theme.hairline },
+          still && { position: 'absolute', left: 0, right: 0, top: 0 },
+        ]}
+      >
+        <View style={{ height: 4, width: `${Math.round(share * 100)}%`, backgroundColor: theme.emberFill }} />
+      </View>
+      {still ? null : (
+        <Text kind="small" tone="quiet">
+          {progress.of > 0
+            ? `${progress.done} of ${progress.of} beds, every cover under every forecast`
+            : 'Reading the forecast'}
+        </Text>
+      )}
+    </View>
+  );
+}
