@@ -1,160 +1,224 @@
 /**
- * Crops and their starting values. Temperatures are of the leaf, °C, from general horticultural literature
- * (extension tables, cold-tolerance trials); the grower's own records move them. Every figure is a starting value.
+ * Crops and their starting values, from the tables beside. Contract: `CROPS` in the order of the list; `cropById` gives any id
+ * figures, those of leaf lettuce and a name that says so where the list has none; `isCrop` says which it has. Every figure is
+ * a starting value from general horticultural literature (the kind of source is in each table's head); the grower's own
+ * records move them. Temperatures are °C of the tissue unless said.
  */
+import { needed, numberIn, readTable, type TableRow } from './table';
+import { COLD } from './tables/cold';
+import { GROWTH } from './tables/growth';
+import { SEED } from './tables/seed';
+import { WHAT } from './tables/what';
 
 export const AIMS = ['survive', 'grow', 'flower'] as const;
 /** What a cover is for: survive the cold, keep growing, save flowers and fruit. */
 export type Aim = (typeof AIMS)[number];
 
+export const GROUPS = [
+  'salad',
+  'cooking',
+  'brassica',
+  'root',
+  'onion',
+  'legume',
+  'herb',
+  'potato',
+  'fruiting',
+  'strawberry',
+  'flower',
+  'fruit',
+  'manure',
+] as const;
+export type CropGroup = (typeof GROUPS)[number];
+
+/** How it is picked: outer leaves, cut and come again, whole, and so on; `none` is dug in. */
+export const HABITS = ['leaves', 'cut', 'whole', 'roots', 'stems', 'fruit', 'none'] as const;
+export type Habit = (typeof HABITS)[number];
+export const BOLTS = ['none', 'long', 'cold', 'heat'] as const;
+
+/** Not hardened and fully hardened, °C. */
+export type SoftHard = [number, number];
+
 export interface Crop {
   id: string;
   name: string;
   family: string;
-  /** Leaf damage begins, not hardened and fully hardened. */
-  damageC: [number, number];
-  /** Half the plants die, not hardened and fully hardened. */
-  deathC: [number, number];
-  /** Open flowers or young fruit are lost; null where they are not what is sold. */
+  group: CropGroup;
+  aim: Aim;
+  habit: Habit;
+
+  /** Leaf damage begins. */
+  damageC: SoftHard;
+  /** Half the plants die: the growing point. */
+  deathC: SoftHard;
+  /** Root, bulb or corm is killed, by the temperature of the soil around it. */
+  rootC: SoftHard;
+  /** Open flowers are lost; null where they are not what is grown. */
   flowerC: number | null;
-  /** Growth stops below this. */
-  baseC: number;
+  /** Young fruit is lost. */
+  fruitC: number | null;
+  /** Harmed above zero by nights below this; null where it is not. */
+  chillingC: number | null;
+  /** Above this a leaf no longer grows; a day above `spoilC` spoils what is to be picked. */
+  stopC: number;
+  spoilC: number;
   /** Days of cold after planting until fully hardened. */
   hardenDays: number;
+
+  /** Growth stands still below `baseC` and above `upperC`, and is fastest at `bestC`. */
+  baseC: number;
+  bestC: number;
+  upperC: number;
+  /** Of the seedbed; degree days over `minC`. Null where nothing is sown or planted dry. */
+  emergence: { minC: number | null; bestC: number | null; maxC: number | null; degreeDays: number } | null;
+  /** Degree days over `baseC` from emergence to planting out; null where it is sown where it grows. */
+  raiseDd: number | null;
+  /** From emergence to the first picking. */
+  pickDd: number;
+  /** From the first picking until it is over. */
+  standDd: number;
+  /** From a cut to the next; null where it is cut once. */
+  againDd: number | null;
+  /** Light at the leaf, mol/m² a day: below `darkMol` growth stands still, above `fullMol` warmth alone limits it. */
+  light: { darkMol: number; fullMol: number };
+  bolts: { by: (typeof BOLTS)[number]; dayH: number | null; coldDays: number | null };
+
   heightM: number;
-  groundCover: number;
+  spreadM: number;
+  spacingM: number;
+  /** Rows for a metre of bed. */
   rowsPerM: number;
+  groundCover: number;
+  /** Of a metre of row, over all its cuts; null of flowers and what is dug in. */
+  yieldKgPerM: number | null;
+  cuts: number | null;
   /** A grower's value of one metre of row, in the farm's money. */
   valuePerM: number;
-  aim: Aim;
+
+  sowing: {
+    depthMm: number;
+    wants: 'dark' | 'light' | 'either';
+    /** Plants from one seed. */
+    germs: number;
+    seedMg: number;
+    /** Share of fresh seed that comes up, 0 to 1. */
+    germination: number;
+    /** Years in which half of that is gone. */
+    halfLifeYears: number;
+  } | null;
+  /** What it takes up, g/m². */
+  nitrogenGM2: number;
+  /** Diseases that stay in the soil for its kin, and the years to leave. */
+  shares: string[];
+  yearsAway: number;
+  /** Rain spoils it as it ripens. */
+  rainSensitive: boolean;
+  pot: { litres: number; mlDay: number } | null;
+
   /** What leaf damage and death look like, in plain words. */
   damageWord: string;
   deathWord: string;
 }
 
-function crop(
-  id: string,
-  name: string,
-  family: string,
-  damageC: [number, number],
-  deathC: [number, number],
-  rest: Partial<Crop> & { heightM: number; valuePerM: number },
-): Crop {
+const soft = (row: TableRow, part: string): SoftHard => [
+  needed(row, `${part}-soft`),
+  needed(row, `${part}-hard`),
+];
+
+function emergenceOf(g: TableRow): Crop['emergence'] {
+  const degreeDays = numberIn(g, 'up-dd');
+  if (degreeDays === null) return null;
   return {
-    id,
-    name,
-    family,
-    damageC,
-    deathC,
-    flowerC: null,
-    baseC: 3,
-    hardenDays: 24,
-    groundCover: 0.6,
-    rowsPerM: 4,
-    aim: 'survive',
-    damageWord: 'leaf burn',
-    deathWord: 'plants lost',
-    ...rest,
+    minC: numberIn(g, 'up-min'),
+    bestC: numberIn(g, 'up-best'),
+    maxC: numberIn(g, 'up-max'),
+    degreeDays,
   };
 }
 
-export const CROPS: readonly Crop[] = [
-  crop('mache', 'mâche', 'Caprifoliaceae', [-6, -12], [-9, -18], {
-    heightM: 0.06,
-    valuePerM: 7,
-    groundCover: 0.7,
-  }),
-  crop('spinach', 'spinach', 'Amaranthaceae', [-5, -9], [-8, -14], { heightM: 0.12, valuePerM: 6 }),
-  crop('lettuce', 'lettuce heads', 'Asteraceae', [-1.5, -3.5], [-4, -7], {
-    heightM: 0.15,
-    valuePerM: 8,
-    baseC: 4,
-  }),
-  crop('lettuce-leaf', 'leaf lettuce', 'Asteraceae', [-1.5, -4], [-4, -8], {
-    heightM: 0.1,
-    valuePerM: 7,
-    baseC: 4,
-  }),
-  crop('endive', 'endive', 'Asteraceae', [-3, -6], [-5, -9], { heightM: 0.15, valuePerM: 7 }),
-  crop('claytonia', 'claytonia', 'Montiaceae', [-5, -10], [-8, -15], { heightM: 0.08, valuePerM: 6 }),
-  crop('mizuna', 'mizuna', 'Brassicaceae', [-3, -6], [-6, -10], { heightM: 0.2, valuePerM: 6 }),
-  crop('rocket', 'rocket', 'Brassicaceae', [-3, -6], [-5, -9], { heightM: 0.15, valuePerM: 7 }),
-  crop('pak-choi', 'pak choi', 'Brassicaceae', [-2, -4.5], [-4, -8], {
-    heightM: 0.2,
-    valuePerM: 7,
-    baseC: 4,
-  }),
-  crop('kale', 'kale', 'Brassicaceae', [-5, -9], [-8, -14], { heightM: 0.4, valuePerM: 6, groundCover: 0.7 }),
-  crop('chard', 'chard', 'Amaranthaceae', [-2, -4.5], [-5, -9], { heightM: 0.25, valuePerM: 6, baseC: 5 }),
-  crop('radish', 'radish', 'Brassicaceae', [-2, -4], [-4, -7], {
-    heightM: 0.1,
-    valuePerM: 5,
-    baseC: 4,
-    hardenDays: 18,
-  }),
-  crop('carrot', 'carrots', 'Apiaceae', [-4, -7], [-8, -13], {
-    heightM: 0.2,
-    valuePerM: 5,
-    damageWord: 'tops burnt, roots safe',
-  }),
-  crop('spring-onion', 'spring onions', 'Amaryllidaceae', [-4, -8], [-8, -14], {
-    heightM: 0.25,
-    valuePerM: 5,
-    groundCover: 0.3,
-  }),
-  crop('leek', 'leeks', 'Amaryllidaceae', [-6, -10], [-9, -16], {
-    heightM: 0.4,
-    valuePerM: 6,
-    groundCover: 0.35,
-  }),
-  crop('parsley', 'parsley', 'Apiaceae', [-4, -8], [-7, -12], { heightM: 0.2, valuePerM: 8 }),
-  crop('coriander', 'coriander', 'Apiaceae', [-3, -6], [-6, -10], { heightM: 0.18, valuePerM: 7 }),
-  crop('pea-shoots', 'peas', 'Fabaceae', [-2, -5], [-4, -8], { heightM: 0.3, valuePerM: 6, baseC: 4 }),
-  crop('broad-bean', 'broad beans', 'Fabaceae', [-4, -7], [-7, -11], { heightM: 0.4, valuePerM: 4 }),
-  crop('potato', 'early potatoes', 'Solanaceae', [-0.8, -1], [-2, -2.5], {
-    heightM: 0.15,
-    valuePerM: 9,
-    baseC: 7,
-    hardenDays: 10,
-    aim: 'grow',
-    damageWord: 'tops burnt',
-    deathWord: 'tops lost',
-  }),
-  crop('strawberry', 'strawberries', 'Rosaceae', [-4, -8], [-9, -14], {
-    heightM: 0.15,
-    valuePerM: 14,
-    flowerC: -1,
-    aim: 'flower',
-    damageWord: 'leaf burn',
-  }),
-  crop('anemone', 'anemones', 'Ranunculaceae', [-3, -5], [-5, -9], {
-    heightM: 0.2,
-    valuePerM: 16,
-    flowerC: -2.5,
-    aim: 'flower',
-  }),
-  crop('stock', 'stocks', 'Brassicaceae', [-2, -4], [-4, -7], {
-    heightM: 0.3,
-    valuePerM: 15,
-    flowerC: -2,
-    aim: 'flower',
-  }),
-  crop('tomato', 'tomatoes', 'Solanaceae', [0.2, 0], [-1, -1.2], {
-    heightM: 0.4,
-    valuePerM: 30,
-    baseC: 10,
-    rowsPerM: 1,
-    flowerC: 0,
-    aim: 'grow',
-    damageWord: 'chilled',
-  }),
-];
+function sowingOf(s: TableRow): Crop['sowing'] {
+  const depthMm = numberIn(s, 'depth');
+  if (depthMm === null) return null;
+  return {
+    depthMm,
+    wants: s['in'] as 'dark' | 'light' | 'either',
+    germs: needed(s, 'germs'),
+    seedMg: needed(s, 'mg'),
+    germination: needed(s, 'germ') / 100,
+    halfLifeYears: needed(s, 'half'),
+  };
+}
+
+function cropOf(w: TableRow, c: TableRow, g: TableRow, s: TableRow): Crop {
+  const potL = numberIn(s, 'pot');
+  return {
+    id: w['id']!,
+    name: w['name']!,
+    family: w['family']!,
+    group: w['group'] as CropGroup,
+    aim: w['aim'] as Aim,
+    habit: w['habit'] as Habit,
+    damageC: soft(c, 'leaf'),
+    deathC: soft(c, 'death'),
+    rootC: soft(c, 'root'),
+    flowerC: numberIn(c, 'flower'),
+    fruitC: numberIn(c, 'fruit'),
+    chillingC: numberIn(c, 'chill'),
+    stopC: needed(c, 'stop'),
+    spoilC: needed(c, 'spoil'),
+    hardenDays: needed(c, 'days'),
+    baseC: needed(g, 'base'),
+    bestC: needed(g, 'best'),
+    upperC: needed(g, 'upper'),
+    emergence: emergenceOf(g),
+    raiseDd: numberIn(g, 'raise'),
+    pickDd: needed(g, 'pick'),
+    standDd: needed(g, 'stand'),
+    againDd: numberIn(g, 'again'),
+    light: { darkMol: needed(g, 'dark'), fullMol: needed(g, 'full') },
+    bolts: {
+      by: g['bolts'] as Crop['bolts']['by'],
+      dayH: numberIn(g, 'day-h'),
+      coldDays: numberIn(g, 'cold-days'),
+    },
+    heightM: needed(w, 'height'),
+    spreadM: needed(w, 'spread'),
+    spacingM: needed(w, 'spacing'),
+    rowsPerM: needed(w, 'rows/m'),
+    groundCover: needed(w, 'cover'),
+    yieldKgPerM: numberIn(w, 'kg/m'),
+    cuts: numberIn(w, 'cuts'),
+    valuePerM: needed(w, 'value'),
+    sowing: sowingOf(s),
+    nitrogenGM2: needed(s, 'N'),
+    shares: s['shares'] === '-' ? [] : s['shares']!.split(',').map((x) => x.trim()),
+    yearsAway: needed(s, 'years'),
+    rainSensitive: s['rain'] === 'yes',
+    pot: potL === null ? null : { litres: potL, mlDay: needed(s, 'ml') },
+    damageWord: w['hurt'] || 'leaf burn',
+    deathWord: w['lost'] || 'plants lost',
+  };
+}
+
+function library(): Crop[] {
+  const byId = (text: string) => new Map(readTable(text).map((row) => [row['id']!, row]));
+  const [cold, growth, seed] = [byId(COLD), byId(GROWTH), byId(SEED)];
+  return readTable(WHAT).map((w) => {
+    const id = w['id']!;
+    const [c, g, s] = [cold.get(id), growth.get(id), seed.get(id)];
+    if (!c || !g || !s) throw new Error(`${id} is not in every table of crops`);
+    return cropOf(w, c, g, s);
+  });
+}
+
+export const CROPS: readonly Crop[] = library();
+const BY_ID = new Map(CROPS.map((c) => [c.id, c]));
 
 /** The crop with this id; a crop that the farm invented falls back to leaf lettuce's figures and says so by its name. */
 export function cropById(id: string): Crop {
   return (
-    CROPS.find((c) => c.id === id) ?? {
-      ...CROPS.find((c) => c.id === 'lettuce-leaf')!,
+    BY_ID.get(id) ?? {
+      ...BY_ID.get('lettuce-leaf')!,
       id,
       name: `${id}, not in the list: reckoned as lettuce`,
     }
@@ -163,5 +227,11 @@ export function cropById(id: string): Crop {
 
 /** Whether a crop is in the list: what is not has no figures of its own. */
 export function isCrop(id: string): boolean {
-  return CROPS.some((c) => c.id === id);
+  return BY_ID.has(id);
 }
+
+/** Half of the leaves are gone: six tenths of the way from where burn begins to where plants die. */
+export const leafDeathC = (crop: Crop): SoftHard => [
+  crop.damageC[0] + 0.6 * (crop.deathC[0] - crop.damageC[0]),
+  crop.damageC[1] + 0.6 * (crop.deathC[1] - crop.damageC[1]),
+];

@@ -1,27 +1,13 @@
 /**
- * How much cold a planting stands tonight: hardening gained and lost by the cold of the last weeks, and what a leaf
- * temperature then does to it.
- *
- * Acclimation as a state h from 0 (fresh from the tray) to 1 (as hard as it gets), after the usual single-state models
- * (e.g. Fuchigami et al. 1982): a day whose mean is between −3 and 9 °C gains 1/hardenDays; above 12 °C it is lost
- * three times as fast. Starting values; harm scores move the thresholds.
+ * How much cold a planting stands tonight: the hardness that the days since it was planted have left it (`acclimation.ts`), and
+ * what a leaf temperature then does to it. Starting values; harm scores move the thresholds.
  */
 import type { Aim, Crop } from '../crops/crops';
+import { acclimate, atHardness, FRESH } from './acclimation';
 
-/** Daily gain of hardening as a share of the fastest, by daily mean temperature. */
-export function hardeningRate(meanC: number): number {
-  if (meanC <= -8) return 0.2;
-  if (meanC <= -3) return 0.2 + (0.8 * (meanC + 8)) / 5;
-  if (meanC <= 6) return 1;
-  if (meanC <= 12) return 1 - (meanC - 6) / 6;
-  return -3 * Math.min(1, (meanC - 12) / 6);
-}
-
-/** Hardening 0 to 1 after `dailyMeansC`, one for each day since planting, oldest first. */
+/** Hardness 0 to 1 after `dailyMeansC` among its leaves, one for each day since planting, oldest first. */
 export function hardening(dailyMeansC: readonly number[], crop: Crop): number {
-  let h = 0.1;
-  for (const mean of dailyMeansC) h = Math.min(1, Math.max(0, h + hardeningRate(mean) / crop.hardenDays));
-  return h;
+  return dailyMeansC.reduce((state, meanC) => acclimate(state, meanC, crop), FRESH).h;
 }
 
 export interface Thresholds {
@@ -37,9 +23,8 @@ export interface Thresholds {
 
 /** Thresholds of a planting with hardening `h` under its aim. */
 export function thresholds(crop: Crop, h: number, aim: Aim): Thresholds {
-  const at = ([soft, hard]: [number, number]) => soft + (hard - soft) * h;
-  const damageC = at(crop.damageC);
-  const deathC = at(crop.deathC);
+  const damageC = atHardness(crop.damageC, h);
+  const deathC = atHardness(crop.deathC, h);
   const flowerC = aim === 'flower' ? (crop.flowerC ?? damageC) : null;
   // who wants it to keep growing counts a night near freezing as a check, before any leaf is hurt
   const harmC = aim === 'flower' ? flowerC! : aim === 'grow' ? Math.max(damageC, -0.5) : damageC;

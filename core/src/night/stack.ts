@@ -58,12 +58,15 @@ function structureLayer(structure: Structure, options: StackOptions): Layer | nu
   };
 }
 
+/** What is tall when it is picked stands no higher than this for its first months, m: starting value. */
+const YOUNG_M = 0.5;
+
 /** Tallest leaf and share of ground covered, over what stands in the bed. */
 export function canopyOf(plantings: readonly Planting[]): { heightM: number; groundCover: number } {
   if (plantings.length === 0) return { heightM: 0.05, groundCover: 0.1 };
   const crops = plantings.map((p) => cropById(p.crop));
   return {
-    heightM: Math.max(...crops.map((c) => c.heightM)),
+    heightM: Math.max(...crops.map((c) => Math.min(c.heightM, YOUNG_M))),
     groundCover: crops.reduce((sum, c) => sum + c.groundCover, 0) / crops.length,
   };
 }

@@ -1,0 +1,71 @@
+/**
+ * What a night does to a planting. Contract: `injury` takes the lowest leaf temperature, for how long it was about that cold, and what
+ * the planting stands, and gives shares with nothing rounded; it never gets less as the night gets colder or longer.
+ *
+ * Thresholds of the literature are of freezers held for one to two hours; each doubling of the time costs about 0.4 K (potted
+ * trials of leafy crops lie between 0.2 and 0.6). A leaf that touches its cover is as cold as the cover's inner face, about 1 K
+ * under the leaves beside it; sun on leaves still frozen does as much as 1 K more. Plants of one bed differ by some 0.7 K.
+ * Starting values.
+ */
+import type { Crop } from '../crops/crops';
+import { atHardness } from './acclimation';
+
+export interface ColdNight {
+  /** Lowest leaf temperature, °C. */
+  leafMinC: number;
+  /** Hours within a kelvin of it; two where it is not known. */
+  hours?: number;
+  /** Lowest temperature of the soil about the roots, °C. */
+  soilMinC?: number;
+  touches?: boolean;
+  /** Sun comes on it before it has thawed. */
+  suddenSun?: boolean;
+}
+
+export interface Injury {
+  /** Shares, 0 to 1: plants lost, leaves lost on those that live, open flowers and young fruit lost. */
+  plants: number;
+  leaves: number;
+  flowers: number;
+  /** Growth that it costs, in days as they are then. */
+  daysLost: number;
+  /** Days until the next flower can be picked; 0 where none was lost. */
+  nextFlowerDays: number;
+}
+
+const SPREAD_K = 0.7;
+/** Share of a bed past a threshold. */
+const past = (thresholdC: number, c: number) => 1 / (1 + Math.exp((c - thresholdC) / (SPREAD_K / 1.8)));
+
+/** What a longer night counts colder, K. Example: 4 hours: 0.4; half an hour: −0.8. */
+export function durationK(hours: number): number {
+  return 0.4 * Math.log2(Math.min(16, Math.max(0.25, hours)) / 2);
+}
+
+/** A flower cluster after this: strawberries about a month, cut flowers with many stems less. */
+const nextFlower = (crop: Crop) => (crop.group === 'strawberry' ? 30 : crop.aim === 'flower' ? 21 : 0);
+
+export function injury(crop: Crop, h: number, night: ColdNight): Injury {
+  const c =
+    night.leafMinC -
+    durationK(night.hours ?? 2) -
+    (night.touches ? 1 : 0) -
+    (night.suddenSun && night.leafMinC < 0 ? 1 : 0);
+  const damageC = atHardness(crop.damageC, h);
+  const deathC = atHardness(crop.deathC, h);
+  const leafDeathC = damageC + 0.6 * (deathC - damageC);
+  const byRoot = night.soilMinC === undefined ? 0 : past(atHardness(crop.rootC, h), night.soilMinC);
+  const plants = 1 - (1 - past(deathC, c)) * (1 - byRoot);
+  // burn begins at `damageC`, half of the leaves are gone at `leafDeathC`
+  const depth = Math.max(0, (damageC - c) / (damageC - leafDeathC));
+  const leaves = 1 - 2 ** -(depth * depth);
+  const flowers = crop.flowerC === null ? 0 : past(crop.flowerC, c);
+  const chilled = crop.chillingC === null ? 0 : Math.max(0, crop.chillingC - night.leafMinC) / 4;
+  return {
+    plants,
+    leaves,
+    flowers,
+    daysLost: Math.min(30, 14 * leaves + Math.min(6, chilled)),
+    nextFlowerDays: flowers > 0.05 ? nextFlower(crop) : 0,
+  };
+}
