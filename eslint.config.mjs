@@ -71,7 +71,7 @@ export default ts.config(
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
   {
-    files: ['core/src/**/*.ts', 'core/planning/**/*.ts'],
+    files: ['core/src/**/*.ts', 'core/planning/**/*.ts', 'core/season/**/*.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -1,14 +1,9 @@
 /**
  * `npm run -s simulate -- CASE.json` (or `-`): runs a case in the open format and prints its result. Exit 2 on a bad case
  * or bad factors. */
-import { readFileSync } from 'node:fs';
 import { readCase, readFactors } from '@fogata/contract';
 import { simulate } from '@fogata/core';
-
-function refuse(line: string): never {
-  process.stderr.write(`${line}\n`);
-  process.exit(2);
-}
+import { jsonOf, print, refuse } from './lines';
 
 const [path, flag, factors] = process.argv.slice(2);
 const USAGE =
@@ -16,12 +11,6 @@ const USAGE =
 if (path === undefined || (flag !== undefined && flag !== '--factors')) refuse(USAGE);
 const calibration = flag === undefined ? undefined : readFactors(factors ?? '');
 if (typeof calibration === 'string') refuse(calibration);
-let json: unknown;
-try {
-  json = JSON.parse(readFileSync(path === '-' ? 0 : path, 'utf8'));
-} catch (error) {
-  refuse(`${path}: ${error instanceof SyntaxError ? `not JSON: ${error.message}` : 'cannot be read'}`);
-}
-const read = readCase(json);
+const read = readCase(jsonOf(path));
 if ('problem' in read) refuse(read.problem);
-process.stdout.write(`${JSON.stringify(simulate(read.case, calibration ? { calibration } : {}), null, 1)}\n`);
+print(simulate(read.case, calibration ? { calibration } : {}));

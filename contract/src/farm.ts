@@ -36,7 +36,14 @@ export const schoolsSchema = z.object({
   touch: z.enum(['both', 'hoops']).describe('sheets may lie on the leaves, or always on hoops'),
 });
 
-const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/, 'a month and day like 04-18');
+const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+export const monthDay = z
+  .string({ error: 'a month and day like 04-18' })
+  .regex(/^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/, 'a month and day like 04-18')
+  .refine((md) => {
+    const day = Number(md.slice(3));
+    return day >= 1 && day <= MONTH_DAYS[Number(md.slice(0, 2)) - 1]!;
+  }, 'a day that the month has');
 
 /** When frosts usually end and begin, and how sure that is: days either way in eight years of ten. */
 export const frostSchema = z.object({

@@ -13,7 +13,7 @@ const instant = z.iso.datetime({
   offset: true,
   error: 'an ISO 8601 instant with an offset or Z, like 2027-01-14T15:00:00Z',
 });
-const between = (min: number, max: number, unit: string) =>
+export const between = (min: number, max: number, unit: string) =>
   z
     .number({ error: `a number from ${min} to ${max} ${unit}`.trim() })
     .min(min, `${min} to ${max} ${unit}`.trim())
@@ -30,7 +30,7 @@ export const weatherEntrySchema = z.strictObject({
   snowMm: between(0, 1000, 'mm').optional(),
 });
 
-const layerSchema = z.strictObject({
+export const layerSchema = z.strictObject({
   lengthM: between(0.1, 500, 'm'),
   widthM: between(0.1, 100, 'm'),
   heightM: between(0.01, 20, 'm'),
@@ -47,27 +47,31 @@ const layerSchema = z.strictObject({
   open: z.array(z.strictObject({ from: instant, fraction: between(0, 1, '') })).optional(),
 });
 
+export const siteSchema = z.strictObject({
+  latitude: between(-90, 90, 'degrees'),
+  longitude: between(-180, 180, 'degrees'),
+  elevationM: between(-450, 6000, 'm').optional(),
+});
+
+export const groundSchema = z.strictObject({
+  texture: z.enum(['sand', 'loam', 'clay', 'compost']).optional(),
+  wetness: z.enum(['dry', 'moist', 'wet']).optional(),
+  deepC: between(-20, 40, '°C'),
+  surfaceC: between(-40, 60, '°C').optional(),
+  mulch: z
+    .strictObject({
+      material: z.literal('straw', { error: 'straw' }),
+      thicknessM: between(0.005, 0.3, 'm'),
+    })
+    .optional(),
+  on: z.enum(['ground', 'bench']).optional(),
+});
+
 export const simulationCaseSchema = z.strictObject({
   format: z.literal('fogata-case/1', { error: 'the string fogata-case/1' }),
-  site: z.strictObject({
-    latitude: between(-90, 90, 'degrees'),
-    longitude: between(-180, 180, 'degrees'),
-    elevationM: between(-450, 6000, 'm').optional(),
-  }),
+  site: siteSchema,
   weather: z.array(weatherEntrySchema).min(12, 'at least 12 entries').max(40_000, 'at most 40000 entries'),
-  ground: z.strictObject({
-    texture: z.enum(['sand', 'loam', 'clay', 'compost']).optional(),
-    wetness: z.enum(['dry', 'moist', 'wet']).optional(),
-    deepC: between(-20, 40, '°C'),
-    surfaceC: between(-40, 60, '°C').optional(),
-    mulch: z
-      .strictObject({
-        material: z.literal('straw', { error: 'straw' }),
-        thicknessM: between(0.005, 0.3, 'm'),
-      })
-      .optional(),
-    on: z.enum(['ground', 'bench']).optional(),
-  }),
+  ground: groundSchema,
   stack: z.array(layerSchema).max(4, 'at most 4 layers'),
   mass: z.strictObject({ waterLitres: between(0, 400, 'litres per m²') }).optional(),
   heat: z

@@ -22,7 +22,7 @@ export interface Hardness {
 export const FRESH: Hardness = { h: 0.1, degreeDays: 0 };
 
 /** Degree days until roots have taken and hardening begins; until it is grown enough to get as hard as it can, K day. */
-const ROOTED_DD = 30;
+export const ROOTED_DD = 30;
 const GROWN_DD = 200;
 /** What a seedling can get of it. */
 const SEEDLING = 0.7;
@@ -54,6 +54,17 @@ export function hardnessLimit(degreeDays: number): number {
   return SEEDLING + (1 - SEEDLING) * (degreeDays / GROWN_DD);
 }
 
+/** What a day of this mean takes off, and what share it adds of what is left to gain; one of them is nothing. */
+export function hardnessOf(
+  crop: Pick<Crop, 'deathC' | 'hardenDays'>,
+  meanC: number,
+): { gain: number; loss: number } {
+  const over = meanC - hardensBelowC(crop);
+  return over > 0
+    ? { gain: 0, loss: lossRate(meanC) * Math.min(1, over / 3) }
+    : { gain: gainRate(crop, meanC), loss: 0 };
+}
+
 /** One day on. `meanC` is the mean of the air among its leaves. */
 export function acclimate(
   state: Hardness,
@@ -61,11 +72,9 @@ export function acclimate(
   crop: Pick<Crop, 'deathC' | 'hardenDays'>,
 ): Hardness {
   const degreeDays = state.degreeDays + Math.max(0, meanC);
-  const belowC = hardensBelowC(crop);
-  let { h } = state;
-  if (meanC > belowC) h -= lossRate(meanC) * Math.min(1, (meanC - belowC) / 3);
-  else if (state.degreeDays >= ROOTED_DD)
-    h += gainRate(crop, meanC) * Math.max(0, hardnessLimit(degreeDays) - h);
+  const { gain, loss } = hardnessOf(crop, meanC);
+  let h = state.h - loss;
+  if (state.degreeDays >= ROOTED_DD) h += gain * Math.max(0, hardnessLimit(degreeDays) - h);
   return { h: Math.min(1, Math.max(0, h)), degreeDays };
 }
 

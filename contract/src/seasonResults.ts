@@ -1,0 +1,121 @@
+/** The open formats' answers. Contract: `windowsResult` and `hardinessResult` are pure but for the file of days, which the caller reads. */
+import { acclimate, atHardness, cropById, FRESH, injury, leafDeathC, type Hardness } from '@fogata/core';
+import {
+  answer,
+  dayOfYear,
+  fromDaily,
+  fromMonthly,
+  LEAST_DAYS,
+  monthDayOf,
+  placeOf,
+  readDailyCsv,
+  withFrostDates,
+  type Climate,
+  type Want,
+} from '@fogata/core/season';
+import type { HardinessRequest, WindowsRequest } from './windows';
+import { MISSES, reasonWords } from './windowsWords';
+
+const dateOf = (day: number | null) => (day === null ? null : monthDayOf(day));
+const round = (x: number, places = 2) => Math.round(x * 10 ** places) / 10 ** places;
+
+function climateOf(r: WindowsRequest, read: (path: string) => string | null): Climate | string {
+  const site = { ...r.site, elevationM: r.site.elevationM ?? 0 };
+  if ('monthly' in r.climate) return fromMonthly(site, r.climate.monthly);
+  const text = read(r.climate.dailyCsv);
+  if (text === null)
+    return `climate.dailyCsv: expected a file that can be read; ${r.climate.dailyCsv} cannot`;
+  const { days, badRows } = readDailyCsv(text);
+  const bad = badRows[0];
+  if (bad) return `climate.dailyCsv: expected days with low and high; row ${bad.row}: ${bad.reason}`;
+  if (days.length < LEAST_DAYS)
+    return `climate.dailyCsv: expected at least three years of days, it has ${days.length} days`;
+  return fromDaily(site, days);
+}
+
+/** How a grower airs it, where nothing is said: cool crops whenever the sun shines, warm ones only against heat. */
+const WARM_BASE_C = 8;
+
+export function windowsResult(
+  r: WindowsRequest,
+  read: (path: string) => string | null,
+): { result: object } | { problem: string } {
+  const crop = cropById(r.crop);
+  const base = climateOf(r, read);
+  if (typeof base === 'string') return { problem: base };
+  const { climate, missed } = withFrostDates(base, r.frost ?? {});
+  const { deepC: _deep, surfaceC: _surface, ...ground } = r.ground ?? {};
+  const venting = r.venting ?? (crop.baseC >= WARM_BASE_C ? 'warm' : 'air');
+  const place = placeOf(
+    { site: climate.site, climate, stack: r.stack, ground, venting },
+    r.years,
+    r.seed,
+    r.frost,
+  );
+  const day = (md: string) => dayOfYear(`2001-${md}`);
+  const want: Want = !r.want
+    ? null
+    : 'clearBy' in r.want
+      ? { clearBy: day(r.want.clearBy) }
+      : { from: day(r.want.from), to: day(r.want.to) };
+  const { windows, rows } = answer(place, crop, r.how, want, r.risk);
+  return {
+    result: {
+      format: 'fogata-windows-result/1',
+      crop: crop.id,
+      venting,
+      frost: { lastSpring: dateOf(place.frosts.lastSpring), firstAutumn: dateOf(place.frosts.firstAutumn) },
+      notes: missed.map(
+        (f) => `frost.${f}: the climate cannot be brought to that date by 5 K; it is as near as that goes`,
+      ),
+      schools: windows.map((w) => ({
+        school: w.school,
+        season: w.season,
+        earliest: dateOf(w.earliest),
+        best: dateOf(w.best),
+        latest: dateOf(w.latest),
+        reasons: w.reasons.map((x) => ({ edge: x.edge, why: reasonWords(x, r.how) })),
+        misses: MISSES[w.school],
+      })),
+      dates: rows.map(({ day: d, ready, ...shares }) => ({
+        date: monthDayOf(d),
+        ready: {
+          early: ready.early === null ? null : monthDayOf(d + ready.early),
+          middle: ready.middle === null ? null : monthDayOf(d + ready.middle),
+          late: ready.late === null ? null : monthDayOf(d + ready.late),
+        },
+        ...shares,
+      })),
+    },
+  };
+}
+
+export function hardinessResult(r: HardinessRequest): object {
+  const crop = cropById(r.crop);
+  let state: Hardness = r.start === undefined ? FRESH : { h: r.start, degreeDays: 300 };
+  const days = r.days.map((d) => {
+    // the night is met as hard as the days before have left it
+    const { h } = state;
+    const hurt = injury(crop, h, {
+      leafMinC: d.minC,
+      ...(d.hours === undefined ? {} : { hours: d.hours }),
+      ...(d.soilMinC === undefined ? {} : { soilMinC: d.soilMinC }),
+    });
+    state = acclimate(state, d.meanC, crop);
+    return {
+      ...(d.date ? { date: d.date } : {}),
+      meanC: d.meanC,
+      minC: d.minC,
+      hardening: round(state.h, 4),
+      damageC: round(atHardness(crop.damageC, state.h)),
+      leafDeathC: round(atHardness(leafDeathC(crop), state.h)),
+      deathC: round(atHardness(crop.deathC, state.h)),
+      rootDeathC: round(atHardness(crop.rootC, state.h)),
+      plantsLost: round(hurt.plants, 4),
+      leavesLost: round(hurt.leaves, 4),
+      flowersLost: round(hurt.flowers, 4),
+      daysLost: round(hurt.daysLost),
+    };
+  });
+  return { format: 'fogata-hardiness-result/1', crop: crop.id, days };
+}

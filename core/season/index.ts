@@ -1,0 +1,14 @@
+/** Seasons: climates, plausible years, days under covers, growth and windows, for who answers by the year: the server and scripts. */
+export * from '../src/climate/climate';
+export * from '../src/climate/dailyCsv';
+export * from '../src/climate/frost';
+export * from '../src/climate/hours';
+export * from '../src/climate/record';
+export * from '../src/climate/underCover';
+export * from '../src/climate/years';
+export { LIBRARY_COLUMNS, libraryCsv } from '../src/crops/libraryCsv';
+export * from '../src/growth/course';
+export * from '../src/growth/thermal';
+export * from '../src/windows/dates';
+export * from '../src/windows/request';
+export * from '../src/windows/schools';
