@@ -16,4 +16,7 @@ await build({
   external: ['esbuild', 'piscina', '@playwright/test'],
   define: { __dirname: JSON.stringify(join(root, 'bench', 'src')) },
 });
-process.exit(spawnSync(process.execPath, [outfile], { stdio: 'inherit', cwd: root }).status ?? 1);
+process.exit(
+  spawnSync(process.execPath, [outfile, ...process.argv.slice(2)], { stdio: 'inherit', cwd: root }).status ??
+    1,
+);

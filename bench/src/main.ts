@@ -1,6 +1,6 @@
 /**
  * `npm run bench`: figures, never judgements. Nights a second on one core, the error against a run at finer steps and
- * grid, and a farm's whole evening on worker threads. Run from the bundle that the server uses.
+ * grid, a farm's whole evening on worker threads, seasons. Run from the bundle that the server uses. `-- season`: those alone.
  */
 import { buildSync } from 'esbuild';
 import { availableParallelism, cpus } from 'node:os';
@@ -33,6 +33,7 @@ import { trueHours } from '@fogata/core/standins';
 
 import { largeFarm } from './largeFarm';
 import { longLog } from './longLog';
+import { season } from './season';
 import { whatIf } from './whatIf';
 
 const root = join(__dirname, '..', '..');
@@ -260,8 +261,11 @@ async function evening(): Promise<void> {
 say(
   `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} cores, Node ${process.versions.node}\n`,
 );
-single();
-void evening()
+if (process.argv[2] !== 'season') single();
+const only = process.argv[2];
+void (only === 'season' ? Promise.resolve() : evening())
+  .then(() => season(say, join(root, 'server', 'dist', 'worker.mjs')))
+  .then(() => only === 'season' && process.exit(0))
   .then(() => whatIf(say))
   .then(() => largeFarm(say))
   .then(() => longLog(say));

@@ -105,6 +105,23 @@ export const farmSchema = z.object({
   frost: frostSchema
     .default({ lastSpring: null, firstAutumn: null, eitherWayDays: 14, from: 'typed' })
     .describe('average frost dates'),
+  climate: z
+    .array(
+      z.object({
+        lowC: z
+          .number({ error: 'a mean low' })
+          .min(-70, 'no lower than −70 °C')
+          .max(45, 'no higher than 45 °C'),
+        highC: z
+          .number({ error: 'a mean high' })
+          .min(-60, 'no lower than −60 °C')
+          .max(60, 'no higher than 60 °C'),
+      }),
+    )
+    .length(12, 'twelve months from January')
+    .nullable()
+    .default(null)
+    .describe('mean low and high of each month from January, as a climate page has them'),
   gear: gearSchema.default(NO_GEAR),
   rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
 });

@@ -7,6 +7,8 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/ask$/, 'Will it stand tonight?'],
   [/^\/start$/, 'A farm like yours'],
   [/^\/beds$/, 'Beds'],
+  [/^\/season$/, 'Season'],
+  [/^\/season\/[^/]+$/, 'A crop’s year'],
   [/^\/log$/, 'Log'],
   [/^\/kit$/, 'Kit'],
   [/^\/plan$/, 'The plan'],

@@ -5,10 +5,12 @@ import {
   dayOfYear,
   fromDaily,
   fromMonthly,
+  isPlanted,
   LEAST_DAYS,
   monthDayOf,
   placeOf,
   readDailyCsv,
+  usualVenting,
   withFrostDates,
   type Climate,
   type Want,
@@ -33,9 +35,6 @@ function climateOf(r: WindowsRequest, read: (path: string) => string | null): Cl
   return fromDaily(site, days);
 }
 
-/** How a grower airs it, where nothing is said: cool crops whenever the sun shines, warm ones only against heat. */
-const WARM_BASE_C = 8;
-
 export function windowsResult(
   r: WindowsRequest,
   read: (path: string) => string | null,
@@ -45,7 +44,7 @@ export function windowsResult(
   if (typeof base === 'string') return { problem: base };
   const { climate, missed } = withFrostDates(base, r.frost ?? {});
   const { deepC: _deep, surfaceC: _surface, ...ground } = r.ground ?? {};
-  const venting = r.venting ?? (crop.baseC >= WARM_BASE_C ? 'warm' : 'air');
+  const venting = r.venting ?? usualVenting(crop);
   const place = placeOf(
     { site: climate.site, climate, stack: r.stack, ground, venting },
     r.years,
@@ -74,7 +73,10 @@ export function windowsResult(
         earliest: dateOf(w.earliest),
         best: dateOf(w.best),
         latest: dateOf(w.latest),
-        reasons: w.reasons.map((x) => ({ edge: x.edge, why: reasonWords(x, r.how) })),
+        reasons: w.reasons.map((x) => ({
+          edge: x.edge,
+          why: reasonWords(x, isPlanted(crop, r.how) ? 'transplant' : 'sow'),
+        })),
         misses: MISSES[w.school],
       })),
       dates: rows.map(({ day: d, ready, ...shares }) => ({

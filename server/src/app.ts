@@ -16,6 +16,7 @@ import { farmRoutes } from './routes/farm';
 import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
 import { nightRoutes } from './routes/night';
+import { seasonRoutes } from './routes/season';
 import { startRoutes } from './routes/start';
 
 /** Requests a minute from one address: more than a farm's phones ask for, fewer than a loop does. */
@@ -70,6 +71,7 @@ export function makeApp(
     farmRoutes,
     exchangeRoutes,
     nightRoutes,
+    seasonRoutes,
     startRoutes,
     logRoutes,
     forecastRoutes,

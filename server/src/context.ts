@@ -14,13 +14,14 @@ import { remembering, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
 import { OUTSIDE } from './night/spots';
 import { farmWeather, type FarmWeather } from './sources/farmWeather';
+import { SeasonBook, type SeasonPool } from './season/book';
 import { keptSources } from './sources/kept';
 import type { Sources } from './sources/ports';
 
 export interface ServerOptions {
   db: Db;
   clock: FarmClock;
-  pool: NightPool;
+  pool: NightPool & SeasonPool;
   /** Where weather and temperatures come from; what is kept in the database unless said. The demo says. */
   sources?: (site: Site) => Sources;
   /** Between the servers of one database; this process alone unless said. */
@@ -59,9 +60,11 @@ function outsideLows(data: FarmData, state: FarmState): OutsideLow[] {
 
 export class Context {
   readonly planner: Planner;
+  readonly seasons: SeasonBook;
   private readonly sources: (site: Site) => Sources;
 
   constructor(readonly options: ServerOptions) {
+    this.seasons = new SeasonBook(options.pool);
     const kept = keptSources(options.db);
     this.sources = options.sources ?? (() => kept);
     this.planner = new Planner({

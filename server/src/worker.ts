@@ -14,6 +14,8 @@ import {
 } from '@fogata/core';
 import type { DueTask, SolveTask } from '@fogata/core/planning';
 import { learnFrom, type LearnTask } from './night/learning';
+import type { SeasonAnswer, SeasonTask } from './season/book';
+import { seasonOf } from './season/work';
 import { solveLp } from './night/solver';
 
 export function house(task: HouseTask): HouseOutcome {
@@ -34,6 +36,10 @@ export function lift(task: LiftTask): LiftLook[] {
 
 export function solve(task: SolveTask): Promise<Record<string, number>> {
   return solveLp(task.lp, task.seconds);
+}
+
+export function season(task: SeasonTask): SeasonAnswer[] {
+  return seasonOf(task);
 }
 
 export function learn(task: LearnTask): Belief {

@@ -8,7 +8,7 @@ import { demoClock } from '../src/clock';
 import { openPglite, type OpenDb } from '../src/db/open';
 import { loadDemo } from '../src/demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
-import { startPool, type NightPool } from '../src/night/pool';
+import { startPool } from '../src/night/pool';
 import { demoSources } from '../src/standins/demo';
 import type { NowView } from '@fogata/contract';
 
@@ -24,7 +24,7 @@ export function buildServer(): string {
 export interface TestServer {
   api: ReturnType<typeof request>;
   open: OpenDb;
-  pool: NightPool;
+  pool: ReturnType<typeof startPool>;
   context: Context;
   /** Waits until the night is worked out. */
   now: () => Promise<NowView>;

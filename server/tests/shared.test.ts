@@ -10,7 +10,7 @@ import { demoClock } from '../src/clock';
 import { openPostgres } from '../src/db/open';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
 import { loadDemo } from '../src/demo/load';
-import { startPool, type NightPool } from '../src/night/pool';
+import { startPool } from '../src/night/pool';
 import { pollDue, setPoll } from '../src/sources/poll';
 import { demoSources } from '../src/standins/demo';
 import { buildServer, MIGRATIONS, TOWNS } from './harness';
@@ -34,7 +34,7 @@ async function server(url: string) {
   await loadDemo(open.db);
   const pool = startPool(worker);
   let houses = 0;
-  const counting: NightPool = {
+  const counting: ReturnType<typeof startPool> = {
     ...pool,
     house: (task, signal) => {
       houses += 1;

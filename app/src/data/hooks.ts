@@ -14,6 +14,8 @@ import type {
   NowView,
   PlaceView,
   RibbonView,
+  SeasonCropView,
+  SeasonView,
   TownRow,
 } from '@fogata/contract';
 import { clockText } from '@fogata/core';
@@ -137,6 +139,13 @@ export function useTownGuess(): TownRow | null | undefined {
 export const useCut = (material: string, shared: boolean) =>
   useRead<CutView>(`/api/kit/cut?material=${material}&shared=${shared ? 'yes' : 'no'}`);
 export const useCrops = () => useRead<CropRow[]>('/api/crops');
+/** What may be begun this week; read quickly while it is being worked out. */
+export const useSeason = () =>
+  useRead<SeasonView>('/api/season', { refreshInterval: usePace('/api/season') });
+export function useSeasonCrop(crop: string, how: 'sow' | 'transplant' | null) {
+  const path = `/api/season/${encodeURIComponent(crop)}${how ? `?how=${how}` : ''}`;
+  return useRead<SeasonCropView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
+}
 export const useFeeds = () => useRead<FeedView>('/api/feeds');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');
 
@@ -160,6 +169,9 @@ export async function change<T>(
   await refresh();
   return result;
 }
+
+/** What could not be worked out is tried once more. */
+export const seasonAgain = () => change('/api/season/again', 'POST').catch(() => refresh());
 
 export const patchFarm = (patch: FarmPatch) => change('/api/farm', 'PATCH', patch);
 

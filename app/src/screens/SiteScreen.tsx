@@ -10,6 +10,7 @@ import { Amount, Choose, Measured } from '../components/ui/Fields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
+import { Months } from '../components/plan/Months';
 import { sides, Towns } from '../components/plan/Towns';
 import { request } from '../data/api';
 import { useSaveFarm } from '../data/useSaveFarm';
@@ -233,6 +234,7 @@ export function SiteScreen() {
           onChange={(coldAir) => save({ coldAir }, 'Cold air')}
           note="Kept with the farm. What it costs in degrees comes out of your own readings outside."
         />
+        <Months farm={farm} save={save} key={JSON.stringify([farm.climate, farm.units.temperature])} />
         <Frost farm={farm} save={save} key={`${farm.frost.lastSpring}${farm.frost.firstAutumn}`} />
       </View>
     </Page>

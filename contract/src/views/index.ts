@@ -4,3 +4,4 @@ export * from './place';
 export * from './log';
 export * from './farm';
 export * from './weather';
+export * from './season';

@@ -149,7 +149,7 @@ export function course(
   for (let i = upDay; i <= end; i++) {
     const leafMinC = lowsC[i]! + standsK;
     const today = growth[i + 1]! - growth[i]!;
-    if (leafMinC < softC + (hardC - softC) * h + 1 || leafMinC < always) {
+    if (leafMinC < softC + (hardC - softC) * h + 0.5 || leafMinC < always) {
       const hurt = injury(crop, h, { leafMinC, soilMinC: under.soilC[i]! });
       alive *= 1 - hurt.plants;
       debt += hurt.daysLost * Math.max(0.5, today) * 0.5;

@@ -48,7 +48,7 @@ const nextFlower = (crop: Crop) => (crop.group === 'strawberry' ? 30 : crop.aim 
 export function injury(crop: Crop, h: number, night: ColdNight): Injury {
   const c =
     night.leafMinC -
-    durationK(night.hours ?? 2) -
+    (night.hours === undefined ? 0 : durationK(night.hours)) -
     (night.touches ? 1 : 0) -
     (night.suddenSun && night.leafMinC < 0 ? 1 : 0);
   const damageC = atHardness(crop.damageC, h);

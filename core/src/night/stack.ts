@@ -59,7 +59,7 @@ function structureLayer(structure: Structure, options: StackOptions): Layer | nu
 }
 
 /** What is tall when it is picked stands no higher than this for its first months, m: starting value. */
-const YOUNG_M = 0.5;
+const YOUNG_M = 0.4;
 
 /** Tallest leaf and share of ground covered, over what stands in the bed. */
 export function canopyOf(plantings: readonly Planting[]): { heightM: number; groundCover: number } {

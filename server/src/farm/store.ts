@@ -58,6 +58,7 @@ export const DEFAULT_FARM: Farm = {
   coldAir: 'level',
   windFromDeg: null,
   frost: { lastSpring: null, firstAutumn: null, eitherWayDays: 14, from: 'typed' },
+  climate: null,
   gear: NO_GEAR,
   rolls: [],
 };

@@ -4,6 +4,7 @@ import BedDouble from 'lucide-react-native/icons/rows-3';
 import BookOpen from 'lucide-react-native/icons/book-open';
 import Layers from 'lucide-react-native/icons/layers';
 import Flame from 'lucide-react-native/icons/flame';
+import Sprout from 'lucide-react-native/icons/sprout';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { pressByKey } from '../../data/keys';
@@ -22,6 +23,7 @@ const TABS = [
     Icon: BedDouble,
     match: (p: string) => /^\/(beds|planting|structure|bed|plan)(\/|$)/.test(p),
   },
+  { href: '/season', label: 'Season', Icon: Sprout, match: (p: string) => p.startsWith('/season') },
   {
     href: '/log',
     label: 'Log',
@@ -41,7 +43,7 @@ export function useWide(): boolean {
 }
 
 const SHORTCUTS: [string, string][] = [
-  ['1 2 3 4', 'Now, Beds, Log, Kit'],
+  ['1 to 5', 'Now, Beds, Season, Log, Kit'],
   ['N', 'a new note'],
   ['U', 'take the last act back'],
   ['Space, Enter', 'tick, open'],

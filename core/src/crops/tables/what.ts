@@ -67,7 +67,7 @@ sage             | sage                     | Lamiaceae      | herb       | surv
 rosemary         | rosemary                 | Lamiaceae      | herb       | survive | leaves | 0.7    | 0.50   | 0.50    | 2      | 0.6   | 0.7  | 3    | 8     |                |
 mint             | mint                     | Lamiaceae      | herb       | survive | cut    | 0.35   | 0.30   | 0.25    | 3      | 0.7   | 1.2  | 3    | 8     |                |
 potato           | early potatoes           | Solanaceae     | potato     | grow    | roots  | 0.15   | 0.45   | 0.30    | 4      | 0.6   | 2.2  | 1    | 9     | tops burnt     | tops lost
-tomato           | tomatoes                 | Solanaceae     | fruiting   | grow    | fruit  | 0.4    | 0.50   | 0.45    | 1      | 0.6   | 7.0  | 20   | 30    | chilled        | plants lost
+tomato           | tomatoes                 | Solanaceae     | fruiting   | grow    | fruit  | 1.8    | 0.50   | 0.45    | 1      | 0.6   | 7.0  | 20   | 30    | chilled        | plants lost
 cherry-tomato    | cherry tomatoes          | Solanaceae     | fruiting   | grow    | fruit  | 2.0    | 0.50   | 0.45    | 1      | 0.7   | 5.0  | 24   | 34    | chilled        | plants lost
 pepper           | peppers                  | Solanaceae     | fruiting   | grow    | fruit  | 0.8    | 0.45   | 0.40    | 2      | 0.6   | 3.0  | 10   | 24    | chilled        | plants lost
 chilli           | chillies                 | Solanaceae     | fruiting   | grow    | fruit  | 0.7    | 0.45   | 0.40    | 2      | 0.6   | 1.2  | 8    | 20    | chilled        | plants lost

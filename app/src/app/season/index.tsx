@@ -1,0 +1,5 @@
+import { SeasonScreen } from '../../screens/SeasonScreen';
+
+export default function SeasonRoute() {
+  return <SeasonScreen />;
+}

@@ -1,0 +1,133 @@
+/** Season's words: dates as they are said, what goes wrong, how sure a date is. */
+import type { SeasonCropView, SeasonRow, SeasonView } from '@fogata/contract';
+import type { Segment } from '@fogata/core';
+
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
+
+/** "18 April" of "04-18". */
+export const dayWords = (md: string): string =>
+  `${Number(md.slice(3))} ${MONTHS[Number(md.slice(0, 2)) - 1]}`;
+/** "18 Apr" of "04-18". */
+export const dayShort = (md: string): string =>
+  `${Number(md.slice(3))} ${MONTHS[Number(md.slice(0, 2)) - 1]!.slice(0, 3)}`;
+
+export const FAILURE: Record<SeasonRow['afterIs'], string> = {
+  lostToCold: 'is lost to cold',
+  notReady: 'does not get there',
+  notClear: 'is not clear in time',
+  bolted: 'runs to flower',
+  cooked: 'is spoilt by heat',
+};
+
+/** "57 of 100 years" */
+export const ofHundred = (share: number): string => `${Math.round(share * 100)} of 100 years`;
+
+export const upper = (x: string) => x.replace(/^./, (c) => c.toUpperCase());
+const verb = (planted: boolean) => (planted ? 'plant' : 'sow');
+
+/** A day of the year so many days on. Example: "12-30" and 5: "01-04". */
+export function daysOn(md: string, days: number): string {
+  return new Date(Date.UTC(2001, Number(md.slice(0, 2)) - 1, Number(md.slice(3)) + days))
+    .toISOString()
+    .slice(5, 10);
+}
+
+/** A window that shuts so soon is what the page opens with, days. */
+const PRESSES_DAYS = 60;
+
+/** The sentence that Season opens with. */
+export function seasonSentence(v: SeasonView): Segment[] {
+  const plain = (text: string): Segment => ({ text, tone: 'plain' });
+  if (v.places === 0)
+    return [plain('Set up a structure with a bed, and this says what may be sown in it, and when.')];
+  const [first] = v.rows;
+  if (first && first.inDays === 0 && first.leftDays <= PRESSES_DAYS)
+    return [
+      {
+        text: `${upper(verb(first.planted))} ${first.name} in ${first.place} before ${dayWords(daysOn(first.latest, 1))}. `,
+        tone: 'ember',
+      },
+      plain('Two weeks later it '),
+      { text: `${FAILURE[first.afterIs]} in ${ofHundred(1 - first.after)}.`, tone: 'frost' },
+    ];
+  if (first && first.inDays === 0)
+    return [
+      plain('Nothing presses. '),
+      {
+        text: `The first window to shut is that of ${first.name} in ${first.place}, on ${dayWords(first.latest)}.`,
+        tone: 'pine',
+      },
+    ];
+  if (first)
+    return [
+      plain('Nothing has to be begun today. '),
+      {
+        text: `From ${dayWords(first.opens)} ${verb(first.planted)} ${first.name} in ${first.place}.`,
+        tone: 'ember',
+      },
+    ];
+  if (v.next)
+    return [
+      plain('Nothing may be begun now. '),
+      { text: `Next is ${v.next.name} in ${v.next.place}, from ${dayWords(v.next.date)}.`, tone: 'ember' },
+    ];
+  return v.progress.state === 'ready'
+    ? [plain('Of what this farm grows nothing comes off here, as it is set up, in nine years of ten.')]
+    : [plain('A hundred plausible years are being gone through.')];
+}
+
+/** The sentence that a crop's page opens with. */
+export function cropSentence(v: SeasonCropView): Segment[] {
+  const day = (md: string) => Date.UTC(2001, Number(md.slice(0, 2)) - 1, Number(md.slice(3))) / 86_400_000;
+  const ahead = (from: string, to: string) => (day(to) - day(from) + 365) % 365;
+  const today = v.today.slice(5);
+  // what is open now, else what opens first; of several the longest
+  const best = v.places
+    .flatMap((p) => p.windows.filter((w) => w.school === 'risk' && w.earliest).map((w) => ({ p, w })))
+    .map(({ p, w }) => {
+      const long = ahead(w.earliest!, w.latest!);
+      return { p, w, long, inDays: ahead(w.earliest!, today) <= long ? 0 : ahead(today, w.earliest!) };
+    })
+    .sort((a, b) => a.inDays - b.inDays || b.long - a.long)[0];
+  const begun = v.planted ? 'planted' : 'sown';
+  if (!best)
+    return [
+      {
+        text:
+          v.progress.state === 'ready'
+            ? `${upper(v.name)} ${begun} here comes off in nine years of ten on no day of the year.`
+            : `${upper(v.name)}: a hundred plausible years are being gone through.`,
+        tone: 'plain',
+      },
+    ];
+  return [
+    { text: `${upper(v.name)} in ${best.p.name}: `, tone: 'plain' },
+    { text: `${begun} from ${dayWords(best.w.earliest!)} to ${dayWords(best.w.latest!)}`, tone: 'pine' },
+    { text: ' it comes off in nine years of ten.', tone: 'plain' },
+  ];
+}
+
+/** How good the months are that it is reckoned from. */
+export function climateWords(c: SeasonView['climate']): string {
+  const frost =
+    c.lastSpring && c.firstAutumn
+      ? `your frost dates, ${dayShort(c.lastSpring)} and ${dayShort(c.firstAutumn)}`
+      : 'no frost dates of yours';
+  const missed = c.missed.length > 0 ? ' These months cannot be brought to those dates: check them.' : '';
+  return c.from === 'monthly'
+    ? `From the twelve months typed for this site, and ${frost}.${missed}`
+    : `From a coarse table by latitude and height, good to some 5 degrees, and ${frost}. Type your place’s twelve months under Kit, The site.${missed}`;
+}

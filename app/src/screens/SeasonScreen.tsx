@@ -1,0 +1,159 @@
+/** Season. It answers: what may I sow or plant this week, where, and until when? It opens with what is most pressing. */
+import type { CropRow, SeasonRow } from '@fogata/contract';
+import { Link } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import {
+  climateWords,
+  dayShort,
+  dayWords,
+  FAILURE,
+  ofHundred,
+  seasonSentence,
+  upper,
+} from '../components/season/seasonWords';
+import { Problem } from '../components/ui/Bars';
+import { useWide } from '../components/ui/Frame';
+import { NoteField } from '../components/ui/Field';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { seasonAgain, useCrops, useSeason } from '../data/hooks';
+
+/** A crop with every place where it may be begun, the first to shut first. */
+function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {
+  const [row] = rows as [SeasonRow, ...SeasonRow[]];
+  const now = row.inDays === 0;
+  const when = now ? `until ${dayShort(row.latest)}` : `from ${dayShort(row.opens)}`;
+  const title = `${row.planted ? 'Plant' : 'Sow'} ${row.name}, ${row.place}`;
+  const chance = now
+    ? `Begun now it comes off in ${ofHundred(row.success)}.`
+    : `It may be begun until ${dayWords(row.latest)}.`;
+  const gone = 1 - row.after;
+  const late =
+    now && row.leftDays < 90 && gone > 0.15
+      ? ` Two weeks after ${dayShort(row.latest)} it ${FAILURE[row.afterIs]} in ${ofHundred(gone)}.`
+      : '';
+  const also = rows
+    .slice(1)
+    .map((r) => `${r.place} ${now ? `until ${dayShort(r.latest)}` : `from ${dayShort(r.opens)}`}`);
+  return (
+    <Link href={`/season/${row.crop}`} asChild>
+      <Pressable role="link" aria-label={`${title}, ${when}`} testID="season-row">
+        <Row first={first}>
+          <View style={styles.when}>
+            <Text kind="strong" tone={now && row.leftDays < 15 ? 'ember' : 'ink'}>
+              {when}
+            </Text>
+          </View>
+          <View style={{ flex: 1, gap: 2 }}>
+            <Text kind="strong">{title}</Text>
+            <Text kind="small" tone="quiet">
+              {`${chance}${late}${also.length > 0 ? ` Also ${also.join(', ')}.` : ''}`}
+            </Text>
+          </View>
+        </Row>
+      </Pressable>
+    </Link>
+  );
+}
+
+/** Rows of one crop together, in the order of their first. */
+function byCrop(rows: readonly SeasonRow[]): SeasonRow[][] {
+  const groups = new Map<string, SeasonRow[]>();
+  for (const r of rows) groups.set(r.crop, [...(groups.get(r.crop) ?? []), r]);
+  return [...groups.values()];
+}
+
+function Part({ title, rows }: { title: string; rows: readonly SeasonRow[] }) {
+  const groups = byCrop(rows);
+  return (
+    <View style={{ flex: 1 }}>
+      <PartTitle right={`${groups.length}`}>{title}</PartTitle>
+      {groups.map((g, n) => (
+        <Item key={g[0]!.crop} rows={g} first={n === 0} />
+      ))}
+    </View>
+  );
+}
+
+/** Any crop of the list, found as it is typed. */
+function FindCrop({ crops }: { crops: readonly CropRow[] }) {
+  const [text, setText] = useState('');
+  const q = text.trim().toLowerCase();
+  const found =
+    q === ''
+      ? []
+      : crops
+          .filter((c) => c.name.toLowerCase().includes(q) || c.family.toLowerCase().includes(q))
+          .slice(0, 8);
+  return (
+    <View style={{ gap: 4 }}>
+      <NoteField
+        label="Another crop"
+        value={text}
+        onChange={setText}
+        placeholder="leeks"
+        testID="season-find"
+      />
+      {found.map((c, n) => (
+        <Link key={c.id} href={`/season/${c.id}`} asChild>
+          <Pressable role="link" aria-label={c.name} testID="season-found">
+            <Row first={n === 0}>
+              <Text kind="strong">{upper(c.name)}</Text>
+              <Text kind="small" tone="quiet">
+                {c.family}
+              </Text>
+            </Row>
+          </Pressable>
+        </Link>
+      ))}
+      {q !== '' && found.length === 0 ? (
+        <Text kind="small" tone="quiet">
+          No crop of that name is in the list.
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+export function SeasonScreen() {
+  const { data, error } = useSeason();
+  const { data: crops } = useCrops();
+  const wide = useWide();
+  const now = data?.rows.filter((r) => r.inDays === 0) ?? [];
+  const soon = data?.rows.filter((r) => r.inDays > 0) ?? [];
+  return (
+    <Page testID="season" width={wide ? 1120 : 640}>
+      <TopLine />
+      {data ? (
+        <Sentence parts={seasonSentence(data)} />
+      ) : error ? (
+        <Problem>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Opening the season" />
+      )}
+      {data?.progress.state === 'computing' ? (
+        <Loading what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of}`} />
+      ) : null}
+      {data?.progress.state === 'failed' ? (
+        <Problem onRetry={() => void seasonAgain()}>{data.progress.message ?? ''}</Problem>
+      ) : null}
+      <View style={wide ? styles.panes : null}>
+        {now.length > 0 ? <Part title="May be begun now" rows={now} /> : null}
+        {soon.length > 0 ? <Part title="In the next three weeks" rows={soon} /> : null}
+      </View>
+      <View style={{ paddingTop: 12, gap: 12 }}>
+        <FindCrop crops={crops ?? []} />
+        {data ? (
+          <Text
+            kind="small"
+            tone="quiet"
+          >{`${climateWords(data.climate)} Crop figures are starting values; the chances are the model’s, over a hundred plausible years, under the structure alone.`}</Text>
+        ) : null}
+      </View>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({ when: { width: 96 }, panes: { flexDirection: 'row', gap: 40 } });

@@ -1,0 +1,98 @@
+/** Season's words and its strip: what is said of a window, and twelve months as they are typed. */
+import type { SeasonPlaceView, SeasonRow, SeasonView } from '@fogata/contract';
+import { render, screen } from '@testing-library/react-native';
+import { readMonths } from '../src/components/plan/Months';
+import { climateWords, daysOn, seasonSentence } from '../src/components/season/seasonWords';
+import { dayOf, YearStrip } from '../src/components/season/YearStrip';
+
+const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
+  crop: 'spinach',
+  name: 'spinach',
+  planted: false,
+  structureId: 'n',
+  place: 'North house',
+  inDays: 0,
+  opens: '08-09',
+  latest: '09-28',
+  leftDays: 12,
+  success: 0.98,
+  after: 0.4,
+  afterIs: 'notReady',
+  readyDays: 60,
+  ...more,
+});
+const view = (more: Partial<SeasonView> = {}): SeasonView => ({
+  today: '2027-09-16',
+  climate: { from: 'monthly', lastSpring: '05-06', firstAutumn: '10-11', missed: [] },
+  rows: [],
+  next: null,
+  progress: { state: 'ready', done: 1, of: 1 },
+  places: 2,
+  ...more,
+});
+const said = (v: SeasonView) =>
+  seasonSentence(v)
+    .map((p) => p.text)
+    .join('');
+
+test('opens with what shuts soon and what a fortnight later costs', () => {
+  expect(said(view({ rows: [row()] }))).toBe(
+    'Sow spinach in North house before 29 September. Two weeks later it does not get there in 60 of 100 years.',
+  );
+  expect(said(view({ rows: [row({ planted: true, leftDays: 200 })] }))).toMatch(/^Nothing presses/);
+  expect(said(view({ rows: [row({ inDays: 6, opens: '09-22' })] }))).toMatch(/From 22 September sow spinach/);
+});
+
+test('with nothing to begin it says what is next; with nothing set up, what to do; while it works, that', () => {
+  const next = { crop: 'kale', name: 'kale', planted: true, place: 'Frames', date: '03-27', inDays: 40 };
+  expect(said(view({ next }))).toMatch(/Next is kale in Frames, from 27 March/);
+  expect(said(view({ places: 0 }))).toMatch(/^Set up a structure with a bed/);
+  expect(said(view({ progress: { state: 'computing', done: 0, of: 9 } }))).toMatch(/plausible years/);
+  expect(said(view())).toMatch(/nothing comes off here/);
+});
+
+test('says what it is reckoned from, and when the months do not go with the frost dates', () => {
+  const climate = view().climate;
+  expect(climateWords(climate)).toMatch(/twelve months typed .* 6 May and 11 Oct\.$/);
+  expect(climateWords({ ...climate, from: 'table' })).toMatch(/coarse table .* Kit, The site/);
+  expect(climateWords({ ...climate, missed: ['lastSpring'] })).toMatch(/check them/);
+});
+
+test('the strip says in words what it draws, also over the turn of the year', () => {
+  const place: SeasonPlaceView = {
+    structureId: 'n',
+    name: 'North house',
+    windows: [
+      { school: 'risk', season: 'autumn', earliest: '11-20', best: '12-01', latest: '01-10', reasons: [] },
+      { school: 'light', season: 'autumn', earliest: null, best: null, latest: null, reasons: [] },
+    ],
+    dates: ['01-01', '04-01', '08-01', '12-01'].map((date) => ({
+      date,
+      readyDays: 60,
+      lostToCold: 0,
+      notReady: 0.1,
+      notClear: 0,
+      bolted: 0,
+      cooked: 0,
+      success: 0.9,
+    })),
+  };
+  render(<YearStrip place={place} width={354} today="01-14" at="12-01" latitude={47} />);
+  expect(
+    screen.getByLabelText(
+      /North house: it comes off in nine years of ten from 20 November to 10 January\. Begun on 1 December: 90 of 100 years\./,
+    ),
+  ).toBeTruthy();
+  expect(dayOf('12-31')).toBe(364);
+  expect(daysOn('12-30', 5)).toBe('01-04');
+  expect(daysOn('01-02', -7)).toBe('12-26');
+});
+
+test('twelve months as a page has them: spaces, commas, decimal commas, true minus signs', () => {
+  expect(readMonths('-3 -3 0 4 8 11 13 13 9 6 1 −2')).toEqual([-3, -3, 0, 4, 8, 11, 13, 13, 9, 6, 1, -2]);
+  expect(readMonths('1,2,3,4,5,6,7,8,9,10,11,12')).toHaveLength(12);
+  expect(readMonths('1,5 2 3 4 5 6 7 8 9 10 11 12')).toEqual([1.5, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]);
+  expect(readMonths('1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12')).toHaveLength(12);
+  expect(readMonths('1 2 3')).toBe('twelve numbers from January, these are 3');
+  expect(readMonths('1 2 warm')).toBe('“warm” is not a number');
+});

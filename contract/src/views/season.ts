@@ -1,0 +1,97 @@
+/** Season and what it is made of: what to begin this week, a crop's year in each place. Dates of the year as "MM-DD". */
+import type { PlanProgress } from './night';
+
+export interface SeasonWindow {
+  school: 'layers' | 'light' | 'risk';
+  season: 'autumn' | 'spring';
+  earliest: string | null;
+  best: string | null;
+  latest: string | null;
+  reasons: { edge: 'earliest' | 'best' | 'latest'; why: string }[];
+}
+
+/** What becomes of one begun on this day: shares of years. */
+export interface SeasonDate {
+  date: string;
+  /** Days until the first picking, in the middle year; null where fewer than half of the years come to one. */
+  readyDays: number | null;
+  lostToCold: number;
+  notReady: number;
+  notClear: number;
+  bolted: number;
+  cooked: number;
+  success: number;
+}
+
+export interface SeasonPlaceView {
+  structureId: string;
+  name: string;
+  windows: SeasonWindow[];
+  dates: SeasonDate[];
+}
+
+export interface SeasonClimate {
+  /** What the months are: typed, or the coarse table by latitude and height. */
+  from: 'monthly' | 'table';
+  lastSpring: string | null;
+  firstAutumn: string | null;
+  /** Frost dates of the site that these months cannot be brought to. */
+  missed: string[];
+}
+
+export interface SeasonCropView {
+  crop: string;
+  name: string;
+  how: 'sow' | 'transplant';
+  mayTransplant: boolean;
+  /** Said as planted, else as sown. */
+  planted: boolean;
+  today: string;
+  latitude: number;
+  climate: SeasonClimate;
+  /** Structures that are too low for it. */
+  tooLow: string[];
+  /** Places in the farm's order; those worked out so far. */
+  places: SeasonPlaceView[];
+  progress: PlanProgress;
+  /** What kills it, °C, soft and hard; chilling above zero where it has one. */
+  damageC: [number, number];
+  deathC: [number, number];
+  chillingC: number | null;
+}
+
+export interface SeasonRow {
+  crop: string;
+  name: string;
+  planted: boolean;
+  structureId: string;
+  place: string;
+  /** 0 where it may be begun today, else in so many days. */
+  inDays: number;
+  opens: string;
+  latest: string;
+  leftDays: number;
+  /** Shares of years that it comes off in begun today, and a week or two after the window has shut. */
+  success: number;
+  after: number;
+  /** What it is mostly then. */
+  afterIs: 'lostToCold' | 'notReady' | 'notClear' | 'bolted' | 'cooked';
+  readyDays: number | null;
+}
+
+export interface SeasonView {
+  today: string;
+  climate: SeasonClimate;
+  rows: SeasonRow[];
+  /** The first to open where none is open or opens soon. */
+  next: {
+    crop: string;
+    name: string;
+    planted: boolean;
+    place: string;
+    date: string;
+    inDays: number;
+  } | null;
+  progress: PlanProgress;
+  places: number;
+}

@@ -1,0 +1,31 @@
+/**
+ * Twelve months where nothing is typed. Contract: `coarseMonths(site)` is what the table of latitudes and heights has, good to some 5 K,
+ * always to be shown as that; `climateOfFarm` takes the months that the grower typed, else these, and the frost dates.
+ */
+import type { Site } from '../heat/types';
+import { fromMonthly, type Climate, type Monthly } from './climate';
+import { withFrostDates, type FrostDates } from './frost';
+import { zonalMeanC } from './zonal';
+
+const MIDDLES = Array.from({ length: 12 }, (_, m) => Date.UTC(2001, m, 15, 12));
+/** Half of what a day swings, K: more where it is warm. Starting values. */
+const halfSwingK = (meanC: number) => 3 + 0.15 * Math.min(20, Math.max(0, meanC));
+
+export function coarseMonths(site: Site): Monthly[] {
+  return MIDDLES.map((ms) => {
+    const meanC = zonalMeanC(site, ms);
+    return { lowC: meanC - halfSwingK(meanC), highC: meanC + halfSwingK(meanC) };
+  });
+}
+
+export function climateOfFarm(
+  site: Site,
+  months: readonly Monthly[] | null,
+  frost: FrostDates,
+): { climate: Climate; missed: string[] } {
+  const own = months !== null && months.length === 12;
+  return withFrostDates(
+    fromMonthly(site, own ? months : coarseMonths(site), own ? 'monthly' : 'table'),
+    frost,
+  );
+}

@@ -1,0 +1,116 @@
+/**
+ * The farm's places as seasons see them. Contract: `seasonPlaces` gives one for each structure with a bed, under it alone; how a crop is
+ * usually begun is `usualHow`; `weekOf` picks from answers what is to be begun now or soon, and what is about to be too late.
+ */
+import { dayOfYear, monthDayOf, YEAR_DAYS, type Climate } from '../climate/climate';
+import type { UnderSpec, Venting } from '../climate/underCover';
+import type { Crop } from '../crops/crops';
+import type { Bed, Structure } from '../farm/types';
+import type { How } from '../growth/course';
+import { bedSpec } from '../night/stack';
+import type { DateRow } from './dates';
+import type { Window } from './schools';
+
+export interface SeasonPlace {
+  structureId: string;
+  name: string;
+  spec: UnderSpec;
+}
+
+/** Whether a crop has room there as it is when it is picked. */
+export const hasRoom = (structure: Structure, crop: Crop): boolean =>
+  structure.kind === 'open' || crop.heightM <= structure.heightM + 0.1;
+
+export function seasonPlaces(
+  structures: readonly Structure[],
+  beds: readonly Bed[],
+  climate: Climate,
+  venting: Venting,
+): SeasonPlace[] {
+  return structures.flatMap((structure): SeasonPlace[] => {
+    const bed = beds.find((b) => b.structureId === structure.id);
+    if (!bed) return [];
+    const { ground, stack } = bedSpec(structure, bed, [], [], { deepC: 0 });
+    const { deepC: _deep, ...own } = ground;
+    return [
+      {
+        structureId: structure.id,
+        name: structure.name,
+        spec: { site: climate.site, climate, stack, ground: own, venting },
+      },
+    ];
+  });
+}
+
+/** Heads and what fruits come from trays, leaves to cut and roots are sown where they grow. */
+export function usualHow(crop: Crop): How {
+  const sown =
+    crop.raiseDd === null || crop.habit === 'cut' || ['root', 'legume', 'manure'].includes(crop.group);
+  return sown ? 'sow' : 'transplant';
+}
+
+/** Whether one says planted: from trays, or what is no seed: bulbs, cloves, tubers, runners. */
+export const isPlanted = (crop: Crop, how: How): boolean =>
+  how === 'transplant' || crop.sowing === null || crop.sowing.seedMg >= 1000;
+
+/** Cool crops are aired whenever the sun shines, warm ones only against heat. */
+export const usualVenting = (crop: Crop): Venting => (crop.baseC >= 8 ? 'warm' : 'air');
+
+export interface Begin {
+  /** In its window, or so many days before it. */
+  inDays: number;
+  /** Days until the window shuts. */
+  leftDays: number;
+  window: Window;
+  /** What becomes of it begun today (or as the window opens), and a week after it has shut. */
+  now: DateRow;
+  after: DateRow;
+}
+
+const ahead = (from: number, to: number) => (to - from + YEAR_DAYS) % YEAR_DAYS;
+const rowAt = (rows: readonly DateRow[], day: number) =>
+  rows.reduce((a, b) => (ahead(b.day, day) < ahead(a.day, day) ? b : a));
+
+/** The window of the risk school that is open on a date, or opens within `soonDays`; null where none is. */
+export function beginning(
+  windows: readonly Window[],
+  rows: readonly DateRow[],
+  today: string,
+  soonDays = 21,
+): Begin | null {
+  const day = dayOfYear(today);
+  const found = windows
+    .filter((w) => w.school === 'risk' && w.earliest !== null)
+    .flatMap((window): Begin[] => {
+      const long = ahead(window.earliest!, window.latest!);
+      const since = ahead(window.earliest!, day);
+      const open = since <= long;
+      const inDays = open ? 0 : ahead(day, window.earliest!);
+      if (inDays > soonDays) return [];
+      const at = open ? day : window.earliest!;
+      return [
+        {
+          inDays,
+          leftDays: ahead(at, window.latest!) + inDays,
+          window,
+          now: rowAt(rows, at),
+          after: rowAt(rows, (window.latest! + 12) % YEAR_DAYS),
+        },
+      ];
+    });
+  return found.sort((a, b) => a.inDays - b.inDays || a.leftDays - b.leftDays)[0] ?? null;
+}
+
+/** When the next window opens, days from a date; null where there is none. */
+export function nextOpening(
+  windows: readonly Window[],
+  today: string,
+): { inDays: number; date: string } | null {
+  const day = dayOfYear(today);
+  const opens = windows
+    .filter((w) => w.school === 'risk' && w.earliest !== null)
+    .map((w) => ahead(day, w.earliest!));
+  if (opens.length === 0) return null;
+  const inDays = Math.min(...opens);
+  return { inDays, date: monthDayOf(day + inDays) };
+}

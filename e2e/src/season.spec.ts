@@ -1,0 +1,64 @@
+/** At the kitchen table: what may I sow, where, and what if it is later? */
+import { accessible, expect, glovesFit, test } from './farm';
+
+test.use({ demo: true });
+
+test('what may be begun, a crop’s year, a date moved and the chance with it; a crop found by its name', async ({
+  page,
+  farm,
+}) => {
+  await page.goto(farm.url);
+  await page.getByTestId('tab-Season').click();
+  await expect(page.getByTestId('sentence')).toContainText(/presses|begun|Sow|Plant/, { timeout: 60_000 });
+  await expect(page.getByTestId('season-row').first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/twelve months typed for this site/)).toBeVisible();
+  await accessible(page);
+
+  await page.getByTestId('season-find').fill('spina');
+  await page.getByTestId('season-found').first().click();
+  await expect(page.getByTestId('sentence')).toContainText('Spinach in', { timeout: 60_000 });
+  await expect(page.getByTestId('year-strip').first()).toBeVisible();
+  const said = page.locator('[data-testid^="date-"]').first();
+  const today = await said.textContent();
+  for (let i = 0; i < 3; i++) await page.getByTestId('week-later').click();
+  await expect(page.getByTestId('season-at')).toHaveText('4 February');
+  await expect(said).toContainText('Sown on 4 February');
+  expect(await said.textContent()).not.toBe(today);
+  await page.getByText('The three schools, and why').first().click();
+  await expect(page.getByText(/before the last frost of 05-06|the last frost/).first()).toBeVisible();
+  await accessible(page);
+  await glovesFit(page);
+
+  // planted from trays it is another question
+  await page.getByText('planted from trays').click();
+  await expect(said).toContainText('Planted on 4 February', { timeout: 60_000 });
+  await page.goBack();
+  await expect(page.getByTestId('season')).toBeVisible();
+});
+
+test('the months of the place are typed in the farm’s degrees, and the season goes by them', async ({
+  page,
+  farm,
+}) => {
+  await page.goto(`${farm.url}/site`);
+  await page.getByTestId('months-low').fill('1 2 3');
+  await expect(page.getByText('twelve numbers from January, these are 3')).toBeVisible();
+  await expect(page.getByTestId('months-keep')).toBeDisabled();
+  await page.getByTestId('months-low').fill('-9 -8 -4 1 5 9 11 10 6 2 -3 -7');
+  await page.getByTestId('months-high').fill('-2 0 5 11 16 20 23 22 17 10 3 -1');
+  await page.getByTestId('months-keep').click();
+  await expect
+    .poll(
+      async () =>
+        (await farm.api<{ farm: { climate: { lowC: number }[] } }>('/api/farm')).farm.climate[0]!.lowC,
+    )
+    .toBe(-9);
+  // and is one entry of the log, that can be taken back
+  await page.getByTestId('undo-button').click();
+  await expect
+    .poll(
+      async () =>
+        (await farm.api<{ farm: { climate: { lowC: number }[] } }>('/api/farm')).farm.climate[0]!.lowC,
+    )
+    .toBe(-1);
+});

@@ -1,0 +1,30 @@
+/** Seasons: what to begin this week, a crop's year. */
+import { cropById, isCrop } from '@fogata/core';
+import { Router } from 'express';
+import { z } from 'zod';
+import type { Context } from '../context';
+import { parseBody, Problem } from '../problem';
+import { cropView, seasonView } from '../season/views';
+
+export function seasonRoutes(ctx: Context): Router {
+  const router = Router();
+
+  router.get('/season', async (_req, res) => {
+    const { data, nowMs } = await ctx.standing(false);
+    res.json(seasonView(ctx.seasons, data, nowMs));
+  });
+
+  router.get('/season/:crop', async (req, res) => {
+    if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
+    const { how } = parseBody(z.object({ how: z.enum(['sow', 'transplant']).optional() }), req.query);
+    const { data, nowMs } = await ctx.standing(false);
+    res.json(cropView(ctx.seasons, data, nowMs, cropById(req.params.crop), how));
+  });
+
+  router.post('/season/again', (_req, res) => {
+    ctx.seasons.again();
+    res.status(204).end();
+  });
+
+  return router;
+}

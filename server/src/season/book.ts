@@ -1,0 +1,109 @@
+/**
+ * Answers by the year, worked out in threads and remembered. Contract: `ask` returns at once what is there of a list of questions
+ * and how far it is; what is not there is begun. An answer is kept by what it follows from: the place, its climate, the crop.
+ */
+import type { PlanProgress } from '@fogata/contract';
+import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
+import { digest } from '../night/pool';
+
+/** One place, and what is asked of it. */
+export interface SeasonTask {
+  spec: UnderSpec;
+  frost: { lastSpring?: string; firstAutumn?: string };
+  years: number;
+  seed: number;
+  risk: number;
+  crops: { id: string; how: How }[];
+}
+
+export interface SeasonAnswer {
+  frosts: Frosts;
+  windows: Window[];
+  rows: DateRow[];
+}
+
+/** Who works it out: an answer for each crop of the task, in its order. */
+export interface SeasonPool {
+  season(task: SeasonTask, signal: AbortSignal): Promise<SeasonAnswer[]>;
+}
+
+export interface Question {
+  task: Omit<SeasonTask, 'crops'>;
+  crop: { id: string; how: How };
+}
+
+interface Held {
+  answer: SeasonAnswer | null;
+  failed: string | null;
+}
+
+/** Crops that go to a thread at once: the place is looked at once for all of them. */
+const TOGETHER = 8;
+const MOST_HELD = 2000;
+
+export class SeasonBook {
+  private readonly held = new Map<string, Held>();
+  private readonly abort = new AbortController();
+
+  constructor(private readonly pool: SeasonPool) {}
+
+  private key(q: Question): string {
+    return digest([q.task, q.crop]);
+  }
+
+  ask(questions: readonly Question[]): { answers: (SeasonAnswer | null)[]; progress: PlanProgress } {
+    const keys = questions.map((q) => this.key(q));
+    const missing = new Map<string, { key: string; q: Question }[]>();
+    questions.forEach((q, i) => {
+      const key = keys[i]!;
+      const held = this.held.get(key);
+      if (held) {
+        // the last that was asked for is the last to go
+        this.held.delete(key);
+        this.held.set(key, held);
+        return;
+      }
+      this.held.set(key, { answer: null, failed: null });
+      const place = digest([q.task, q.task.spec.venting]);
+      missing.set(place, [...(missing.get(place) ?? []), { key, q }]);
+    });
+    for (const list of missing.values())
+      for (let i = 0; i < list.length; i += TOGETHER) void this.work(list.slice(i, i + TOGETHER));
+    while (this.held.size > MOST_HELD) this.held.delete(this.held.keys().next().value!);
+    const all = keys.map((k) => this.held.get(k));
+    const done = all.filter((h) => h?.answer).length;
+    const failed = all.find((h) => h?.failed)?.failed;
+    return {
+      answers: all.map((h) => h?.answer ?? null),
+      progress: failed
+        ? { state: 'failed', done, of: all.length, message: failed }
+        : { state: done === all.length ? 'ready' : 'computing', done, of: all.length },
+    };
+  }
+
+  /** What failed is worked out anew when it is asked for next. */
+  again(): void {
+    for (const [key, h] of this.held) if (h.failed) this.held.delete(key);
+  }
+
+  private async work(list: readonly { key: string; q: Question }[]): Promise<void> {
+    const task: SeasonTask = { ...list[0]!.q.task, crops: list.map(({ q }) => q.crop) };
+    try {
+      const answers = await this.pool.season(task, this.abort.signal);
+      list.forEach(({ key }, i) => Object.assign(this.held.get(key) ?? {}, { answer: answers[i]! }));
+    } catch (error) {
+      if (this.abort.signal.aborted) return;
+      process.stderr.write(
+        `season failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+      );
+      for (const { key } of list)
+        Object.assign(this.held.get(key) ?? {}, {
+          failed: 'The year could not be worked out. Nothing of yours is lost; try again.',
+        });
+    }
+  }
+
+  stop(): void {
+    this.abort.abort();
+  }
+}

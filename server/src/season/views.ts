@@ -1,0 +1,223 @@
+/** Season as the screens read it: a crop's year in each place, and what is to be begun. */
+import type {
+  SeasonClimate,
+  SeasonCropView,
+  SeasonDate,
+  SeasonPlaceView,
+  SeasonRow,
+  SeasonView,
+} from '@fogata/contract';
+import { reasonWords } from '@fogata/contract/windows';
+import { cropById, CROPS, localDate, type Crop } from '@fogata/core';
+import {
+  beginning,
+  climateOfFarm,
+  FAILURES,
+  hasRoom,
+  isPlanted,
+  monthDayOf,
+  nextOpening,
+  seasonPlaces,
+  usualHow,
+  usualVenting,
+  type Climate,
+  type DateRow,
+  type How,
+  type SeasonPlace,
+  type Window,
+} from '@fogata/core/season';
+import type { FarmData } from '../farm/store';
+import type { Question, SeasonAnswer, SeasonBook } from './book';
+
+/** Plausible years that an answer is over, and the share of them that may go wrong. */
+const YEARS = 100;
+const SEED = 1;
+const RISK = 0.1;
+/** What most farms ask about, after what they have grown: the week's list looks at so many. */
+const COMMON = [
+  'spinach',
+  'lettuce',
+  'lettuce-leaf',
+  'mache',
+  'radish',
+  'carrot',
+  'kale',
+  'rocket',
+  'pea-shoots',
+  'spring-onion',
+  'garlic',
+  'tomato',
+];
+const MOST_CROPS = 16;
+
+interface Ground {
+  climate: Climate;
+  shown: SeasonClimate;
+  today: string;
+}
+
+function groundOf(data: FarmData, nowMs: number): Ground {
+  const { farm } = data;
+  const { latitude, longitude, elevationM, frost } = farm;
+  const dates = {
+    ...(frost.lastSpring ? { lastSpring: frost.lastSpring } : {}),
+    ...(frost.firstAutumn ? { firstAutumn: frost.firstAutumn } : {}),
+  };
+  const key = JSON.stringify([latitude, longitude, elevationM, farm.climate, dates]);
+  if (lastClimate?.key !== key)
+    lastClimate = { key, made: climateOfFarm({ latitude, longitude, elevationM }, farm.climate, dates) };
+  const { climate, missed } = lastClimate.made;
+  return {
+    climate,
+    shown: {
+      from: farm.climate ? 'monthly' : 'table',
+      lastSpring: frost.lastSpring,
+      firstAutumn: frost.firstAutumn,
+      missed,
+    },
+    today: localDate(nowMs, farm.timeZone),
+  };
+}
+/** Bringing months to the frost dates takes a moment, and changes with the site alone. */
+let lastClimate: { key: string; made: ReturnType<typeof climateOfFarm> } | null = null;
+
+const fits = (data: FarmData, place: SeasonPlace, crop: Crop) =>
+  hasRoom(
+    data.structures.find((s) => s.id === place.structureId)!,
+    crop,
+  );
+
+const dateOf = (day: number | null) => (day === null ? null : monthDayOf(day));
+
+const questionOf = (data: FarmData, place: SeasonPlace, crop: Crop, how: How): Question => ({
+  task: {
+    spec: place.spec,
+    frost: {
+      ...(data.farm.frost.lastSpring ? { lastSpring: data.farm.frost.lastSpring } : {}),
+      ...(data.farm.frost.firstAutumn ? { firstAutumn: data.farm.frost.firstAutumn } : {}),
+    },
+    years: YEARS,
+    seed: SEED,
+    risk: RISK,
+  },
+  crop: { id: crop.id, how },
+});
+
+function windowView(w: Window, planted: boolean) {
+  return {
+    school: w.school,
+    season: w.season,
+    earliest: dateOf(w.earliest),
+    best: dateOf(w.best),
+    latest: dateOf(w.latest),
+    reasons: w.reasons.map((r) => ({ edge: r.edge, why: reasonWords(r, planted ? 'transplant' : 'sow') })),
+  };
+}
+
+function dateView({ day, ready, ...shares }: DateRow): SeasonDate {
+  return { date: monthDayOf(day), readyDays: ready.middle, ...shares };
+}
+
+function placeView(place: SeasonPlace, a: SeasonAnswer, planted: boolean): SeasonPlaceView {
+  return {
+    structureId: place.structureId,
+    name: place.name,
+    windows: a.windows.map((w) => windowView(w, planted)),
+    dates: a.rows.map(dateView),
+  };
+}
+
+export function cropView(
+  book: SeasonBook,
+  data: FarmData,
+  nowMs: number,
+  crop: Crop,
+  asked?: How,
+): SeasonCropView {
+  const { climate, shown, today } = groundOf(data, nowMs);
+  const how = asked ?? usualHow(crop);
+  const all = seasonPlaces(data.structures, data.beds, climate, usualVenting(crop));
+  const places = all.filter((p) => fits(data, p, crop));
+  const { answers, progress } = book.ask(places.map((p) => questionOf(data, p, crop, how)));
+  return {
+    crop: crop.id,
+    name: crop.name,
+    how,
+    mayTransplant: crop.raiseDd !== null,
+    planted: isPlanted(crop, how),
+    today,
+    latitude: data.farm.latitude,
+    climate: shown,
+    tooLow: all.filter((p) => !places.includes(p)).map((p) => p.name),
+    places: places.flatMap((p, i) => (answers[i] ? [placeView(p, answers[i], isPlanted(crop, how))] : [])),
+    progress: places.length === 0 ? { state: 'empty', done: 0, of: 0 } : progress,
+    damageC: crop.damageC,
+    deathC: crop.deathC,
+    chillingC: crop.chillingC,
+  };
+}
+
+/** What the farm has grown, the latest first, then what most grow. */
+function cropsOf(data: FarmData): Crop[] {
+  const own = [...data.plantings].sort((a, b) => b.plantedOn.localeCompare(a.plantedOn)).map((p) => p.crop);
+  return [...new Set([...own, ...COMMON])]
+    .filter((id) => CROPS.some((c) => c.id === id))
+    .slice(0, MOST_CROPS)
+    .map(cropById);
+}
+
+const worstOf = (r: DateRow) => FAILURES.reduce((a, b) => (r[b] > r[a] ? b : a));
+
+export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): SeasonView {
+  const { climate, shown, today } = groundOf(data, nowMs);
+  const asked = cropsOf(data).flatMap((crop) =>
+    seasonPlaces(data.structures, data.beds, climate, usualVenting(crop))
+      .filter((p) => fits(data, p, crop))
+      .map((place) => ({
+        crop,
+        place,
+        how: usualHow(crop),
+      })),
+  );
+  const { answers, progress } = book.ask(asked.map((q) => questionOf(data, q.place, q.crop, q.how)));
+  const rows: SeasonRow[] = [];
+  let next: SeasonView['next'] = null;
+  asked.forEach(({ crop, place, how }, i) => {
+    const a = answers[i];
+    if (!a) return;
+    const b = beginning(a.windows, a.rows, today);
+    const opens = nextOpening(a.windows, today);
+    if (opens && (!next || opens.inDays < next.inDays))
+      next = { crop: crop.id, name: crop.name, planted: isPlanted(crop, how), place: place.name, ...opens };
+    if (!b) return;
+    rows.push({
+      crop: crop.id,
+      name: crop.name,
+      planted: isPlanted(crop, how),
+      structureId: place.structureId,
+      place: place.name,
+      inDays: b.inDays,
+      opens: monthDayOf(b.window.earliest!),
+      latest: monthDayOf(b.window.latest!),
+      leftDays: b.leftDays,
+      success: b.now.success,
+      after: b.after.success,
+      afterIs: worstOf(b.after),
+      readyDays: b.now.ready.middle,
+    });
+  });
+  rows.sort(
+    (x, y) =>
+      Number(x.inDays > 0) - Number(y.inDays > 0) ||
+      (x.inDays > 0 ? x.inDays - y.inDays : x.leftDays - y.leftDays),
+  );
+  const places = new Set(asked.map((q) => q.place.structureId)).size;
+  return {
+    today,
+    climate: shown,
+    rows,
+    next,
+    progress: places === 0 ? { state: 'empty', done: 0, of: 0 } : progress,
+    places,
+  };
+}
