@@ -32,14 +32,14 @@ test('an empty farm has no season, and says so; a crop that is not in the list i
 test('a house with a bed has a year of spinach, from a coarse table until months are typed', async () => {
   const house = aStructure({ id: 'h', name: 'Long house' });
   const low = aStructure({ id: 't', name: 'Low', kind: 'tunnel', widthM: 1.2, heightM: 0.6, ventAreaM2: 0 });
+  for (const structure of [house, low])
+    await s.api
+      .post('/api/setup')
+      .send({ structures: [structure] })
+      .expect(204);
   await s.api
     .post('/api/setup')
-    .send({
-      save: {
-        structures: [house, low],
-        beds: [aBed({ structureId: 'h' }), aBed({ id: 'b2', structureId: 't' })],
-      },
-    })
+    .send({ beds: [aBed({ structureId: 'h' }), aBed({ id: 'b2', structureId: 't', lengthM: 10 })] })
     .expect(204);
   await s.api.patch('/api/farm').send({ latitude: 47, longitude: 8, elevationM: 450 }).expect(200);
   const coarse = await worked<SeasonCropView>('/api/season/spinach');
