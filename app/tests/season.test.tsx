@@ -2,8 +2,15 @@
 import type { SeasonPlaceView, SeasonRow, SeasonView } from '@fogata/contract';
 import { render, screen } from '@testing-library/react-native';
 import { readMonths } from '../src/components/plan/Months';
-import { climateWords, daysOn, seasonSentence } from '../src/components/season/seasonWords';
-import { dayOf, YearStrip } from '../src/components/season/YearStrip';
+import {
+  climateWords,
+  dateSentence,
+  dayOf,
+  daysOn,
+  rowAt,
+  seasonSentence,
+} from '../src/components/season/seasonWords';
+import { YearStrip } from '../src/components/season/YearStrip';
 
 const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
   crop: 'spinach',
@@ -86,6 +93,32 @@ test('the strip says in words what it draws, also over the turn of the year', ()
   expect(dayOf('12-31')).toBe(364);
   expect(daysOn('12-30', 5)).toBe('01-04');
   expect(daysOn('01-02', -7)).toBe('12-26');
+});
+
+test('a date is said with its first picking, its chance, and what goes wrong most first', () => {
+  const date = (md: string, more: object) => ({
+    date: md,
+    readyDays: 60 as number | null,
+    lostToCold: 0,
+    notReady: 0,
+    notClear: 0,
+    bolted: 0,
+    cooked: 0,
+    success: 1,
+    ...more,
+  });
+  const dates = [
+    date('01-01', { success: 0.9 }),
+    date('11-27', { readyDays: null, success: 0.3, lostToCold: 0.5, bolted: 0.18, cooked: 0.02 }),
+  ];
+  expect(rowAt(dates, '12-30').date).toBe('11-27');
+  expect(rowAt(dates, '01-01').date).toBe('01-01');
+  expect(dateSentence(dates[1]!, '12-01', 'sown')).toBe(
+    'Sown on 1 December: in most years it never comes to a picking. It comes off in 30 of 100 years; it is lost to cold in 50 of 100 years, runs to flower in 18 of 100 years.',
+  );
+  expect(dateSentence(dates[0]!, '01-02', 'planted')).toMatch(
+    /^Planted on 2 January: first picking about 3 Mar\. It comes off in 90 of 100 years\.$/,
+  );
 });
 
 test('twelve months as a page has them: spaces, commas, decimal commas, true minus signs', () => {

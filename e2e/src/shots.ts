@@ -50,11 +50,9 @@ async function main(): Promise<void> {
   await shot('now-afternoon', '/');
   await shot('now-wide', '/', WIDE);
   await shot('place', '/place/n2');
-  await shot('place-plantings', '/place/s2', PHONE, ['place', 640]);
   await shot('beds', '/beds');
   await shot('beds-wide', '/beds', WIDE);
   await shot('kit', '/kit');
-  await shot('kit-wide', '/kit', WIDE);
   await shot('forecast', '/forecast');
   await shot('plan', '/plan');
   await shot('plan-wide', '/plan', WIDE);
@@ -101,6 +99,18 @@ async function main(): Promise<void> {
   const { clock: at } = await farm.api<{ clock: { window: { night: string } } }>('/api/farm');
   await shot('night', `/night/${at.window.night}`);
   await shot('log', '/log', PHONE, ['log', 180]);
+
+  // the year is asked about in summer
+  await clock({ toMs: Date.parse('2027-08-25T08:00:00Z') });
+  await page.setViewportSize(PHONE);
+  await page.goto(`${farm.url}/season`);
+  await page.getByTestId('season-row').first().waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(9000);
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'season.png') });
+  await page.goto(`${farm.url}/season/spinach`);
+  await page.getByTestId('year-strip').first().waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'season-crop.png') });
   await browser.close();
   await farm.stop();
   rmSync(directory, { recursive: true, force: true });

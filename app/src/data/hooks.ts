@@ -142,8 +142,8 @@ export const useCrops = () => useRead<CropRow[]>('/api/crops');
 /** What may be begun this week; read quickly while it is being worked out. */
 export const useSeason = () =>
   useRead<SeasonView>('/api/season', { refreshInterval: usePace('/api/season') });
-export function useSeasonCrop(crop: string, how: 'sow' | 'transplant' | null) {
-  const path = `/api/season/${encodeURIComponent(crop)}${how ? `?how=${how}` : ''}`;
+export function useSeasonCrop(crop: string | null, how: 'sow' | 'transplant' | null) {
+  const path = crop === null ? null : `/api/season/${encodeURIComponent(crop)}${how ? `?how=${how}` : ''}`;
   return useRead<SeasonCropView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
 }
 export const useFeeds = () => useRead<FeedView>('/api/feeds');

@@ -12,6 +12,7 @@ import { DateStepper } from '../components/ui/DateStepper';
 import { NoteField } from '../components/ui/Field';
 import { Amount, Metres } from '../components/ui/Fields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
+import { DateChance } from '../components/season/DateChance';
 import { SharedRows } from '../components/place/SharedRows';
 import { PartTitle, Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
@@ -173,7 +174,10 @@ function Form({
         control={control}
         name="plantedOn"
         render={({ field }) => (
-          <DateStepper label="Planted or sown" value={field.value} onChange={put(field)} />
+          <View style={{ gap: 8 }}>
+            <DateStepper label="Planted or sown" value={field.value} onChange={put(field)} />
+            <DateChance crop={crop} structureId={bed.structureId} date={field.value} />
+          </View>
         )}
       />
       <View style={{ gap: 6 }}>

@@ -1,18 +1,18 @@
 /** A crop's year. It answers: when may I begin it, here, under that, and what goes wrong if I do not? It opens with the nearest window. */
-import type { SeasonDate, SeasonPlaceView } from '@fogata/contract';
+import type { SeasonPlaceView } from '@fogata/contract';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import {
   climateWords,
   cropSentence,
+  dateSentence,
   dayShort,
   dayWords,
   daysOn,
-  FAILURE,
-  ofHundred,
+  rowAt,
   upper,
 } from '../components/season/seasonWords';
-import { dayOf, YearStrip } from '../components/season/YearStrip';
+import { YearStrip } from '../components/season/YearStrip';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -28,27 +28,6 @@ const SCHOOL = {
   light: 'As the light allows',
   risk: 'Comes off in nine years of ten',
 } as const;
-const FAILURES = ['lostToCold', 'notReady', 'bolted', 'cooked'] as const;
-
-function rowAt(dates: readonly SeasonDate[], at: string): SeasonDate {
-  const day = dayOf(at);
-  return dates.reduce((a, b) =>
-    (day - dayOf(b.date) + 365) % 365 < (day - dayOf(a.date) + 365) % 365 ? b : a,
-  );
-}
-
-/** "Begun on 12 September: ready about 20 November; comes off in eight years in ten, else ..." */
-function dateSentence(row: SeasonDate, at: string, begun: string): string {
-  const ready =
-    row.readyDays === null
-      ? 'in most years it never comes to a picking'
-      : `first picking about ${dayShort(daysOn(at, row.readyDays))}`;
-  const wrong = FAILURES.filter((f) => row[f] >= 0.05)
-    .sort((a, b) => row[b] - row[a])
-    .map((f) => `${FAILURE[f]} in ${ofHundred(row[f])}`);
-  return `${upper(begun)} on ${dayWords(at)}: ${ready}. It comes off in ${ofHundred(row.success)}${wrong.length > 0 ? `; it ${wrong.join(', ')}` : ''}.`;
-}
-
 function Place({
   place,
   at,

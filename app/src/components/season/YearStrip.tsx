@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { dayWords, ofHundred } from './seasonWords';
+import { dayOf, dayWords, ofHundred } from './seasonWords';
 
 const LETTERS = 'JFMAMJJASOND';
 const STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
@@ -16,8 +16,6 @@ const SCHOOLS = [
   ['light', 'light'],
   ['risk', 'nine in ten'],
 ] as const;
-
-export const dayOf = (md: string): number => STARTS[Number(md.slice(0, 2)) - 1]! + Number(md.slice(3)) - 1;
 
 export interface YearStripProps {
   place: SeasonPlaceView;

@@ -1,5 +1,5 @@
 /** Season's words: dates as they are said, what goes wrong, how sure a date is. */
-import type { SeasonCropView, SeasonRow, SeasonView } from '@fogata/contract';
+import type { SeasonCropView, SeasonDate, SeasonRow, SeasonView } from '@fogata/contract';
 import type { Segment } from '@fogata/core';
 
 const MONTHS = [
@@ -130,4 +130,30 @@ export function climateWords(c: SeasonView['climate']): string {
   return c.from === 'monthly'
     ? `From the twelve months typed for this site, and ${frost}.${missed}`
     : `From a coarse table by latitude and height, good to some 5 degrees, and ${frost}. Type your place’s twelve months under Kit, The site.${missed}`;
+}
+
+const STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
+/** Day of the year, 0 to 364, of "MM-DD". */
+export const dayOf = (md: string): number => STARTS[Number(md.slice(0, 2)) - 1]! + Number(md.slice(3)) - 1;
+
+const FAILURES = ['lostToCold', 'notReady', 'bolted', 'cooked'] as const;
+
+/** The row that a day falls under: the last one before it. */
+export function rowAt(dates: readonly SeasonDate[], at: string): SeasonDate {
+  const day = dayOf(at);
+  return dates.reduce((a, b) =>
+    (day - dayOf(b.date) + 365) % 365 < (day - dayOf(a.date) + 365) % 365 ? b : a,
+  );
+}
+
+/** "Begun on 12 September: ready about 20 November; comes off in eight years in ten, else ..." */
+export function dateSentence(row: SeasonDate, at: string, begun: string): string {
+  const ready =
+    row.readyDays === null
+      ? 'in most years it never comes to a picking'
+      : `first picking about ${dayShort(daysOn(at, row.readyDays))}`;
+  const wrong = FAILURES.filter((f) => row[f] >= 0.05)
+    .sort((a, b) => row[b] - row[a])
+    .map((f) => `${FAILURE[f]} in ${ofHundred(row[f])}`);
+  return `${upper(begun)} on ${dayWords(at)}: ${ready}. It comes off in ${ofHundred(row.success)}${wrong.length > 0 ? `; it ${wrong.join(', ')}` : ''}.`;
 }

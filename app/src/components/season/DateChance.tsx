@@ -1,0 +1,32 @@
+/** What becomes of a crop begun on a day, in the place that is meant: said under the date as it is moved. */
+import { Link } from 'expo-router';
+import { View } from 'react-native';
+import { useSeasonCrop } from '../../data/hooks';
+import { Text } from '../ui/Text';
+import { dateSentence, dayShort, rowAt } from './seasonWords';
+
+export function DateChance({ crop, structureId, date }: { crop: string; structureId: string; date: string }) {
+  const { data } = useSeasonCrop(crop === '' ? null : crop, null);
+  if (crop === '' || !data || data.crop !== crop) return null;
+  const place = data.places.find((p) => p.structureId === structureId);
+  if (!place)
+    return data.progress.state === 'computing' ? (
+      <Text kind="small" tone="quiet" live>
+        Going through a hundred plausible years of it here
+      </Text>
+    ) : null;
+  const at = date.slice(5);
+  const open = place.windows.filter((w) => w.school === 'risk' && w.earliest && w.latest);
+  const spans = open.map((w) => `${dayShort(w.earliest!)} to ${dayShort(w.latest!)}`).join(' and ');
+  return (
+    <View style={{ gap: 4 }} testID="date-chance">
+      <Text live>{dateSentence(rowAt(place.dates, at), at, data.planted ? 'planted' : 'sown')}</Text>
+      <Text kind="small" tone="quiet">
+        {`${spans === '' ? 'On no day here does it come off in nine years of ten.' : `In nine years of ten it comes off here begun from ${spans}.`} By the model, under ${place.name} alone.`}
+      </Text>
+      <Link href={`/season/${crop}`}>
+        <Text kind="label">Its whole year ›</Text>
+      </Link>
+    </View>
+  );
+}
