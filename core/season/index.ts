@@ -4,7 +4,15 @@ export * from '../src/climate/dailyCsv';
 export * from '../src/climate/frost';
 export * from '../src/climate/hours';
 export * from '../src/climate/record';
-export * from '../src/climate/underCover';
+export {
+  daysUnder,
+  VENTING,
+  type Reduced,
+  type Under,
+  type UnderSpec,
+  type Venting,
+} from '../src/climate/underCover';
+export { errorOf, fitUnder, type ReducedError } from '../src/climate/underFit';
 export * from '../src/climate/table';
 export * from '../src/climate/years';
 export { LIBRARY_COLUMNS, libraryCsv } from '../src/crops/libraryCsv';

@@ -1,5 +1,6 @@
 /** What core offers to the other rooms. A folder a topic; see docs/architecture.md. */
 export * from './calc/calc';
+export * from './calc/stand';
 export * from './calibration/belief';
 export * from './climate/zonal';
 export * from './covers/cutList';

@@ -1,7 +1,8 @@
 /** Windows of sowing by three schools, and days under covers against the engine that they are fitted to. */
 import { cropById, type Layer } from '../src';
 import { fromMonthly, monthDayOf, YEAR_DAYS } from '../src/climate/climate';
-import { daysUnder, errorOf, fitUnder, type UnderSpec } from '../src/climate/underCover';
+import { daysUnder, type UnderSpec } from '../src/climate/underCover';
+import { errorOf, fitUnder } from '../src/climate/underFit';
 import { plausibleYears } from '../src/climate/years';
 import { season } from '../src/growth/course';
 import { datesOf, FAILURES, lucks } from '../src/windows/dates';

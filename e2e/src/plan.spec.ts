@@ -103,7 +103,7 @@ test('every reckoning gives an answer with its working, and says which figure ma
   page,
   farm,
 }) => {
-  for (const what of ['sheet', 'hoops', 'drip', 'crates', 'trays', 'mix']) {
+  for (const what of ['sheet', 'hoops', 'drip', 'crates', 'seeds', 'trays', 'mix']) {
     await page.goto(`${farm.url}/calc/${what}`);
     await expect(page.getByTestId('calc-answer')).toContainText(/\d/);
     expect(await page.getByTestId('calc-working').count()).toBeGreaterThan(1);

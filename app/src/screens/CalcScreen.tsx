@@ -5,6 +5,7 @@ import { DripCalc } from '../components/calc/DripCalc';
 import { MixCalc } from '../components/calc/MixCalc';
 import { CratesCalc, TraysCalc } from '../components/calc/NurseryCalcs';
 import { HeatCalc } from '../components/calc/HeatCalcs';
+import { SeedsCalc } from '../components/calc/SeedsCalc';
 import { HoopsCalc, SheetCalc } from '../components/calc/SheetCalc';
 import { Button } from '../components/ui/Button';
 import { Loading, Page, TopLine } from '../components/ui/Page';
@@ -18,6 +19,7 @@ export const CALCS = [
   { id: 'shade', title: 'What shade cloth takes off', short: 'Shade cloth' },
   { id: 'drip', title: 'Minutes of drip', short: 'Drip' },
   { id: 'crates', title: 'Crates on a bench', short: 'Crates' },
+  { id: 'seeds', title: 'Seed for a stand', short: 'Seed' },
   { id: 'trays', title: 'Seed trays and shelf', short: 'Trays' },
   { id: 'mix', title: 'Soil mix by volume', short: 'Soil mix' },
 ] as const;
@@ -42,6 +44,7 @@ export function CalcScreen({ what, bedId }: { what: string; bedId: string | null
           {what === 'hoops' ? <HoopsCalc bed={bed} /> : null}
           {what === 'drip' ? <DripCalc bed={bed} /> : null}
           {what === 'crates' ? <CratesCalc bed={bed} /> : null}
+          {what === 'seeds' ? <SeedsCalc /> : null}
           {what === 'trays' ? <TraysCalc /> : null}
           {what === 'mix' ? <MixCalc /> : null}
           {what === 'jugs' || what === 'shade' ? <HeatCalc what={what} beds={planted} first={bedId} /> : null}

@@ -5,7 +5,8 @@
  */
 import { dayOfYear, YEAR_DAYS, type Climate } from '../climate/climate';
 import { dayMs } from '../climate/hours';
-import { daysUnder, fitUnder, type Under, type UnderSpec } from '../climate/underCover';
+import { daysUnder, type Under, type UnderSpec } from '../climate/underCover';
+import { fitUnder } from '../climate/underFit';
 import { frostDays, middleDay, plausibleYears } from '../climate/years';
 import type { Crop } from '../crops/crops';
 import { season, type How } from '../growth/course';
