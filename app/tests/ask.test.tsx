@@ -35,7 +35,10 @@ jest.mock('../src/data/api', () => ({ request: jest.fn() }));
 jest.mock('../src/data/hooks', () => ({
   change: jest.fn(() => Promise.resolve({ recordId: 'r1' })),
   useCrops: () => ({ data: mockCrops }),
-  useTowns: () => ({ data: mockTowns }),
+  useTowns: (text: string) => ({
+    data: mockTowns.filter((t) => text !== '' && t.name.toLowerCase().startsWith(text.toLowerCase())),
+  }),
+  useTownGuess: () => mockTowns.at(-1) ?? null,
   useFarm: () => ({
     data: {
       farm: { name: 'Farm', latitude: 50, longitude: 5, elevationM: 9, timeZone: 'UTC' },

@@ -26,7 +26,10 @@ const mockCrops = [
 jest.mock('../src/data/hooks', () => ({
   change: jest.fn(() => Promise.resolve({ recordId: 'r1' })),
   useCrops: () => ({ data: mockCrops }),
-  useTowns: () => ({ data: mockTowns }),
+  useTowns: (text: string) => ({
+    data: mockTowns.filter((t) => text !== '' && t.name.toLowerCase().startsWith(text.toLowerCase())),
+  }),
+  useTownGuess: () => mockTowns.at(-1) ?? null,
   useFarm: () => ({ data: { farm: { name: 'Farm' }, clock: { nowMs: mockNow }, emptyFarm: true } }),
 }));
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));

@@ -58,7 +58,7 @@ function Place({
               .filter((w) => w.school === school)
               .map((w) => (
                 <Text key={w.season} kind="small" tone="quiet">
-                  {`${upper(w.season)}: ${w.earliest && w.latest ? `${dayShort(w.earliest)} to ${dayShort(w.latest)}${w.best ? `, best ${dayShort(w.best)}` : ''}. ` : 'none. '}${w.reasons.map((r) => `${upper(r.edge === 'best' && !w.best ? '' : `${r.edge}: `)}${r.why}.`).join(' ')}`}
+                  {`${upper(w.season)}: ${w.earliest && w.latest ? `${dayShort(w.earliest)} to ${dayShort(w.latest)}${w.best ? `, best ${dayShort(w.best)}` : ''}. ` : 'none. '}${w.reasons.map((r) => `${upper(`${r.edge === 'best' && !w.best ? '' : `${r.edge}: `}${r.why}`)}.`).join(' ')}`}
                 </Text>
               ))}
           </View>
