@@ -64,6 +64,7 @@ export async function season(say: (line: string) => void, worker: string): Promi
   const pool = new Piscina({ filename: worker, minThreads: threads, maxThreads: threads });
   const crops = CROPS.slice(0, 80).map((c) => ({ id: c.id, how: usualHow(c) }));
   const task = (stack: Layer[], some: typeof crops) => ({
+    place: JSON.stringify(stack),
     spec: spec(stack),
     frost: {},
     years: 100,

@@ -10,7 +10,7 @@ test('a planting is added, changed and cleared, with the wrong row refused in wo
   await glovesFit(page);
   await page.getByTestId('add-o1').click();
   await page.getByTestId('crop-search').fill('rad');
-  await page.getByRole('radio', { name: 'radish' }).click();
+  await page.getByRole('radio', { name: 'radish', exact: true }).click();
   await page.getByTestId('cultivar').fill('Brasilla');
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'To row down 1', exact: true }).click();
   await page.getByRole('button', { name: 'From row up 1', exact: true }).click();

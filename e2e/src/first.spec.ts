@@ -25,7 +25,7 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
   await page.getByTestId('town').fill('leon');
   await page.getByRole('button', { name: 'León, Spain' }).click();
   await expect(page.getByTestId('sentence')).toContainText(
-    '42.60° north, 5.57° west, 840 m up, on the clock of Europe/Madrid',
+    '42.60° north, 5.57° west, 845 m up, on the clock of Europe/Madrid',
   );
   await accessible(page);
   await glovesFit(page);

@@ -91,7 +91,7 @@ test('months that cannot be are refused by their field', async () => {
 
 describe('the book', () => {
   const question = (id: string) => ({
-    task: { spec: { stack: [] } as never, frost: {}, years: 1, seed: 1, risk: 0.1 },
+    task: { place: 'p', spec: { stack: [] } as never, frost: {}, years: 1, seed: 1, risk: 0.1 },
     crop: { id, how: 'sow' as const },
   });
   const answerOf = (id: string) =>

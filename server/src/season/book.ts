@@ -4,10 +4,11 @@
  */
 import type { PlanProgress } from '@fogata/contract';
 import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
-import { digest } from '../night/pool';
 
 /** One place, and what is asked of it. */
 export interface SeasonTask {
+  /** Names the place, its climate and how it is drawn: equal names, equal answers. */
+  place: string;
   spec: UnderSpec;
   frost: { lastSpring?: string; firstAutumn?: string };
   years: number;
@@ -47,12 +48,8 @@ export class SeasonBook {
 
   constructor(private readonly pool: SeasonPool) {}
 
-  private key(q: Question): string {
-    return digest([q.task, q.crop]);
-  }
-
   ask(questions: readonly Question[]): { answers: (SeasonAnswer | null)[]; progress: PlanProgress } {
-    const keys = questions.map((q) => this.key(q));
+    const keys = questions.map((q) => `${q.task.place} ${q.crop.id} ${q.crop.how}`);
     const missing = new Map<string, { key: string; q: Question }[]>();
     questions.forEach((q, i) => {
       const key = keys[i]!;
@@ -64,8 +61,7 @@ export class SeasonBook {
         return;
       }
       this.held.set(key, { answer: null, failed: null });
-      const place = digest([q.task, q.task.spec.venting]);
-      missing.set(place, [...(missing.get(place) ?? []), { key, q }]);
+      missing.set(q.task.place, [...(missing.get(q.task.place) ?? []), { key, q }]);
     });
     for (const list of missing.values())
       for (let i = 0; i < list.length; i += TOGETHER) void this.work(list.slice(i, i + TOGETHER));

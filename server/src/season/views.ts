@@ -27,6 +27,7 @@ import {
   type Window,
 } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
+import { digest } from '../night/pool';
 import type { Question, SeasonAnswer, SeasonBook } from './book';
 
 /** Plausible years that an answer is over, and the share of them that may go wrong. */
@@ -52,6 +53,8 @@ const MOST_CROPS = 16;
 
 interface Ground {
   climate: Climate;
+  /** What the climate follows from. */
+  key: string;
   shown: SeasonClimate;
   today: string;
 }
@@ -69,6 +72,7 @@ function groundOf(data: FarmData, nowMs: number): Ground {
   const { climate, missed } = lastClimate.made;
   return {
     climate,
+    key,
     shown: {
       from: farm.climate ? 'monthly' : 'table',
       lastSpring: frost.lastSpring,
@@ -89,8 +93,15 @@ const fits = (data: FarmData, place: SeasonPlace, crop: Crop) =>
 
 const dateOf = (day: number | null) => (day === null ? null : monthDayOf(day));
 
-const questionOf = (data: FarmData, place: SeasonPlace, crop: Crop, how: How): Question => ({
+const questionOf = (
+  data: FarmData,
+  place: SeasonPlace,
+  crop: Crop,
+  how: How,
+  climateKey: string,
+): Question => ({
   task: {
+    place: digest([climateKey, place.spec.stack, place.spec.ground, place.spec.venting]),
     spec: place.spec,
     frost: {
       ...(data.farm.frost.lastSpring ? { lastSpring: data.farm.frost.lastSpring } : {}),
@@ -134,11 +145,11 @@ export function cropView(
   crop: Crop,
   asked?: How,
 ): SeasonCropView {
-  const { climate, shown, today } = groundOf(data, nowMs);
+  const { climate, key, shown, today } = groundOf(data, nowMs);
   const how = asked ?? usualHow(crop);
   const all = seasonPlaces(data.structures, data.beds, climate, usualVenting(crop));
   const places = all.filter((p) => fits(data, p, crop));
-  const { answers, progress } = book.ask(places.map((p) => questionOf(data, p, crop, how)));
+  const { answers, progress } = book.ask(places.map((p) => questionOf(data, p, crop, how, key)));
   return {
     crop: crop.id,
     name: crop.name,
@@ -169,7 +180,7 @@ function cropsOf(data: FarmData): Crop[] {
 const worstOf = (r: DateRow) => FAILURES.reduce((a, b) => (r[b] > r[a] ? b : a));
 
 export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): SeasonView {
-  const { climate, shown, today } = groundOf(data, nowMs);
+  const { climate, key, shown, today } = groundOf(data, nowMs);
   const asked = cropsOf(data).flatMap((crop) =>
     seasonPlaces(data.structures, data.beds, climate, usualVenting(crop))
       .filter((p) => fits(data, p, crop))
@@ -179,7 +190,7 @@ export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): Sea
         how: usualHow(crop),
       })),
   );
-  const { answers, progress } = book.ask(asked.map((q) => questionOf(data, q.place, q.crop, q.how)));
+  const { answers, progress } = book.ask(asked.map((q) => questionOf(data, q.place, q.crop, q.how, key)));
   const rows: SeasonRow[] = [];
   let next: SeasonView['next'] = null;
   asked.forEach(({ crop, place, how }, i) => {

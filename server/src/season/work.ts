@@ -6,11 +6,10 @@ import type { SeasonAnswer, SeasonTask } from './book';
 const places = new Map<string, PlaceYears>();
 const MOST_PLACES = 8;
 
-export function seasonOf({ spec, frost, years, seed, risk, crops }: SeasonTask): SeasonAnswer[] {
-  const key = JSON.stringify([spec, frost, years, seed]);
-  const place = places.get(key) ?? placeOf(spec, years, seed, frost);
-  places.delete(key);
-  places.set(key, place);
+export function seasonOf({ place: name, spec, frost, years, seed, risk, crops }: SeasonTask): SeasonAnswer[] {
+  const place = places.get(name) ?? placeOf(spec, years, seed, frost);
+  places.delete(name);
+  places.set(name, place);
   if (places.size > MOST_PLACES) places.delete(places.keys().next().value!);
   return crops.map(({ id, how }) => ({
     frosts: place.frosts,
