@@ -28,7 +28,6 @@ const WHY: Record<Reason['id'], (v: Reason['values']) => string> = {
     v['date']
       ? `ready before it is too warm for it under these covers, about ${v['date']}`
       : `${times(v['weeks'], 'week')} later it grows into the heat`,
-  bench: () => 'as long as it has stood in trays',
   'fails-before': (v) =>
     `sown on ${v['date']} it is ${FAILURE[String(v['failure'])]} in ${percent(v['share'])}`,
   'fails-after': (v) =>

@@ -6,7 +6,7 @@
 import type { Crop } from '../crops/crops';
 import { YEAR_DAYS } from '../climate/climate';
 import type { Under } from '../climate/underCover';
-import { atHardness, FRESH, hardnessLimit, hardnessOf, ROOTED_DD } from '../hardiness/acclimation';
+import { FRESH, hardnessLimit, hardnessOf, ROOTED_DD } from '../hardiness/acclimation';
 import { injury } from '../hardiness/injury';
 import { growthOf, risingDays } from './thermal';
 
@@ -188,13 +188,4 @@ export function course(
     if (readyDay !== null && grown - readyAt > stands) return { upDay, readyDay, fate: 'over', endDay: i };
   }
   return { upDay, readyDay, fate: null, endDay: end };
-}
-
-/** What a planting stands on each of some days, °C: for who asks about a course that is under way. */
-export function stands(crop: Crop, h: number): { damageC: number; deathC: number; rootC: number } {
-  return {
-    damageC: atHardness(crop.damageC, h),
-    deathC: atHardness(crop.deathC, h),
-    rootC: atHardness(crop.rootC, h),
-  };
 }

@@ -1,6 +1,6 @@
 /**
  * The farm's places as seasons see them. Contract: `seasonPlaces` gives one for each structure with a bed, under it alone; how a crop is
- * usually begun is `usualHow`; `weekOf` picks from answers what is to be begun now or soon, and what is about to be too late.
+ * usually begun is `usualHow`; `beginning` says of an answer whether it is to be begun now or soon, `nextOpening` when next.
  */
 import { dayOfYear, monthDayOf, YEAR_DAYS, type Climate } from '../climate/climate';
 import type { UnderSpec, Venting } from '../climate/underCover';

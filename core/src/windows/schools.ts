@@ -25,7 +25,6 @@ export interface Reason {
     | 'before-dark'
     | 'after-dark'
     | 'heat'
-    | 'bench'
     | 'fails-before'
     | 'fails-after'
     | 'most-come-off'
