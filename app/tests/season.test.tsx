@@ -46,6 +46,10 @@ test('opens with what shuts soon and what a fortnight later costs', () => {
   expect(said(view({ rows: [row()] }))).toBe(
     'Sow spinach in North house before 29 September. Two weeks later it does not get there in 60 of 100 years.',
   );
+  // where a fortnight costs next to nothing, no loss is made of it
+  expect(said(view({ rows: [row({ after: 0.97 })] }))).toMatch(
+    /before 29 September\. Two weeks later it costs little\.$/,
+  );
   expect(said(view({ rows: [row({ planted: true, leftDays: 200 })] }))).toMatch(/^Nothing presses/);
   expect(said(view({ rows: [row({ inDays: 6, opens: '09-22' })] }))).toMatch(/From 22 September sow spinach/);
 });

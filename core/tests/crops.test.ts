@@ -46,9 +46,9 @@ test.each([...CROPS])('$id: what it stands, and how it grows, is in order', (c) 
     expect(c.sowing.germination).toBeLessThanOrEqual(1);
     expect(['dark', 'light', 'either']).toContain(c.sowing.wants);
   }
-  // three rows of plants at their spacing stand in the width that their rows have
   expect(c.rowsPerM).toBeGreaterThanOrEqual(1);
-  expect(c.spreadM).toBeGreaterThan(0);
+  // plants have not more than twice the room of their spread along the row
+  expect(c.spacingM).toBeLessThanOrEqual(2 * c.spreadM);
   if (c.bolts.by === 'long') expect(c.bolts.dayH).toBeGreaterThan(11);
   if (c.bolts.by === 'cold') expect(c.bolts.coldDays).toBeGreaterThan(0);
 });

@@ -139,7 +139,7 @@ describe('what is to be begun', () => {
     const b = beginning([window(350, 20)], rows, on(10))!;
     expect(b).toMatchObject({ inDays: 0, leftDays: 10 });
     expect(b.now.day).toBe(10);
-    expect(b.after.day).toBe(30);
+    expect(b.after.day).toBe(35);
     expect(beginning([window(350, 20)], rows, on(360))).toMatchObject({ inDays: 0, leftDays: 25 });
   });
 

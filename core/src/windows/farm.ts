@@ -62,10 +62,13 @@ export interface Begin {
   /** Days until the window shuts. */
   leftDays: number;
   window: Window;
-  /** What becomes of it begun today (or as the window opens), and a week after it has shut. */
+  /** What becomes of it begun today (or as the window opens), and two weeks after it has shut. */
   now: DateRow;
   after: DateRow;
 }
+
+/** Two weeks, on the day that is looked at: every fifth. */
+const LATE_DAYS = 15;
 
 const ahead = (from: number, to: number) => (to - from + YEAR_DAYS) % YEAR_DAYS;
 const rowAt = (rows: readonly DateRow[], day: number) =>
@@ -94,7 +97,7 @@ export function beginning(
           leftDays: ahead(at, window.latest!) + inDays,
           window,
           now: rowAt(rows, at),
-          after: rowAt(rows, (window.latest! + 12) % YEAR_DAYS),
+          after: rowAt(rows, (window.latest! + LATE_DAYS) % YEAR_DAYS),
         },
       ];
     });

@@ -54,15 +54,19 @@ export function seasonSentence(v: SeasonView): Segment[] {
   if (v.places === 0)
     return [plain('Set up a structure with a bed, and this says what may be sown in it, and when.')];
   const [first] = v.rows;
-  if (first && first.inDays === 0 && first.leftDays <= PRESSES_DAYS)
+  if (first && first.inDays === 0 && first.leftDays <= PRESSES_DAYS) {
+    const todo: Segment = {
+      text: `${upper(verb(first.planted))} ${first.name} in ${first.place} before ${dayWords(daysOn(first.latest, 1))}. `,
+      tone: 'ember',
+    };
+    const gone = 1 - first.after;
+    if (gone < 0.15) return [todo, plain('Two weeks later it costs little.')];
     return [
-      {
-        text: `${upper(verb(first.planted))} ${first.name} in ${first.place} before ${dayWords(daysOn(first.latest, 1))}. `,
-        tone: 'ember',
-      },
+      todo,
       plain('Two weeks later it '),
-      { text: `${FAILURE[first.afterIs]} in ${ofHundred(1 - first.after)}.`, tone: 'frost' },
+      { text: `${FAILURE[first.afterIs]} in ${ofHundred(gone)}.`, tone: 'frost' },
     ];
+  }
   if (first && first.inDays === 0)
     return [
       plain('Nothing presses. '),
