@@ -1,6 +1,6 @@
 /**
  * `npm run bench`: figures, never judgements. Nights a second on one core, the error against a run at finer steps and
- * grid, a farm's whole evening on worker threads, seasons. Run from the bundle that the server uses. `-- season`: those alone.
+ * grid, a farm's whole evening on worker threads, seasons. Run from the bundle that the server uses. `-- PART` runs one alone.
  */
 import { buildSync } from 'esbuild';
 import { availableParallelism, cpus } from 'node:os';
@@ -31,6 +31,7 @@ import {
 } from '@fogata/core';
 import { trueHours } from '@fogata/core/standins';
 
+import { first } from './first';
 import { largeFarm } from './largeFarm';
 import { longLog } from './longLog';
 import { season } from './season';
@@ -261,11 +262,22 @@ async function evening(): Promise<void> {
 say(
   `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} cores, Node ${process.versions.node}\n`,
 );
-if (process.argv[2] !== 'season') single();
-const only = process.argv[2];
-void (only === 'season' ? Promise.resolve() : evening())
-  .then(() => season(say, join(root, 'server', 'dist', 'worker.mjs')))
-  .then(() => only === 'season' && process.exit(0))
-  .then(() => whatIf(say))
-  .then(() => largeFarm(say))
-  .then(() => longLog(say));
+/** Its parts, in their order; one may be named and is run alone. */
+const PARTS: Record<string, () => unknown> = {
+  night: single,
+  evening,
+  season: () => season(say, join(root, 'server', 'dist', 'worker.mjs')),
+  first: () => first(say),
+  whatIf: () => whatIf(say),
+  largeFarm: () => largeFarm(say),
+  longLog: () => longLog(say),
+};
+
+void (async () => {
+  const only = process.argv[2];
+  if (only !== undefined && !(only in PARTS)) {
+    say(`There is no part “${only}”: ${Object.keys(PARTS).join(', ')}.`);
+    process.exit(2);
+  }
+  for (const [name, run] of Object.entries(PARTS)) if (only === undefined || only === name) await run();
+})();

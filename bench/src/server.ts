@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const root = join(__dirname, '..', '..');
-const CHROMIUM = process.env['FOGATA_CHROMIUM'] ?? '/usr/bin/chromium';
+export const CHROMIUM = process.env['FOGATA_CHROMIUM'] ?? '/usr/bin/chromium';
 
 /** Whether there is something to draw with: `npm test` makes both. */
 export const canDraw = () => existsSync(CHROMIUM) && existsSync(join(root, 'app', 'dist', 'index.html'));

@@ -5,9 +5,11 @@ import express, { type Express } from 'express';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Context, type ServerOptions } from './context';
+import { firstWords } from './firstWords';
 import { AUTHORITY_PATH } from './front';
-import { limiter, passcodeGate, sameHouse, securityHeaders, type GuardOptions } from './guard';
+import { limiter, passcodeGate, sameHouse, securityHeaders, sessions, type GuardOptions } from './guard';
 import { takeOrigin } from './origin';
+import { nowOf } from './night/nowOf';
 import { Problem, sendProblem } from './problem';
 import { askRoutes } from './routes/ask';
 import { exchangeRoutes } from './routes/exchange';
@@ -51,7 +53,8 @@ export function makeApp(
   app.use(compression());
   app.use('/api/session', express.json({ limit: '2kb' }));
   // before anything large is read
-  if (guard.passcode !== null) app.use('/api', passcodeGate(guard.passcode));
+  const session = guard.passcode === null ? null : sessions(guard.passcode);
+  if (session) app.use('/api', passcodeGate(session));
   // a farm with its whole log is larger than anything else that comes
   app.use('/api/farm/file', express.json({ limit: '64mb' }));
   app.use(express.json({ limit: '8mb' }));
@@ -87,6 +90,14 @@ export function makeApp(
       res.type('application/x-x509-ca-cert').attachment('fogata-authority.crt').send(authority);
     });
   if (webDirectory && existsSync(join(webDirectory, 'index.html'))) {
+    app.get(
+      '/',
+      firstWords(
+        join(webDirectory, 'index.html'),
+        () => nowOf(context),
+        (cookie) => session === null || session.holds(cookie, Date.now()),
+      ),
+    );
     app.use(
       express.static(webDirectory, {
         setHeaders: (res, path) => {

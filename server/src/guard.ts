@@ -148,8 +148,9 @@ const GUESS_MS = 10 * 60_000;
  * The passcode before the API. `POST /api/session` with it opens a session; feeds come with their own token, and whether the
  * server is up may be asked by anyone.
  */
-export function passcodeGate(passcode: string): RequestHandler {
-  const session = sessions(passcode);
+export type Sessions = ReturnType<typeof sessions>;
+
+export function passcodeGate(session: Sessions): RequestHandler {
   const guess = limiter(GUESSES, GUESS_MS);
   return (req, res, next) => {
     const path = req.path;

@@ -3,7 +3,7 @@ import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinso
 import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/500Medium';
 import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
 import { useFonts } from 'expo-font';
-import { pageTitle } from '@fogata/contract';
+import { pageTitle } from '@fogata/contract/pages';
 import { Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
 import { useEffect } from 'react';
@@ -14,7 +14,8 @@ import { ThemeProvider } from '../theme/theme';
 export default function Layout() {
   const page = pageTitle(usePathname());
   const title = page === null ? 'Nothing here · Fogata' : `${page} · Fogata`;
-  const [ready] = useFonts({
+  // words come first, in the letters that there are; ours follow
+  useFonts({
     AtkinsonHyperlegibleNext_400Regular,
     AtkinsonHyperlegibleNext_600SemiBold,
     BarlowCondensed_500Medium,
@@ -32,7 +33,6 @@ export default function Layout() {
       });
     }
   }, []);
-  if (!ready) return null;
   return (
     <SWRConfig value={{ revalidateOnFocus: true }}>
       <ThemeProvider>

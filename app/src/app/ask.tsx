@@ -1,1 +1,3 @@
-export { AskScreen as default } from '../screens/AskScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.AskScreen));

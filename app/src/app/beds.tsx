@@ -1,1 +1,3 @@
-export { BedsScreen as default } from '../screens/BedsScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.BedsScreen));

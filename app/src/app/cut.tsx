@@ -1,5 +1,3 @@
-import { CutScreen } from '../screens/CutScreen';
+import { later } from '../data/later';
 
-export default function CutRoute() {
-  return <CutScreen />;
-}
+export default later(() => import('../screens/others').then((screen) => screen.CutScreen));

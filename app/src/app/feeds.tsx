@@ -1,1 +1,3 @@
-export { FeedsScreen as default } from '../screens/FeedsScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.FeedsScreen));

@@ -1,5 +1,3 @@
-import { FilesScreen } from '../screens/FilesScreen';
+import { later } from '../data/later';
 
-export default function FilesRoute() {
-  return <FilesScreen />;
-}
+export default later(() => import('../screens/others').then((screen) => screen.FilesScreen));

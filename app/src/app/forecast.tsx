@@ -1,1 +1,3 @@
-export { ForecastScreen as default } from '../screens/ForecastScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.ForecastScreen));

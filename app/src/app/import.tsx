@@ -1,1 +1,3 @@
-export { ImportScreen as default } from '../screens/ImportScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.ImportScreen));

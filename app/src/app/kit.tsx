@@ -1,1 +1,3 @@
-export { KitScreen as default } from '../screens/KitScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.KitScreen));

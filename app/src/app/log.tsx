@@ -1,1 +1,3 @@
-export { LogScreen as default } from '../screens/LogScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.LogScreen));

@@ -1,5 +1,3 @@
-import { PlanScreen } from '../screens/PlanScreen';
+import { later } from '../data/later';
 
-export default function PlanRoute() {
-  return <PlanScreen />;
-}
+export default later(() => import('../screens/others').then((screen) => screen.PlanScreen));

@@ -1,1 +1,3 @@
-export { SettingsScreen as default } from '../screens/SettingsScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.SettingsScreen));

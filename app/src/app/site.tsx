@@ -1,5 +1,3 @@
-import { SiteScreen } from '../screens/SiteScreen';
+import { later } from '../data/later';
 
-export default function SiteRoute() {
-  return <SiteScreen />;
-}
+export default later(() => import('../screens/others').then((screen) => screen.SiteScreen));

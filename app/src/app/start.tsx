@@ -1,1 +1,3 @@
-export { StartScreen as default } from '../screens/StartScreen';
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.StartScreen));

@@ -9,7 +9,7 @@ import {
   temperatureFrom,
   temperatureIn,
   temperatureText,
-} from '@fogata/core';
+} from '@fogata/core/telling';
 import { useMemo } from 'react';
 import { useFarm } from './hooks';
 

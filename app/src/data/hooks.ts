@@ -18,7 +18,7 @@ import type {
   SeasonView,
   TownRow,
 } from '@fogata/contract';
-import { clockText } from '@fogata/core';
+import { clockText } from '@fogata/core/telling';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';

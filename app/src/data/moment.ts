@@ -3,7 +3,7 @@
  * hours old; in the demo by the demo's clock. `nightFor` is the night that a reading belongs to.
  */
 import type { FarmView } from '@fogata/contract';
-import { HOUR_MS, nightOf, nightWindow, type FarmSite } from '@fogata/core';
+import { HOUR_MS, nightOf, nightWindow, type FarmSite } from '@fogata/core/telling';
 import { readStored } from './storage';
 
 interface Known {

@@ -4,7 +4,7 @@
  * round, and a word about how old the rest is.
  */
 import type { BedsView, NowView, RoundItem } from '@fogata/contract';
-import { nightOf, phaseOf, type FarmSite } from '@fogata/core';
+import { nightOf, phaseOf, type FarmSite } from '@fogata/core/telling';
 import type { Asked } from './overlay';
 
 type Now = Asked<NowView>;

@@ -17,8 +17,11 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat, type Format } from '../data/format';
 import { refresh, useNow, useRibbon } from '../data/hooks';
+import { later } from '../data/later';
 import { useTheme } from '../theme/theme';
-import { PlacePanel } from './PlaceScreen';
+
+/** Beside Now when it is wide, fetched with the first place that is looked at. */
+const PlacePanel = later(() => import('./others').then((screen) => screen.PlacePanel));
 
 /** "From what was typed at 15:32". */
 function fromWords(night: NonNullable<NowView['night']>, format: Format): string {

@@ -4,29 +4,17 @@ import { Router } from 'express';
 import type { Context } from '../context';
 import { findNight } from '../farm/store';
 import { caseOf } from '../night/caseExport';
-import { nowView } from '../night/nowView';
+import { nowOf } from '../night/nowOf';
 import { ribbonOf } from '../night/glyph';
 import { placeView } from '../night/placeView';
-import { nightReport, roundOf } from '../night/report';
-import { stormView } from '../night/storm';
+import { nightReport } from '../night/report';
 import { notFound } from '../problem';
 
 export function nightRoutes(ctx: Context): Router {
   const router = Router();
 
   router.get('/now', async (_req, res) => {
-    const m = await ctx.moment();
-    const { progress, plan, partial } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-    const night = m.clock.window.night;
-    const kept = await findNight(ctx.db, night);
-    const rounds =
-      m.clock.phase === 'morning'
-        ? await roundOf(await ctx.spotInputs(m, night, false), kept?.data ?? null)
-        : [];
-    res.json({
-      ...nowView(m.clock, progress, plan, rounds, m.style, partial),
-      storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowMs, m.style),
-    });
+    res.json(await nowOf(ctx));
   });
 
   router.post('/plan/again', (_req, res) => {

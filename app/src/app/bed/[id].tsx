@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { BedScreen } from '../../screens/BedScreen';
+import { later } from '../../data/later';
+
+const BedScreen = later(() => import('../../screens/others').then((screen) => screen.BedScreen));
 
 export default function BedRoute() {
   const { id, structure } = useLocalSearchParams<{ id: string; structure?: string }>();

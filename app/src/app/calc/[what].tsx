@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CalcScreen } from '../../screens/CalcScreen';
+import { later } from '../../data/later';
+
+const CalcScreen = later(() => import('../../screens/others').then((screen) => screen.CalcScreen));
 
 export default function CalcRoute() {
   const { what, bed } = useLocalSearchParams<{ what: string; bed?: string }>();

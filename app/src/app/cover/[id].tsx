@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CoverScreen } from '../../screens/CoverScreen';
+import { later } from '../../data/later';
+
+const CoverScreen = later(() => import('../../screens/others').then((screen) => screen.CoverScreen));
 
 export default function CoverRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -2,7 +2,9 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { Button } from '../../components/ui/Button';
 import { Page, TopLine } from '../../components/ui/Page';
 import { Text } from '../../components/ui/Text';
-import { NightScreen } from '../../screens/NightScreen';
+import { later } from '../../data/later';
+
+const NightScreen = later(() => import('../../screens/others').then((screen) => screen.NightScreen));
 
 export default function Night() {
   const { night } = useLocalSearchParams<{ night: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlaceScreen } from '../../screens/PlaceScreen';
+import { later } from '../../data/later';
+
+const PlaceScreen = later(() => import('../../screens/others').then((screen) => screen.PlaceScreen));
 
 export default function Place() {
   const { id } = useLocalSearchParams<{ id: string }>();

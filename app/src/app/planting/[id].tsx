@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlantingScreen } from '../../screens/PlantingScreen';
+import { later } from '../../data/later';
+
+const PlantingScreen = later(() => import('../../screens/others').then((screen) => screen.PlantingScreen));
 
 export default function Planting() {
   const { id, bed } = useLocalSearchParams<{ id: string; bed?: string }>();

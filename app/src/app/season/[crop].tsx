@@ -1,5 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { SeasonCropScreen } from '../../screens/SeasonCropScreen';
+import { later } from '../../data/later';
+
+const SeasonCropScreen = later(() =>
+  import('../../screens/others').then((screen) => screen.SeasonCropScreen),
+);
 
 export default function SeasonCropRoute() {
   const { crop } = useLocalSearchParams<{ crop: string }>();

@@ -1,5 +1,3 @@
-import { SeasonScreen } from '../../screens/SeasonScreen';
+import { later } from '../../data/later';
 
-export default function SeasonRoute() {
-  return <SeasonScreen />;
-}
+export default later(() => import('../../screens/others').then((screen) => screen.SeasonScreen));

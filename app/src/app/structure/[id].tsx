@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { StructureScreen } from '../../screens/StructureScreen';
+import { later } from '../../data/later';
+
+const StructureScreen = later(() => import('../../screens/others').then((screen) => screen.StructureScreen));
 
 export default function StructureRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,0 +1,26 @@
+/**
+ * Every screen but Now, fetched together when the first of them is opened (and beforehand, for use without signal): so
+ * that the first words of Now wait for nothing that only the others need. Only `later` asks for this.
+ */
+export { AskScreen } from './AskScreen';
+export { BedScreen } from './BedScreen';
+export { BedsScreen } from './BedsScreen';
+export { CalcScreen } from './CalcScreen';
+export { CoverScreen } from './CoverScreen';
+export { CutScreen } from './CutScreen';
+export { FeedsScreen } from './FeedsScreen';
+export { FilesScreen } from './FilesScreen';
+export { ForecastScreen } from './ForecastScreen';
+export { ImportScreen } from './ImportScreen';
+export { KitScreen } from './KitScreen';
+export { LogScreen } from './LogScreen';
+export { NightScreen } from './NightScreen';
+export { PlacePanel, PlaceScreen } from './PlaceScreen';
+export { PlanScreen } from './PlanScreen';
+export { PlantingScreen } from './PlantingScreen';
+export { SeasonCropScreen } from './SeasonCropScreen';
+export { SeasonScreen } from './SeasonScreen';
+export { SettingsScreen } from './SettingsScreen';
+export { SiteScreen } from './SiteScreen';
+export { StartScreen } from './StartScreen';
+export { StructureScreen } from './StructureScreen';
