@@ -50,6 +50,7 @@ export * from './night/flowWords';
 export * from './night/house';
 export type { Job, JobItem } from './night/jobParts';
 export * from './night/lift';
+export * from './night/options';
 export * from './night/outcome';
 export * from './night/prepared';
 export * from './night/stack';

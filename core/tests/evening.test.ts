@@ -135,3 +135,20 @@ test("the grower's own word stands, and is taken back by the next one", async ()
     tender: 'fleece',
   });
 });
+
+test('a third sheet goes on where two leave more to lose than it takes to lay it, and nowhere else', async () => {
+  const sheetsOn = (plan: NightPlan) =>
+    Object.fromEntries(plan.beds.map((b) => [b.bed.id, b.chosen === 'bare' ? 0 : b.chosen.split('+').length]));
+  const tried = (plan: NightPlan) => plan.beds.flatMap((b) => b.options).filter((o) => o.covers.length === 3);
+  const cool = await planned(evening(6, 6));
+  expect(tried(cool)).toEqual([]);
+  const bitter = await planned(evening(1, 6));
+  expect(tried(bitter).length).toBeGreaterThan(0);
+  expect(sheetsOn(bitter).tender).toBe(3);
+  const tender = bitter.beds.find((b) => b.bed.id === 'tender')!;
+  expect(tender.loss['fleece+fleece+fleece']!).toBeLessThan(tender.loss['fleece+fleece']!);
+  // and the jobs lay as many
+  expect(jobsOf(bitter, style).flatMap((j) => Object.values(j.planKeys))).toContain('fleece+fleece+fleece');
+  // with two sheets in the shed there is no third to think of
+  expect(tried(await planned(evening(1, 2)))).toEqual([]);
+});

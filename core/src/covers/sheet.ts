@@ -4,7 +4,7 @@
  */
 import type { Bed, Cover, Structure } from '../farm/types';
 import { archLengthM } from '../heat/geometry';
-import { fitCover, isFit } from '../night/stack';
+import { fitCover, isFit } from '../night/options';
 
 export interface SheetInput {
   lengthM: number;

@@ -4,7 +4,7 @@
  */
 import { asUsed } from '../covers/ways';
 import type { Lain } from '../log/apply';
-import { fitCover, isFit } from '../night/stack';
+import { fitCover, isFit } from '../night/options';
 import type { Bed, Cover, CoverUse, FarmSite, Planting, Structure } from './types';
 
 /** Settings that bear on a plan. */

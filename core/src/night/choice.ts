@@ -4,9 +4,9 @@
  * time. What can only be done later than that is priced as later, and marked; nothing is dropped for being late alone.
  */
 import { HOUR_MS } from '../time/farmTime';
-import { couldWin, coverProblem, expectedLoss, type BedChoice, type PricedOption } from './choose';
+import { couldWin, coverProblem, expectedLoss, workCost, type BedChoice, type PricedOption } from './choose';
 import { darkMs, type PlannedBed, type Work } from './planned';
-import { optionKey, type CoverOption } from './stack';
+import { optionKey, type CoverOption } from './options';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
 const NIGHT_WALK_MIN = 15;
@@ -68,6 +68,29 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
 function closing(w: Work): number {
   const open = [...w.inputs.state.openings.values()].filter((o) => o.fraction > 0);
   return CLOSE_MIN * open.length;
+}
+
+/**
+ * Threes of sheets that could still be the best of a bed. What lies under a three lies under each of its twos, with less
+ * work and out of less stock: a two that costs no more, even if it is done late, than the work of the three alone leaves it
+ * nothing to win by.
+ */
+export function threesThatMayWin(w: Work, b: PlannedBed, threes: readonly CoverOption[]): CoverOption[] {
+  const { hourlyRate } = w.inputs.data.farm;
+  const costs = new Map(
+    b.options.map((o) => {
+      const money = (p: PricedOption) => p.loss + workCost(p, hourlyRate);
+      return [o.key, Math.max(...priced(w, b, o).map(money))] as const;
+    }),
+  );
+  const bound = b.loss[optionKey(b.on)] ?? Infinity;
+  return threes.filter((o) => {
+    const alone = { ...o, loss: 0, minutes: b.minutes[o.key]!, laterMinutes: later(w, b, o) };
+    if (!couldWin(alone, bound, hourlyRate)) return false;
+    const work = workCost(alone, hourlyRate);
+    const less = o.covers.map((_, n) => optionKey(o.covers.filter((_c, k) => k !== n)));
+    return less.every((key) => (costs.get(key) ?? Infinity) > work);
+  });
 }
 
 export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void> {

@@ -8,7 +8,7 @@ import type { Cover, Planting } from '../farm/types';
 import { lossShare, type Thresholds } from '../hardiness/hardiness';
 import { REST_ERROR_K } from '../calibration/belief';
 import type { OptionOutcome } from './outcome';
-import type { CoverOption } from './stack';
+import type { CoverOption } from './options';
 
 export interface PlantingAtRisk {
   planting: Planting;

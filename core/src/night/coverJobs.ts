@@ -10,7 +10,7 @@ import { CLOSE_MIN } from './choice';
 import { LIFT_SHARE } from './choose';
 import { joined, minutesFor, useOf, type Job, type JobItem } from './jobParts';
 import { asIsOutcome, chosenOutcome, darkMs, type NightPlan, type PlannedBed } from './planned';
-import { optionKey } from './stack';
+import { optionKey } from './options';
 import { AS_IS, SHUT } from './tasks';
 import { moneyText, type Style } from './words';
 import { worthOfSheets } from './worth';

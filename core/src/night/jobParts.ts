@@ -2,7 +2,7 @@
 import { readSheetKey, sheetKey } from '../covers/ways';
 import type { Cover, CoverUse } from '../farm/types';
 import type { PlannedBed } from './planned';
-import { fitCover, isFit } from './stack';
+import { fitCover, isFit } from './options';
 
 export interface JobItem {
   bedId: string;

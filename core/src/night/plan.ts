@@ -10,13 +10,14 @@ import { hardeningOf } from '../hardiness/before';
 import { thresholds } from '../hardiness/hardiness';
 import { shareLeft } from '../hardiness/left';
 import { addDays, floorMinutes, HOUR_MS, localDate } from '../time/farmTime';
-import { choose, mayWin } from './choice';
+import { choose, mayWin, threesThatMayWin } from './choice';
 import { changeMinutes, expectedLoss, plantingValue } from './choose';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
 import type { OptionOutcome } from './outcome';
 import { bedTask, isKnown, layMs, type Found, type PlannedBed, type Work } from './planned';
-import { optionKey, structureIndex, type CoverOption } from './stack';
+import { optionKey, threeOptions, type CoverOption } from './options';
+import { structureIndex } from './stack';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
 
 /** Members under which beds are first looked at: before a house's air is known as it will be, and for what cannot win. */
@@ -50,11 +51,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
   });
   const minutes: Record<string, number> = { [AS_IS]: 0 };
   const laterMinutes: Record<string, number> = { [AS_IS]: 0 };
-  for (const o of p.options) {
-    const work = changeMinutes(p.on, o, (c) => piecesOn(c, p.structure, p.bed));
-    minutes[o.key] = work.now;
-    laterMinutes[o.key] = work.later;
-  }
+  for (const o of p.options) setWork({ ...p, minutes, laterMinutes }, o);
   const { timesMs, outsideC, skyC } = house;
   const { initial, past, outcome } = found;
   const bed: PlannedBed = {
@@ -146,6 +143,28 @@ async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
   await tryOptions(w, f, b, everyone, rest);
 }
 
+/** A third sheet is looked at where no two of its three do nearly as well: on a bitter night, for what is worth it. */
+async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  if (b.fixed !== null) return;
+  const { data } = w.inputs;
+  const mayTouch = data.farm.schools.touch !== 'hoops';
+  const known = new Set(b.options.map((o) => o.key));
+  const threes = threeOptions(b.structure, b.bed, data.covers, mayTouch).filter((o) => !known.has(o.key));
+  for (const o of threes) setWork(b, o);
+  const worth = threesThatMayWin(w, b, threes);
+  await tryOptions(w, f, b, w.inputs.members.length, worth);
+  b.options = [...b.options, ...worth];
+}
+
+function setWork(
+  b: Pick<PlannedBed, 'on' | 'structure' | 'bed' | 'minutes' | 'laterMinutes'>,
+  o: CoverOption,
+) {
+  const work = changeMinutes(b.on, o, (c) => piecesOn(c, b.structure, b.bed));
+  b.minutes[o.key] = work.now;
+  b.laterMinutes[o.key] = work.later;
+}
+
 export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Promise<PlannedBed[]> {
   const { inputs, roofs, phase } = w;
   const found = await Promise.all(
@@ -190,6 +209,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   // with each place's own latest time known, once more: what can be done by then, and what only after
   const due = () => Promise.all(found.flatMap((f) => f.beds.map((b) => setDueTime(w, f, b))));
   await due();
+  await Promise.all(found.flatMap((f) => f.beds.map((b) => tryThrees(w, f, b))));
   const before = all.map((b) => b.chosen).join();
   await choose(all, w);
   if (all.map((b) => b.chosen).join() !== before) await due();

@@ -3,9 +3,7 @@
  */
 import { cropById } from '../crops/crops';
 import type { Bed, Condition, Cover, Planting, Structure } from '../farm/types';
-import { archLengthM } from '../heat/geometry';
 import { MATERIALS } from '../heat/materials';
-import { asUsed, sheetKey, waysOf } from '../covers/ways';
 import { placeOf } from '../farm/setup';
 import type { BedSpec, Horizon, Layer, Tightness } from '../heat/types';
 
@@ -196,114 +194,4 @@ export function bedSpec(
       : {}),
     ...heatOf(structure),
   };
-}
-
-export interface Fit {
-  pieces: number;
-  minutes: number;
-}
-
-/** How many pieces of a cover this bed takes and the minutes of laying them; a sentence where it cannot go on. */
-export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { why: string } {
-  let needLengthM = bed.lengthM;
-  let needWidthM: number;
-  if (cover.use === 'over') {
-    if (structure.kind !== 'frame' && structure.kind !== 'tunnel')
-      return { why: 'goes over frames and tunnels' };
-    needLengthM = structure.lengthM;
-    needWidthM =
-      structure.shape === 'arch'
-        ? archLengthM(structure.widthM, structure.heightM)
-        : structure.widthM + SKIRT_M;
-  } else if (structure.kind === 'frame' || structure.kind === 'tunnel') {
-    if (cover.use !== 'flat') return { why: 'no room for hoops in there' };
-    needWidthM = bed.widthM;
-  } else if (cover.use === 'hoops') {
-    if (bed.hoopHeightM <= 0) return { why: 'the bed has no hoops' };
-    needWidthM = archLengthM(bed.widthM, bed.hoopHeightM) + SKIRT_M;
-  } else {
-    needWidthM = bed.widthM;
-  }
-  if (cover.widthM < needWidthM - 1e-9)
-    return { why: `too narrow by ${(needWidthM - cover.widthM).toFixed(2)} m` };
-  // sheets overlap by half a metre where one is too short; a hand's breadth short at the ends is let pass
-  const pieces =
-    cover.lengthM >= needLengthM - 0.1 ? 1 : Math.ceil((needLengthM - 0.5) / (cover.lengthM - 0.5));
-  if (!Number.isFinite(pieces) || pieces < 1 || pieces > 4) return { why: 'too short' };
-  return { pieces, minutes: pieces * cover.minutes };
-}
-
-export function isFit(fit: Fit | { why: string }): fit is Fit {
-  return 'pieces' in fit;
-}
-
-export interface CoverOption {
-  /** Keys of its sheets joined by `+`, sorted as they lie; `bare` for none. */
-  key: string;
-  covers: Cover[];
-  pieces: Record<string, number>;
-}
-
-export const BARE = 'bare';
-
-export function optionKey(covers: readonly Cover[]): string {
-  return covers.length === 0 ? BARE : sortCovers(covers).map(sheetKey).join('+');
-}
-
-/** A sheet in every way that its cloth and the bed allow, the usual one first. */
-export function waysHere(
-  cover: Cover,
-  structure: Structure,
-  bed: Bed,
-  mayTouch = true,
-): { cover: Cover; pieces: number; minutes: number }[] {
-  return waysOf(cover).flatMap((use) => {
-    if (use === 'flat' && !mayTouch) return [];
-    const as = asUsed(cover, use);
-    const fit = fitCover(as, structure, bed);
-    return isFit(fit) ? [{ cover: as, ...fit }] : [];
-  });
-}
-
-/**
- * Every combination of the covers in stock that fit this bed: none, one, or two of them (two of the same where it goes on
- * hoops), in every way they may lie, never more pieces than are in stock. None is left out by its place in the list; `limit`
- * is for tests of that.
- */
-export function coverOptions(
-  structure: Structure,
-  bed: Bed,
-  stock: readonly Cover[],
-  always: readonly Cover[] = [],
-  limit = Infinity,
-  mayTouch = true,
-): CoverOption[] {
-  const fits = stock
-    .flatMap((cover) => waysHere(cover, structure, bed, mayTouch))
-    .filter((f) => f.pieces <= f.cover.count);
-  const options: CoverOption[] = [];
-  const add = (covers: Cover[]) => {
-    const key = optionKey(covers);
-    if (options.some((o) => o.key === key)) return;
-    const pieces: Record<string, number> = {};
-    for (const cover of covers) {
-      const fit = fits.find((f) => f.cover === cover);
-      pieces[cover.id] = (pieces[cover.id] ?? 0) + (fit?.pieces ?? 1);
-    }
-    if (covers.some((c) => pieces[c.id]! > c.count)) return;
-    options.push({ key, covers: sortCovers(covers), pieces });
-  };
-  add([]);
-  add([...always]);
-  for (const f of fits) add([f.cover]);
-  for (const a of fits) {
-    for (const b of fits) {
-      if (sheetKey(a.cover) > sheetKey(b.cover)) continue;
-      if (a.cover === b.cover && a.cover.use !== 'hoops') continue;
-      if (a.cover.use === 'flat' && b.cover.use === 'flat') continue;
-      if (a.cover.use === 'over' && b.cover.use === 'over') continue;
-      add([a.cover, b.cover]);
-    }
-  }
-  return options.slice(0, limit);
 }

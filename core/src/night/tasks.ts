@@ -8,7 +8,8 @@ import type { BedSpec, WeatherEntry } from '../heat/types';
 import type { Lain } from '../log/apply';
 import { HOUR_MS, type NightWindow } from '../time/farmTime';
 import type { HouseBed, HouseTask } from './house';
-import { BARE, bedSpec, coverOptions, optionKey, structureIndex, type CoverOption } from './stack';
+import { BARE, coverOptions, optionKey, type CoverOption } from './options';
+import { bedSpec, structureIndex } from './stack';
 
 /** The bed as it stands, nothing touched: covers as they are, openings as they are. */
 export const AS_IS = 'as-is';
