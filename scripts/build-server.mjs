@@ -24,6 +24,7 @@ const options = {
     'pg',
     'highs',
     'node-forge',
+    'ics',
   ],
   sourcemap: 'inline',
   logLevel: 'warning',

@@ -1,5 +1,11 @@
 /** Season's words and its strip: what is said of a window, and twelve months as they are typed. */
-import type { SeasonPlaceView, SeasonRow, SeasonView } from '@fogata/contract';
+import {
+  jobTitle,
+  type SeasonJob,
+  type SeasonPlaceView,
+  type SeasonRow,
+  type SeasonView,
+} from '@fogata/contract';
 import { render, screen } from '@testing-library/react-native';
 import { readMonths } from '../src/components/plan/Months';
 import {
@@ -10,6 +16,8 @@ import {
   rowAt,
   seasonSentence,
 } from '../src/components/season/seasonWords';
+import { jobDetail, jobGroups, jobSentence } from '../src/components/season/jobWords';
+import { format as mockFormat } from './kit';
 import { YearStrip } from '../src/components/season/YearStrip';
 
 const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
@@ -18,6 +26,7 @@ const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
   planted: false,
   structureId: 'n',
   place: 'North house',
+  cover: null,
   inDays: 0,
   opens: '08-09',
   latest: '09-28',
@@ -30,6 +39,7 @@ const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
 });
 const view = (more: Partial<SeasonView> = {}): SeasonView => ({
   today: '2027-09-16',
+  jobs: [],
   climate: { from: 'monthly', lastSpring: '05-06', firstAutumn: '10-11', missed: [] },
   rows: [],
   next: null,
@@ -71,8 +81,10 @@ test('says what it is reckoned from, and when the months do not go with the fros
 
 test('the strip says in words what it draws, also over the turn of the year', () => {
   const place: SeasonPlaceView = {
+    id: 'n',
     structureId: 'n',
     name: 'North house',
+    cover: null,
     windows: [
       { school: 'risk', season: 'autumn', earliest: '11-20', best: '12-01', latest: '01-10', reasons: [] },
       { school: 'light', season: 'autumn', earliest: null, best: null, latest: null, reasons: [] },
@@ -132,4 +144,70 @@ test('twelve months as a page has them: spaces, commas, decimal commas, true min
   expect(readMonths('1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12')).toHaveLength(12);
   expect(readMonths('1 2 3')).toBe('twelve numbers from January, these are 3');
   expect(readMonths('1 2 warm')).toBe('“warm” is not a number');
+});
+
+describe('a season’s job in words', () => {
+  const job = (more: Partial<SeasonJob> = {}): SeasonJob => ({
+    plantingId: 'p',
+    step: 'sow',
+    date: '2027-09-20',
+    mayMove: true,
+    crop: 'spinach',
+    name: 'spinach',
+    cultivar: '',
+    bedId: 'n2',
+    bed: 'N2',
+    place: 'North house',
+    rows: 3,
+    metres: 42,
+    planted: false,
+    chance: { then: 0.95, today: 0.95, todayIs: 'notReady' },
+    ...more,
+  });
+  const tray = { chance: null, name: 'lettuce', cultivar: 'Farolillo' } as const;
+  const today = '2027-09-16';
+
+  test.each([
+    [job(), 'Sow spinach in N2'],
+    [job({ planted: true, name: 'garlic' }), 'Plant garlic in N2'],
+    [job(tray), 'Sow lettuce Farolillo in trays, for N2'],
+    [job({ ...tray, step: 'harden' }), 'Begin to harden off lettuce Farolillo, for N2'],
+    [job({ ...tray, step: 'clear' }), 'Clear the lettuce Farolillo from N2'],
+  ])('names what and where: %#', (j, words) => expect(jobTitle(j)).toBe(words));
+
+  test('late it says what that costs, or that it costs little', () => {
+    const said = (more: Partial<SeasonJob>) => jobDetail(job(more), today, mockFormat);
+    expect(said({})).toBe('42 m in 3 rows; begun then it comes off in 95 of 100 years');
+    const lost = { then: 0.9, today: 0.6, todayIs: 'notReady' } as const;
+    expect(said({ date: '2027-09-01', chance: lost })).toMatch(
+      /on its day it came off in 90 of 100 years, begun today in 60: else it does not get there$/,
+    );
+    expect(said({ date: '2027-09-14' })).toMatch(/being late has cost little/);
+    expect(said(tray)).toBe('42 m in 3 rows');
+  });
+
+  test('Season opens with what goes into the ground first, its day as one says it, and how much more there is', () => {
+    const said = (jobs: SeasonJob[]) =>
+      jobSentence(jobs, today)
+        ?.map((p) => p.text)
+        .join('') ?? null;
+    expect(said([job({ ...tray, step: 'harden', date: '2027-09-17' }), job()])).toBe(
+      'This week: sow spinach in N2, Monday. And one thing more.',
+    );
+    expect(said([job({ date: '2027-09-12' })])).toBe('This week: sow spinach in N2, 4 days late.');
+    expect(said([job({ date: '2027-09-30' })])).toBeNull();
+    expect(said([job({ step: 'pick', chance: null })])).toBeNull();
+  });
+
+  test('weeks are told apart, what is late first', () => {
+    const jobs = ['2027-09-10', '2027-09-16', '2027-09-22', '2027-09-23', '2027-10-05'].map((date) =>
+      job({ date }),
+    );
+    expect(jobGroups(jobs, today).map((g) => [g.title, g.jobs.length])).toEqual([
+      ['Late', 1],
+      ['This week', 2],
+      ['Next week', 1],
+      ['Then', 1],
+    ]);
+  });
 });

@@ -1,6 +1,6 @@
 /** Season's screens: rows of one crop together, a date moved, another way to begin, and what each state says. */
-import type { SeasonCropView, SeasonRow, SeasonView } from '@fogata/contract';
-import { fireEvent, render, screen } from '@testing-library/react-native';
+import type { SeasonCropView, SeasonJob, SeasonRow, SeasonView } from '@fogata/contract';
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { SeedsCalc } from '../src/components/calc/SeedsCalc';
 import { DateChance } from '../src/components/season/DateChance';
 import { SeasonCropScreen } from '../src/screens/SeasonCropScreen';
@@ -11,6 +11,7 @@ let mockSeason: { data?: SeasonView; error?: Error } = {};
 let mockCrop: { data?: SeasonCropView; error?: Error } = {};
 const mockAsked: [string | null, string | null][] = [];
 const mockAgain = jest.fn();
+const mockChange = jest.fn((..._args: unknown[]) => Promise.resolve({ recordId: 'r' }));
 jest.mock('../src/data/hooks', () => ({
   useSeason: () => mockSeason,
   useSeasonCrop: (crop: string | null, how: string | null) => {
@@ -25,6 +26,8 @@ jest.mock('../src/data/hooks', () => ({
   }),
   useFarm: () => ({ data: { farm: { name: 'Farm' }, clock: { nowMs: Date.parse('2027-08-25T08:00:00Z') } } }),
   seasonAgain: () => mockAgain(),
+  change: (...args: unknown[]) => mockChange(...args) as unknown,
+  record: () => Promise.resolve(),
 }));
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/components/ui/Frame', () => ({ useWide: () => false }));
@@ -45,6 +48,7 @@ const row = (more: Partial<SeasonRow>): SeasonRow => ({
   planted: false,
   structureId: 'n',
   place: 'North house',
+  cover: null,
   inDays: 0,
   opens: '07-15',
   latest: '09-20',
@@ -57,6 +61,7 @@ const row = (more: Partial<SeasonRow>): SeasonRow => ({
 });
 const season = (more: Partial<SeasonView> = {}): SeasonView => ({
   today: '2027-08-25',
+  jobs: [],
   climate,
   rows: [],
   next: null,
@@ -85,6 +90,47 @@ test('a crop stands once, by its first place to shut, with the others after it; 
   ).toBeTruthy();
   expect(screen.getByText('Plant kale, North house')).toBeTruthy();
   expect(screen.getByText('from 3 Sep')).toBeTruthy();
+});
+
+const job = (more: Partial<SeasonJob> = {}): SeasonJob => ({
+  plantingId: 'p1',
+  step: 'sow',
+  date: '2027-08-27',
+  mayMove: true,
+  crop: 'spinach',
+  name: 'spinach',
+  cultivar: '',
+  bedId: 'n2',
+  bed: 'N2',
+  place: 'North house',
+  rows: 2,
+  metres: 30,
+  planted: false,
+  chance: { then: 0.95, today: 0.95, todayIs: 'notReady' },
+  ...more,
+});
+
+test('a job is done by one tap and moved by another; what is waited for is neither ticked nor moved', async () => {
+  mockSeason = { data: season({ jobs: [job(), job({ step: 'pick', chance: null, mayMove: false })] }) };
+  render(<SeasonScreen />);
+  expect(screen.getByTestId('sentence')).toHaveTextContent('This week: sow spinach in N2, Friday.');
+  expect(screen.getAllByTestId('season-tick')).toHaveLength(1);
+  await act(async () => fireEvent.press(screen.getByTestId('season-tick')));
+  expect(mockChange).toHaveBeenLastCalledWith('/api/plantings/p1/step', 'POST', {
+    step: 'sow',
+    on: '2027-08-25',
+    done: true,
+  });
+  fireEvent.press(screen.getAllByTestId('season-job')[0]!);
+  await act(async () => fireEvent.press(screen.getByText('+1 week')));
+  expect(mockChange).toHaveBeenLastCalledWith('/api/plantings/p1/step', 'POST', {
+    step: 'sow',
+    on: '2027-09-03',
+    done: false,
+  });
+  mockChange.mockRejectedValueOnce(new Error('on: expected a day that has come'));
+  await act(async () => fireEvent.press(screen.getByTestId('season-tick')));
+  expect(screen.getByText(/expected a day that has come/)).toBeTruthy();
 });
 
 test('any crop is found by its name or family; what is not in the list is said', () => {
@@ -139,8 +185,10 @@ const crop = (more: Partial<SeasonCropView> = {}): SeasonCropView => ({
   tooLow: ['Low tunnels'],
   places: [
     {
+      id: 'n',
       structureId: 'n',
       name: 'North house',
+      cover: null,
       dates,
       windows: [
         {
@@ -203,9 +251,12 @@ test('under a planting’s date stands what becomes of it there, and nothing whe
   mockCrop = { data: crop() };
   const { rerender } = render(<DateChance crop="spinach" structureId="n" date="2027-08-25" />);
   expect(screen.getByText(/Sown on 25 August/)).toBeTruthy();
-  expect(
-    screen.getByText(/begun from 15 Jul to 20 Sep\. By the model, under North house alone\./),
-  ).toBeTruthy();
+  expect(screen.getByText(/begun from 15 Jul to 20 Sep\. By the model, under North house\./)).toBeTruthy();
+  // as it would be used: with the sheet of cold nights, where one fits
+  const [alone] = crop().places;
+  mockCrop = { data: crop({ places: [alone!, { ...alone!, id: 'n+f', cover: 'Fleece 30' }] }) };
+  rerender(<DateChance crop="spinach" structureId="n" date="2027-08-25" />);
+  expect(screen.getByText(/under North house, Fleece 30 on cold nights\./)).toBeTruthy();
   rerender(<DateChance crop="" structureId="n" date="2027-08-25" />);
   expect(screen.queryByText(/Sown on/)).toBeNull();
   mockCrop = { data: crop({ places: [], progress: { state: 'computing', done: 0, of: 2 } }) };

@@ -1,5 +1,5 @@
 /** The farm as it crosses the API: settings, structures, beds, plantings, covers. SI units, ISO dates. */
-import { AIMS, FOOTINGS, FORMS, isCrop, MATERIAL_IDS, ZONES } from '@fogata/core';
+import { AIMS, FOOTINGS, FORMS, isCrop, MATERIAL_IDS, STEPS, ZONES } from '@fogata/core';
 import { z } from 'zod';
 
 export const id = z.string().min(1).max(64);
@@ -252,7 +252,13 @@ export const plantingSchema = z.object({
   clearedOn: date.nullable(),
   aim: z.enum(AIMS),
   note: z.string().max(500, 'at most 500 letters'),
+  how: z.enum(['sow', 'transplant']).optional(),
+  planned: z.boolean().optional(),
+  done: z.partialRecord(z.enum(STEPS), date).optional(),
 });
+/** A step of a planting, done on a day or moved to it. */
+export const stepSchema = z.object({ step: z.enum(STEPS), on: date, done: z.boolean() });
+export type StepBody = z.infer<typeof stepSchema>;
 export type PlantingBody = z.infer<typeof plantingSchema>;
 
 export const coverSchema = z.object({

@@ -2,6 +2,7 @@
 export * from './ask';
 export * from './farm';
 export * from './farmFile';
+export * from './jobTitle';
 export * from './pages';
 export * from './records';
 export * from './simulationCase';

@@ -79,7 +79,7 @@ export function windowsResult(
         })),
         misses: MISSES[w.school],
       })),
-      dates: rows.map(({ day: d, ready, ...shares }) => ({
+      dates: rows.map(({ day: d, ready, upDays: _up, ...shares }) => ({
         date: monthDayOf(d),
         ready: {
           early: ready.early === null ? null : monthDayOf(d + ready.early),

@@ -96,5 +96,7 @@ export const pollSchema = z.object({
 export interface FeedView {
   /** Whether a token is out; it is shown only once. */
   token: boolean;
+  /** Whether an address for calendars is out. */
+  calendar: boolean;
   poll: { url: string; lastMs: number | null; words: string } | null;
 }

@@ -22,3 +22,4 @@ export * from '../src/windows/dates';
 export * from '../src/windows/farm';
 export * from '../src/windows/request';
 export * from '../src/windows/schools';
+export * from '../src/windows/steps';

@@ -20,6 +20,7 @@ export * from './farm/types';
 export * from './formats/forecastCsv';
 export * from './formats/loggerCsv';
 export * from './formats/geojson';
+export * from './formats/plantingsCsv';
 export * from './formats/planSvg';
 export * from './formats/stockCsv';
 export * from './formats/units';

@@ -138,7 +138,9 @@ test("the grower's own word stands, and is taken back by the next one", async ()
 
 test('a third sheet goes on where two leave more to lose than it takes to lay it, and nowhere else', async () => {
   const sheetsOn = (plan: NightPlan) =>
-    Object.fromEntries(plan.beds.map((b) => [b.bed.id, b.chosen === 'bare' ? 0 : b.chosen.split('+').length]));
+    Object.fromEntries(
+      plan.beds.map((b) => [b.bed.id, b.chosen === 'bare' ? 0 : b.chosen.split('+').length]),
+    );
   const tried = (plan: NightPlan) => plan.beds.flatMap((b) => b.options).filter((o) => o.covers.length === 3);
   const cool = await planned(evening(6, 6));
   expect(tried(cool)).toEqual([]);

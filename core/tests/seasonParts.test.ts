@@ -14,13 +14,14 @@ import {
   monthDayOf,
   nextOpening,
   plausibleYears,
+  asUsed,
   seasonPlaces,
   usualHow,
   usualVenting,
   type DateRow,
   type Window,
 } from '../season';
-import { aBed, aFrame, aStructure } from './fixtures';
+import { aBed, aCover, aFrame, aStructure } from './fixtures';
 
 const site = { latitude: 47, longitude: 8, elevationM: 450 };
 const months = [-3, -3, 0, 4, 8, 11, 13, 13, 9, 6, 1, -2].map((lowC) => ({ lowC, highC: lowC + 9 }));
@@ -91,6 +92,24 @@ describe("the farm's places", () => {
     expect(seasonPlaces([open], [aBed({ structureId: 'o' })], climate, 'air')[0]!.spec.stack).toEqual([]);
   });
 
+  test('and once more with the sheet of cold nights: of those that fit and let light through, the one of which there are most', () => {
+    const bed = aBed({ structureId: 'h', hoopHeightM: 0.5 });
+    const stock = [
+      aCover({ id: 'few', name: 'Few', count: 1 }),
+      aCover({ id: 'many', name: 'Many', count: 5 }),
+      aCover({ id: 'dark', name: 'Dark', count: 9, material: 'straw-mat', use: 'over' }),
+      aCover({ id: 'short', name: 'Short', count: 9, lengthM: 2 }),
+    ];
+    const places = seasonPlaces([house], [bed], climate, 'air', stock);
+    expect(places.map((p) => [p.id, p.cover])).toEqual([
+      ['h', null],
+      ['h+many', 'Many'],
+    ]);
+    expect(places[1]!.spec.stack).toHaveLength(2);
+    expect(asUsed(places).map((p) => p.id)).toEqual(['h+many']);
+    expect(asUsed(seasonPlaces([house], [bed], climate, 'air')).map((p) => p.id)).toEqual(['h']);
+  });
+
   test('nothing taller than it goes into a frame; heads and what fruits are planted, leaves and roots sown', () => {
     expect(hasRoom(frame, cropById('tomato'))).toBe(false);
     expect(hasRoom(frame, cropById('lettuce'))).toBe(true);
@@ -118,6 +137,7 @@ describe('what is to be begun', () => {
   const rows = Array.from({ length: 73 }, (_, i): DateRow => ({
     day: i * 5,
     ready: { early: null, middle: null, late: null },
+    upDays: null,
     lostToCold: 0,
     notReady: i / 73,
     notClear: 0,

@@ -9,7 +9,9 @@ test('what may be begun, a crop’s year, a date moved and the chance with it; a
 }) => {
   await page.goto(farm.url);
   await page.getByTestId('tab-Season').click();
-  await expect(page.getByTestId('sentence')).toContainText(/presses|begun|Sow|Plant/, { timeout: 60_000 });
+  await expect(page.getByTestId('sentence')).toContainText('This week: sow lettuce heads', {
+    timeout: 60_000,
+  });
   await expect(page.getByTestId('season-row').first()).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/twelve months typed for this site/)).toBeVisible();
   await accessible(page);
@@ -34,6 +36,58 @@ test('what may be begun, a crop’s year, a date moved and the chance with it; a
   await expect(said).toContainText('Planted on 4 February', { timeout: 60_000 });
   await page.goBack();
   await expect(page.getByTestId('season')).toBeVisible();
+});
+
+test('the week’s jobs: one ticked and taken back, one moved; what was done stands in the log', async ({
+  page,
+  farm,
+}) => {
+  await page.goto(`${farm.url}/season`);
+  const sow = page.getByTestId('season-job-sow').filter({ hasText: 'Farolillo' });
+  await expect(page.getByTestId('sentence')).toContainText(
+    'This week: sow lettuce heads Farolillo in trays',
+    {
+      timeout: 60_000,
+    },
+  );
+  await sow.getByTestId('season-tick').click();
+  await expect(sow).toHaveCount(0);
+  await page.getByTestId('undo-button').click();
+  await expect(sow).toHaveCount(1);
+  const was = (await sow.textContent())!;
+  await sow.getByTestId('season-job').click();
+  await sow.getByText('+1 week').click();
+  await expect(sow).not.toContainText(was.slice(0, 6));
+  await accessible(page);
+  await glovesFit(page);
+  await sow.getByTestId('season-tick').click();
+  await expect(sow).toHaveCount(0);
+  await page.goto(`${farm.url}/log`);
+  await expect(page.getByText(/lettuce heads/i).first()).toBeVisible();
+});
+
+test('wide: twenty plantings pasted from a spreadsheet, looked at, taken, and taken back as one', async ({
+  page,
+  farm,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const count = async () => (await farm.api<{ plantings: unknown[] }>('/api/farm/file')).plantings.length;
+  const before = await count();
+  await page.goto(`${farm.url}/files`);
+  const rows = Array.from({ length: 20 }, (_, i) => `N2\tspinach\t2027-09-${String(i + 1).padStart(2, '0')}`);
+  await page
+    .getByTestId('paste-plantings')
+    .fill(['bed\tcrop\tplanted_on', ...rows, 'N9\tspinach\t2027-09-01'].join('\n'));
+  await page.getByTestId('paste-look').click();
+  await expect(page.getByText('line 22, bed: expected the name of a bed of this farm, not N9')).toBeVisible();
+  await page.getByTestId('paste-plantings').fill(['bed\tcrop\tplanted_on', ...rows].join('\n'));
+  await page.getByTestId('paste-look').click();
+  await expect(page.getByTestId('exchange')).toContainText('It would change this');
+  expect(await count()).toBe(before);
+  await page.getByTestId('exchange-take').click();
+  await expect.poll(count).toBe(before + 20);
+  await page.getByTestId('undo-button').click();
+  await expect.poll(count).toBe(before);
 });
 
 test('the months of the place are typed in the farm’s degrees, and the season goes by them', async ({

@@ -1,5 +1,7 @@
 /** Season through the API: worked out in threads, remembered, and honest about what it is reckoned from. */
 import type { SeasonCropView, SeasonView } from '@fogata/contract';
+import { addDays } from '@fogata/core';
+import { randomUUID } from 'node:crypto';
 import { aBed, aStructure } from '../../core/tests/fixtures';
 import { SeasonBook, type SeasonAnswer, type SeasonTask } from '../src/season/book';
 import { startTestServer, type TestServer } from './harness';
@@ -79,6 +81,114 @@ test('what may be begun is in its window or opens within three weeks, the first 
   // asked again it is there
   expect(((await s.api.get('/api/season').expect(200)).body as SeasonView).progress.state).toBe('ready');
 }, 120_000);
+
+describe('a planting that is thought of', () => {
+  const today = () => new Date(s.context.options.clock.nowMs()).toISOString().slice(0, 10);
+  const inDays = (n: number) => addDays(today(), n);
+  const put = (more: object = {}) =>
+    s.api.put('/api/plantings/plan').send({
+      bedId: 'b',
+      crop: 'spinach',
+      cultivar: '',
+      fromRow: 1,
+      toRow: 2,
+      lengthM: 10,
+      plantedOn: inDays(4),
+      clearedOn: null,
+      aim: 'grow',
+      note: '',
+      how: 'sow',
+      ...more,
+    });
+  const job = async (step: string) =>
+    (await worked<SeasonView>('/api/season')).jobs.find((j) => j.plantingId === 'plan' && j.step === step);
+  const did = (body: object) => s.api.post('/api/plantings/plan/step').send(body);
+
+  test('is on the week’s list with its chance, moved by a day, done by a tap, and taken back', async () => {
+    const { body } = await put().expect(200);
+    expect((body as { planting: { planned: boolean } }).planting.planned).toBe(true);
+    const sow = (await job('sow'))!;
+    expect(sow).toMatchObject({
+      date: inDays(4),
+      bed: expect.any(String),
+      rows: 2,
+      metres: 20,
+      mayMove: true,
+    });
+    expect(sow.chance!.then).toBeGreaterThanOrEqual(0);
+    await did({ step: 'sow', on: inDays(5), done: false }).expect(200);
+    expect((await job('sow'))!.date).toBe(inDays(5));
+    const done = await did({ step: 'sow', on: today(), done: true }).expect(200);
+    const { planting, recordId } = done.body as { planting: Record<string, unknown>; recordId: string };
+    expect(planting).toMatchObject({ plantedOn: today(), done: { sow: today() } });
+    expect(planting['planned']).toBeUndefined();
+    expect(await job('sow')).toBeUndefined();
+    await s.api
+      .post('/api/records')
+      .send({
+        records: [
+          { id: randomUUID(), kind: 'retraction', atMs: s.context.options.clock.nowMs(), retracts: recordId },
+        ],
+      })
+      .expect(201);
+    expect((await job('sow'))!.date).toBe(inDays(5));
+  });
+
+  test('what cannot be is refused: a day that has not come, a planting that is not there', async () => {
+    await did({ step: 'sow', on: inDays(1), done: true }).expect(422);
+    await did({ step: 'dance', on: today(), done: true }).expect(422);
+    await s.api.post('/api/plantings/moon/step').send({ step: 'sow', on: today(), done: true }).expect(404);
+  });
+
+  test('a form that does not know of steps loses none', async () => {
+    await put({ how: 'transplant', crop: 'lettuce', plantedOn: inDays(20) }).expect(200);
+    await did({ step: 'harden', on: today(), done: true }).expect(200);
+    const { body } = await put({
+      how: 'transplant',
+      crop: 'lettuce',
+      plantedOn: inDays(20),
+      note: 'x',
+    }).expect(200);
+    expect((body as { planting: object }).planting).toMatchObject({
+      done: { harden: today() },
+      planned: true,
+    });
+  });
+
+  test('the year’s jobs are a calendar; its address holds only with its key, and none is left when it is voided', async () => {
+    await put({ clearedOn: inDays(60) }).expect(200);
+    await worked('/api/season');
+    const { text } = await s.api
+      .get('/api/season.ics')
+      .expect(200)
+      .expect('content-type', /text\/calendar/);
+    expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+    expect(text).toContain(`DTSTART;VALUE=DATE:${inDays(4).replaceAll('-', '')}`);
+    expect(text).toMatch(/SUMMARY:Clear the spinach from/);
+    await s.api.get('/api/feed/season.ics').expect(401);
+    const { path } = (await s.api.post('/api/feeds/calendar').expect(201)).body as { path: string };
+    expect((await s.api.get(path).expect(200)).text).toContain('UID:plan.sow@fogata');
+    await s.api.delete('/api/feeds/calendar').expect(204);
+    await s.api.get(path).expect(401);
+  });
+
+  test('plantings leave as a table and come back as they were; rows are added, none is lost', async () => {
+    const csv = (await s.api.get('/api/plantings.csv').expect(200)).text;
+    const send = (text: string, dryRun: boolean) => s.api.post('/api/plantings').send({ csv: text, dryRun });
+    expect((await send(csv, true).expect(200)).body).toMatchObject({ added: [], changed: [], removed: [] });
+    const bed = csv.split('\n')[1]!.split(',')[1]!;
+    const pasted = `bed\tcrop\tplanted_on\n${bed}\tradish\t${inDays(30)}\n${bed}\tMâche\t2026-01-05\n`;
+    expect((await send(pasted, false).expect(201)).body).toMatchObject({ removed: [], changed: [] });
+    const after = (await s.api.get('/api/plantings.csv')).text;
+    expect(after.split('\n').length).toBe(csv.split('\n').length + 2);
+    const bad = await send(
+      `bed,crop,planted_on\n${bed},radish,2027-02-30\nnowhere,radish,2027-03-01\n`,
+      false,
+    );
+    expect(bad.status).toBe(422);
+    expect(bad.text).toContain('line 2, planted_on: expected a day as 2027-03-15 (and 1 more)');
+  });
+});
 
 test('months that cannot be are refused by their field', async () => {
   const refused = async (climate: unknown) =>

@@ -1,7 +1,7 @@
 /** Feeds. It answers: how do weather and thermometers come by themselves? */
 import type { FeedView } from '@fogata/contract';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { Linking, View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { NoteField } from '../components/ui/Field';
@@ -93,6 +93,57 @@ function Token({ view, onProblem }: { view: FeedView; onProblem: (p: string | nu
   );
 }
 
+/** The season's jobs where the grower's other days are. */
+function Calendar({ view, onProblem }: { view: FeedView; onProblem: (p: string | null) => void }) {
+  const [address, setAddress] = useState<string | null>(null);
+  const ask = (method: 'POST' | 'DELETE') => {
+    onProblem(null);
+    change<{ path: string } | undefined>('/api/feeds/calendar', method)
+      .then((r) => setAddress(r ? `${globalThis.location?.origin ?? ''}${r.path}` : null))
+      .catch((e: Error) => onProblem(e.message));
+  };
+  return (
+    <View style={{ gap: 10 }}>
+      <PartTitle>The season’s jobs in a calendar</PartTitle>
+      <Text>
+        {view.calendar
+          ? 'An address is out. A calendar that has it reads what is to be sown, planted and cleared, and nothing else.'
+          : 'With an address, a calendar reads what is to be sown, planted and cleared, and follows what is moved.'}
+      </Text>
+      {address ? (
+        <View style={{ gap: 4 }} testID="calendar-address">
+          <Text kind="strong">{address}</Text>
+          <Text kind="small" tone="ochre">
+            ▲ Shown this once. The calendar has to reach this server to read it.
+          </Text>
+        </View>
+      ) : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button
+          label={view.calendar ? 'Make another; the old one is void' : 'Make an address'}
+          hint="An address for a calendar"
+          onPress={() => ask('POST')}
+          testID="make-calendar"
+        />
+        {view.calendar ? (
+          <Button
+            kind="plain"
+            label="Void it"
+            hint="Void the calendar’s address"
+            onPress={() => ask('DELETE')}
+          />
+        ) : null}
+        <Button
+          kind="plain"
+          label="Keep it as a file"
+          hint="The season’s jobs as a calendar file"
+          onPress={() => void Linking.openURL('/api/season.ics')}
+        />
+      </View>
+    </View>
+  );
+}
+
 export function FeedsScreen() {
   const { data, error } = useFeeds();
   const [problem, setProblem] = useState<string | null>(null);
@@ -107,6 +158,7 @@ export function FeedsScreen() {
         <>
           <Token view={data} onProblem={setProblem} />
           <Poll view={data} onProblem={setProblem} key={data.poll?.url ?? ''} />
+          <Calendar view={data} onProblem={setProblem} />
         </>
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Linking, View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
+import { NoteField } from '../components/ui/Field';
 import { Page, Row, TopLine } from '../components/ui/Page';
 import { PartTitle, Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
@@ -11,7 +12,9 @@ import { change } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
 import { offerUndo } from '../data/undo';
 
-type What = 'farm' | 'geojson' | 'stock';
+type What = 'farm' | 'plantings' | 'geojson' | 'stock';
+/** What comes as a table: brought as a file, or pasted. */
+const isTable = (what: What) => what === 'stock' || what === 'plantings';
 
 const KINDS: Record<What, { title: string; note: string; get: string; post: string; accept: string }> = {
   farm: {
@@ -20,6 +23,13 @@ const KINDS: Record<What, { title: string; note: string; get: string; post: stri
     get: '/api/farm/file',
     post: '/api/farm/file',
     accept: '.json,application/json',
+  },
+  plantings: {
+    title: 'Plantings, as a table',
+    note: 'CSV for any spreadsheet. Rows that come are added or changed; none is taken away. Bed, crop and planted_on are enough of a row.',
+    get: '/api/plantings.csv',
+    post: '/api/plantings',
+    accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   geojson: {
     title: 'Structures and beds, as a map',
@@ -58,6 +68,28 @@ function Change({ view }: { view: ExchangeView }) {
   );
 }
 
+/** A table as it was copied from a spreadsheet, its first line the names of the columns. */
+function Paste({ onPaste }: { onPaste: (csv: string) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <View style={{ gap: 8, paddingTop: 8 }}>
+      <NoteField
+        label="Or paste it from a spreadsheet, with its line of names"
+        value={text}
+        onChange={setText}
+        placeholder={'bed\tcrop\tplanted_on'}
+        lines={4}
+        testID="paste-plantings"
+      />
+      {text.trim() === '' ? null : (
+        <View style={{ flexDirection: 'row' }}>
+          <Button label="Look at what it changes" onPress={() => onPaste(text)} testID="paste-look" />
+        </View>
+      )}
+    </View>
+  );
+}
+
 export function FilesScreen() {
   const [held, setHeld] = useState<{ what: What; name: string; body: object } | null>(null);
   const [view, setView] = useState<ExchangeView | null>(null);
@@ -83,12 +115,15 @@ export function FilesScreen() {
     setProblem(null);
     let body: object;
     try {
-      body = what === 'stock' ? { csv: file.text } : { file: JSON.parse(file.text) as unknown };
+      body = isTable(what) ? { csv: file.text } : { file: JSON.parse(file.text) as unknown };
     } catch {
       setProblem(`${file.name}: expected JSON, as it was kept from here.`);
       return;
     }
-    setHeld({ what, name: file.name, body });
+    await look(what, file.name, body);
+  };
+  const look = async (what: What, name: string, body: object) => {
+    setHeld({ what, name, body });
     await send(what, body, true);
   };
   return (
@@ -146,6 +181,7 @@ export function FilesScreen() {
               testID={`bring-${what}`}
             />
           </View>
+          {what === 'plantings' ? <Paste onPaste={(csv) => void look(what, 'the table', { csv })} /> : null}
         </View>
       ))}
       <PartTitle>The plan, as a drawing</PartTitle>

@@ -9,6 +9,7 @@ import {
   dayShort,
   dayWords,
   daysOn,
+  placeTitle,
   rowAt,
   upper,
 } from '../components/season/seasonWords';
@@ -45,9 +46,9 @@ function Place({
 }) {
   return (
     <View style={{ gap: 6, paddingTop: 10, width }}>
-      <PartTitle>{place.name}</PartTitle>
+      <PartTitle>{placeTitle(place)}</PartTitle>
       <YearStrip place={place} width={width} today={today} at={at} latitude={latitude} />
-      <Text live testID={`date-${place.structureId}`}>
+      <Text live testID={`date-${place.id}`}>
         {dateSentence(rowAt(place.dates, at), at, begun)}
       </Text>
       <Fold title="The three schools, and why">
@@ -130,7 +131,7 @@ export function SeasonCropScreen({ crop }: { crop: string }) {
           <View style={wide ? { flexDirection: 'row', flexWrap: 'wrap', columnGap: 40 } : null}>
             {data.places.map((p) => (
               <Place
-                key={p.structureId}
+                key={p.id}
                 place={p}
                 at={at}
                 today={today}
@@ -149,7 +150,7 @@ export function SeasonCropScreen({ crop }: { crop: string }) {
           <PartTitle>What it stands</PartTitle>
           <Text>{`Leaves burn from ${format.t(data.damageC[0])} fresh from the tray, ${format.t(data.damageC[1])} hardened; half the plants are lost at ${format.t(data.deathC[0])} and ${format.t(data.deathC[1])}.${data.chillingC === null ? '' : ` Nights under ${format.t(data.chillingC)} set it back.`} Starting values.`}</Text>
           <Text kind="small" tone="quiet">
-            {`${climateWords(data.climate)} Under the structure alone, opened as it is usual for this crop; a cover more on cold nights moves the edges.`}
+            {`${climateWords(data.climate)} Opened as it is usual for this crop; where a sheet is named it lies on nights that fall under 4 °C outside.`}
           </Text>
         </View>
       ) : null}

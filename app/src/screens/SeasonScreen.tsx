@@ -1,8 +1,13 @@
-/** Season. It answers: what may I sow or plant this week, where, and until when? It opens with what is most pressing. */
+/**
+ * Season. It answers: what is to be done this week, and what may I sow or plant, where, and until when? It opens with what is
+ * most pressing.
+ */
 import type { CropRow, SeasonRow } from '@fogata/contract';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { JobList } from '../components/season/JobList';
+import { jobSentence } from '../components/season/jobWords';
 import {
   climateWords,
   dayShort,
@@ -26,9 +31,10 @@ function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {
   const now = row.inDays === 0;
   const when = now ? `until ${dayShort(row.latest)}` : `from ${dayShort(row.opens)}`;
   const title = `${row.planted ? 'Plant' : 'Sow'} ${row.name}, ${row.place}`;
+  const under = row.cover === null ? '' : ` under ${row.cover} on cold nights`;
   const chance = now
-    ? `Begun now it comes off in ${ofHundred(row.success)}.`
-    : `It may be begun until ${dayWords(row.latest)}.`;
+    ? `Begun now it comes off in ${ofHundred(row.success)}${under}.`
+    : `It may be begun until ${dayWords(row.latest)}${under}.`;
   const gone = 1 - row.after;
   const late =
     now && row.leftDays < 90 && gone > 0.15
@@ -65,10 +71,10 @@ function byCrop(rows: readonly SeasonRow[]): SeasonRow[][] {
   return [...groups.values()];
 }
 
-function Part({ title, rows }: { title: string; rows: readonly SeasonRow[] }) {
+function Part({ title, rows, style }: { title: string; rows: readonly SeasonRow[]; style: object | null }) {
   const groups = byCrop(rows);
   return (
-    <View style={{ flex: 1 }}>
+    <View style={style}>
       <PartTitle right={`${groups.length}`}>{title}</PartTitle>
       {groups.map((g, n) => (
         <Item key={g[0]!.crop} rows={g} first={n === 0} />
@@ -121,13 +127,14 @@ export function SeasonScreen() {
   const { data, error } = useSeason();
   const { data: crops } = useCrops();
   const wide = useWide();
+  const pane = wide ? styles.pane : null;
   const now = data?.rows.filter((r) => r.inDays === 0) ?? [];
   const soon = data?.rows.filter((r) => r.inDays > 0) ?? [];
   return (
     <Page testID="season" width={wide ? 1120 : 640}>
       <TopLine />
       {data ? (
-        <Sentence parts={seasonSentence(data)} />
+        <Sentence parts={jobSentence(data.jobs, data.today) ?? seasonSentence(data)} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
@@ -140,8 +147,9 @@ export function SeasonScreen() {
         <Problem onRetry={() => void seasonAgain()}>{data.progress.message ?? ''}</Problem>
       ) : null}
       <View style={wide ? styles.panes : null}>
-        {now.length > 0 ? <Part title="May be begun now" rows={now} /> : null}
-        {soon.length > 0 ? <Part title="In the next three weeks" rows={soon} /> : null}
+        {data && data.jobs.length > 0 ? <JobList jobs={data.jobs} today={data.today} style={pane} /> : null}
+        {now.length > 0 ? <Part title="May be begun now" rows={now} style={pane} /> : null}
+        {soon.length > 0 ? <Part title="In the next three weeks" rows={soon} style={pane} /> : null}
       </View>
       <View style={{ paddingTop: 12, gap: 12 }}>
         <FindCrop crops={crops ?? []} />
@@ -149,11 +157,15 @@ export function SeasonScreen() {
           <Text
             kind="small"
             tone="quiet"
-          >{`${climateWords(data.climate)} Crop figures are starting values; the chances are the model’s, over a hundred plausible years, under the structure alone.`}</Text>
+          >{`${climateWords(data.climate)} Crop figures are starting values; the chances are the model’s, over a hundred plausible years, with a sheet of yours on nights under 4 °C outside where one fits.`}</Text>
         ) : null}
       </View>
     </Page>
   );
 }
 
-const styles = StyleSheet.create({ when: { width: 96 }, panes: { flexDirection: 'row', gap: 40 } });
+const styles = StyleSheet.create({
+  when: { width: 96 },
+  panes: { flexDirection: 'row', gap: 40 },
+  pane: { flex: 1 },
+});

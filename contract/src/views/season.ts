@@ -1,4 +1,5 @@
 /** Season and what it is made of: what to begin this week, a crop's year in each place. Dates of the year as "MM-DD". */
+import type { StepId } from '@fogata/core';
 import type { PlanProgress } from './night';
 
 export interface SeasonWindow {
@@ -24,8 +25,11 @@ export interface SeasonDate {
 }
 
 export interface SeasonPlaceView {
+  id: string;
   structureId: string;
   name: string;
+  /** The sheet that goes on for cold nights there; null for the structure alone. */
+  cover: string | null;
   windows: SeasonWindow[];
   dates: SeasonDate[];
 }
@@ -66,6 +70,8 @@ export interface SeasonRow {
   planted: boolean;
   structureId: string;
   place: string;
+  /** The sheet that is reckoned with on cold nights. */
+  cover: string | null;
   /** 0 where it may be begun today, else in so many days. */
   inDays: number;
   opens: string;
@@ -79,8 +85,30 @@ export interface SeasonRow {
   readyDays: number | null;
 }
 
+/** Something to be done with a planting, this week or soon, or left undone. */
+export interface SeasonJob {
+  plantingId: string;
+  step: StepId;
+  date: string;
+  mayMove: boolean;
+  crop: string;
+  name: string;
+  cultivar: string;
+  bedId: string;
+  bed: string;
+  place: string;
+  rows: number;
+  /** Of all its rows together. */
+  metres: number;
+  /** Said as planted, else as sown. */
+  planted: boolean;
+  /** Of what is still to go into the ground: the share of years in which it comes off on its day, and begun today. */
+  chance: { then: number; today: number; todayIs: SeasonRow['afterIs'] } | null;
+}
+
 export interface SeasonView {
   today: string;
+  jobs: SeasonJob[];
   climate: SeasonClimate;
   rows: SeasonRow[];
   /** The first to open where none is open or opens soon. */

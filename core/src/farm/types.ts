@@ -124,10 +124,21 @@ export interface Planting {
   toRow: number;
   lengthM: number;
   plantedOn: string;
+  /** In the future: when it is to be clear. */
   clearedOn: string | null;
   aim: Aim;
   note: string;
+  /** Sown where it grows or brought from a tray; left out, as the crop usually is. */
+  how?: 'sow' | 'transplant';
+  /** Thought of, and not said to be in the ground yet: `plantedOn` is the day that is meant. */
+  planned?: boolean;
+  /** What was done of its steps, and on which day. */
+  done?: Partial<Record<StepId, string>>;
 }
+
+/** What is done with a planting from seed to clearing. */
+export const STEPS = ['sow', 'prick', 'harden', 'plant', 'gaps', 'pick', 'clear'] as const;
+export type StepId = (typeof STEPS)[number];
 
 /** How a sheet lies: on hoops, laid on the crop, or over a frame or tunnel. */
 export type CoverUse = 'hoops' | 'flat' | 'over';

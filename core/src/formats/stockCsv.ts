@@ -2,9 +2,9 @@
  * Covers in stock as CSV, out and in. Contract: `toStockCsv` and `readStockCsv` are each other's inverse; a bad row is named
  * by its line with the reason, and then nothing is taken.
  */
-import Papa from 'papaparse';
 import type { Cover } from '../farm/types';
 import { MATERIAL_IDS } from '../heat/types';
+import { cellsOf, csvOf, marked, tableOf, type BadRow } from './csvTable';
 
 const COLUMNS = [
   'id',
@@ -23,10 +23,6 @@ const COLUMNS = [
 ] as const;
 type Column = (typeof COLUMNS)[number];
 
-/** A word that a spreadsheet would run as a formula gets a mark before it, and so does one that begins with the mark. */
-const marked = (word: string) => (/^[=+\-@']/.test(word) ? `'${word}` : word);
-const unmarked = (word: string) => word.replace(/^'(?=[=+\-@'])/, '');
-
 export function toStockCsv(covers: readonly Cover[]): string {
   const rows = covers.map((c): Record<Column, string | number> => ({
     id: marked(c.id),
@@ -43,12 +39,12 @@ export function toStockCsv(covers: readonly Cover[]): string {
     made_for: marked(c.madeFor ?? ''),
     order: c.order,
   }));
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\n' })}\n`;
+  return csvOf(COLUMNS, rows);
 }
 
 export interface StockRead {
   covers: Cover[];
-  badRows: { row: number; reason: string }[];
+  badRows: BadRow[];
 }
 
 const USES = ['hoops', 'flat', 'over'] as const;
@@ -56,36 +52,10 @@ const CONDITIONS = ['good', 'worn', 'torn'] as const;
 
 /** Reads what `toStockCsv` wrote, or a table made by hand: only name, material, length, width and pieces are needed. */
 export function readStockCsv(text: string): StockRead {
-  const parsed = Papa.parse<Record<string, string>>(text.trim(), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (h) => h.trim().toLowerCase().replace(/\s+/g, '_'),
-  });
-  const badRows: StockRead['badRows'] = [];
-  for (const column of ['name', 'material', 'length_m', 'width_m', 'pieces']) {
-    if (!(parsed.meta.fields ?? []).includes(column))
-      badRows.push({ row: 1, reason: `${column}: expected a column of that name` });
-  }
-  if (badRows.length > 0) return { covers: [], badRows };
+  const { rows, badRows } = tableOf(text, ['name', 'material', 'length_m', 'width_m', 'pieces']);
   const seen = new Set<string>();
-  const covers = parsed.data.map((cells, i): Cover => {
-    const row = i + 2;
-    const bad = (reason: string) => badRows.push({ row, reason });
-    const word = (column: Column) => unmarked((cells[column] ?? '').trim());
-    const number = (column: Column, fallback: number | null, min: number, max: number, whole = false) => {
-      const raw = word(column).replace(',', '.');
-      if (raw === '' && fallback !== null) return fallback;
-      const x = Number(raw);
-      if (raw === '' || !(x >= min && x <= max) || (whole && !Number.isInteger(x)))
-        bad(`${column}: expected a ${whole ? 'whole ' : ''}number from ${min} to ${max}`);
-      return x;
-    };
-    const oneOf = <T extends string>(column: Column, of: readonly T[], fallback: T | null): T => {
-      const raw = word(column).toLowerCase();
-      if (raw === '' && fallback !== null) return fallback;
-      if (!(of as readonly string[]).includes(raw)) bad(`${column}: expected one of ${of.join(', ')}`);
-      return raw as T;
-    };
+  const covers = rows.map((cells, i): Cover => {
+    const { bad, word, number, oneOf } = cellsOf(cells, i + 2, badRows);
     const id = word('id') || `stock-${i + 1}`;
     if (seen.has(id)) bad(`id: expected one that no other row has, not ${id}`);
     seen.add(id);

@@ -19,6 +19,8 @@ export interface DateRow extends Record<Failure, number> {
   /** Days after `day`; null where fewer than a tenth, a half, nine tenths of the years come to a picking. */
   ready: { early: number | null; middle: number | null; late: number | null };
   success: number;
+  /** Days until it is up, of what is sown, in the middle year; null where in fewer than half of the years it comes. */
+  upDays: number | null;
 }
 
 export const EVERY_DAYS = 5;
@@ -45,7 +47,7 @@ function outcome(
   how: How,
   want: Want,
   luck: Luck,
-): { failed: Failure | null; ready: number | null } {
+): { failed: Failure | null; ready: number | null; up: number | null } {
   const c = course(s, day, how, luck, lastAsked(day, want));
   const ready = c.readyDay === null ? null : c.readyDay - day;
   const ended = c.fate === null ? Infinity : c.endDay - day;
@@ -57,7 +59,8 @@ function outcome(
         : c.fate === 'cooked'
           ? 'cooked'
           : 'notReady';
-  const is = (failed: Failure | null) => ({ failed, ready });
+  const up = c.fate === 'never-up' ? null : c.upDay - day;
+  const is = (failed: Failure | null) => ({ failed, ready, up });
   if (want === null) return ready !== null && ready <= PATIENCE_DAYS ? is(null) : is(because);
   if ('clearBy' in want) {
     const by = until(day, want.clearBy);
@@ -94,16 +97,17 @@ export function datesOf(s: Season, how: How, want: Want, years: number): DateRow
   for (let day = 0; day < YEAR_DAYS; day += EVERY_DAYS) {
     const counts: Record<Failure, number> = { lostToCold: 0, notReady: 0, notClear: 0, bolted: 0, cooked: 0 };
     const readies: number[] = [];
+    const ups: number[] = [];
     for (let y = 0; y < years; y++) {
-      const { failed, ready } = outcome(s, y * YEAR_DAYS + day, how, want, luck[y]!);
+      const { failed, ready, up } = outcome(s, y * YEAR_DAYS + day, how, want, luck[y]!);
       if (failed) counts[failed] += 1;
       if (ready !== null) readies.push(ready);
+      if (up !== null) ups.push(up);
     }
-    readies.sort((a, b) => a - b);
-    const at = (q: number) => {
-      const i = Math.ceil(q * years) - 1;
-      return i < readies.length ? readies[i]! : null;
-    };
+    const byDay = (a: number, b: number) => a - b;
+    readies.sort(byDay);
+    ups.sort(byDay);
+    const at = (q: number, days = readies) => days[Math.ceil(q * years) - 1] ?? null;
     const failed = FAILURES.reduce((sum, f) => sum + counts[f], 0);
     const share = (n: number) => Math.round((n / years) * 1e6) / 1e6;
     rows.push({
@@ -115,6 +119,7 @@ export function datesOf(s: Season, how: How, want: Want, years: number): DateRow
       bolted: share(counts.bolted),
       cooked: share(counts.cooked),
       success: share(years - failed),
+      upDays: at(0.5, ups),
     });
   }
   return rows;

@@ -1,19 +1,26 @@
 /**
- * The farm's places as seasons see them. Contract: `seasonPlaces` gives one for each structure with a bed, under it alone; how a crop is
+ * The farm's places as seasons see them. Contract: `seasonPlaces` gives one for each structure with a bed, under it alone, and one more with
+ * the farm's sheet that goes on for cold nights, where one fits; `asUsed` keeps of each the one as the farm would use it. How a crop is
  * usually begun is `usualHow`; `beginning` says of an answer whether it is to be begun now or soon, `nextOpening` when next.
  */
 import { dayOfYear, monthDayOf, YEAR_DAYS, type Climate } from '../climate/climate';
 import type { UnderSpec, Venting } from '../climate/underCover';
 import type { Crop } from '../crops/crops';
-import type { Bed, Structure } from '../farm/types';
+import type { Bed, Cover, Structure } from '../farm/types';
 import type { How } from '../growth/course';
+import { MATERIALS } from '../heat/materials';
+import { waysHere } from '../night/options';
 import { bedSpec } from '../night/stack';
 import type { DateRow } from './dates';
 import type { Window } from './schools';
 
 export interface SeasonPlace {
+  /** Names the place among the farm's: its structure, and its sheet. */
+  id: string;
   structureId: string;
   name: string;
+  /** The sheet that goes on for a night under 4 °C outside; null where nothing is laid. */
+  cover: string | null;
   spec: UnderSpec;
 }
 
@@ -21,26 +28,53 @@ export interface SeasonPlace {
 export const hasRoom = (structure: Structure, crop: Crop): boolean =>
   structure.kind === 'open' || crop.heightM <= structure.heightM + 0.1;
 
+/** The sheet that a bed would get on a cold night: of those that fit and let light through, the one of which there are most. */
+function nightSheet(
+  structure: Structure,
+  bed: Bed,
+  stock: readonly Cover[],
+  mayTouch: boolean,
+): Cover | null {
+  const fits = stock
+    .filter((c) => MATERIALS[c.material].sunPassed > 0.4)
+    .flatMap((c) => waysHere(c, structure, bed, mayTouch).slice(0, 1))
+    .filter((f) => f.pieces <= f.cover.count);
+  const [most] = fits.sort((a, b) => b.cover.count / b.pieces - a.cover.count / a.pieces);
+  return most?.cover ?? null;
+}
+
 export function seasonPlaces(
   structures: readonly Structure[],
   beds: readonly Bed[],
   climate: Climate,
   venting: Venting,
+  covers: readonly Cover[] = [],
+  mayTouch = true,
 ): SeasonPlace[] {
   return structures.flatMap((structure): SeasonPlace[] => {
     const bed = beds.find((b) => b.structureId === structure.id);
     if (!bed) return [];
-    const { ground, stack } = bedSpec(structure, bed, [], [], { deepC: 0 });
-    const { deepC: _deep, ...own } = ground;
-    return [
-      {
+    const under = (cover: Cover | null): SeasonPlace => {
+      const { ground, stack } = bedSpec(structure, bed, [], cover ? [cover] : [], { deepC: 0 });
+      const { deepC: _deep, ...own } = ground;
+      return {
+        id: cover ? `${structure.id}+${cover.id}` : structure.id,
         structureId: structure.id,
         name: structure.name,
+        cover: cover?.name ?? null,
         spec: { site: climate.site, climate, stack, ground: own, venting },
-      },
-    ];
+      };
+    };
+    const sheet = nightSheet(structure, bed, covers, mayTouch);
+    return sheet ? [under(null), under(sheet)] : [under(null)];
   });
 }
+
+/** Of each structure its place with what would be laid there, else without. */
+export const asUsed = (places: readonly SeasonPlace[]): SeasonPlace[] =>
+  places.filter(
+    (p) => p.cover !== null || !places.some((x) => x.structureId === p.structureId && x.cover !== null),
+  );
 
 /** Heads and what fruits come from trays, leaves to cut and roots are sown where they grow. */
 export function usualHow(crop: Crop): How {
@@ -71,7 +105,8 @@ export interface Begin {
 const LATE_DAYS = 15;
 
 const ahead = (from: number, to: number) => (to - from + YEAR_DAYS) % YEAR_DAYS;
-const rowAt = (rows: readonly DateRow[], day: number) =>
+/** The row that holds for a day of the year: its own or the last before it. */
+export const rowAt = (rows: readonly DateRow[], day: number) =>
   rows.reduce((a, b) => (ahead(b.day, day) < ahead(a.day, day) ? b : a));
 
 /** The window of the risk school that is open on a date, or opens within `soonDays`; null where none is. */

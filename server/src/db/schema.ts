@@ -1,6 +1,6 @@
 /** The tables. Instants are epoch milliseconds as bigint, dates ISO text, quantities SI. */
 import type { Farm, FarmRecord } from '@fogata/contract';
-import type { BedMore, CoverMore, StructureMore, TypedForecast, WeatherEntry } from '@fogata/core';
+import type { BedMore, CoverMore, Planting, StructureMore, TypedForecast, WeatherEntry } from '@fogata/core';
 import {
   bigint,
   boolean,
@@ -74,6 +74,10 @@ export const plantings = pgTable('plantings', {
   clearedOn: text('cleared_on'),
   aim: text('aim').$type<'survive' | 'grow' | 'flower'>().notNull(),
   note: text('note').notNull(),
+  how: text('how').$type<'sow' | 'transplant'>(),
+  planned: boolean('planned').notNull().default(false),
+  /** Steps that were done, by the day on which they were. */
+  done: jsonb('done').$type<NonNullable<Planting['done']>>().notNull().default({}),
 });
 
 /** A row is a kind of sheet in stock, with how many pieces there are. */

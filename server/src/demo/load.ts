@@ -3,6 +3,7 @@ import { localDate } from '@fogata/core';
 import type { Db } from '../db/open';
 import { writing } from '../db/write';
 import { beds, covers, farm, meta, plantings, structures } from '../db/schema';
+import { plantingRow } from '../farm/store';
 import { appendRecords } from '../farm/log';
 import { bedRow, coverRow, isEmpty, structureRow } from '../farm/store';
 import { demoReadings } from './readings';
@@ -38,7 +39,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
     await tx.insert(farm).values({ id: 'farm', settings: DEMO_FARM });
     await tx.insert(structures).values(DEMO_STRUCTURES.map(structureRow));
     await tx.insert(beds).values(DEMO_BEDS.map(bedRow));
-    await tx.insert(plantings).values(DEMO_PLANTINGS);
+    await tx.insert(plantings).values(DEMO_PLANTINGS.map(plantingRow));
     await tx.insert(covers).values(DEMO_COVERS.map(coverRow));
     for (const record of all) await appendRecords(tx, [record], record.atMs, DEMO_START_MS);
     await tx

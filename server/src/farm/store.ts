@@ -113,6 +113,22 @@ export async function writeFarm(db: Db, settings: Farm): Promise<void> {
     .onConflictDoUpdate({ target: farm.id, set: { settings } });
 }
 
+type PlantingRow = typeof plantings.$inferSelect;
+
+/** What is as usual is not said. */
+export function asPlanting({ how, planned, done, ...row }: PlantingRow): Planting {
+  return {
+    ...row,
+    ...(how ? { how } : {}),
+    ...(planned ? { planned } : {}),
+    ...(Object.keys(done).length > 0 ? { done } : {}),
+  };
+}
+
+export function plantingRow(p: Planting): PlantingRow {
+  return { ...p, how: p.how ?? null, planned: p.planned ?? false, done: p.done ?? {} };
+}
+
 /** The farm as it stands; without its log where only that is asked for. */
 export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = db): Promise<FarmData> {
   // one after the other: within a transaction there is one connection
@@ -129,7 +145,7 @@ export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = d
     farm: settings,
     structures: s.map(asStructure),
     beds: b.map(asBed),
-    plantings: p as Planting[],
+    plantings: p.map(asPlanting),
     covers: c.map(asCover),
     ...standing,
     ...(withLog ? { pastLows: await readLows(db, localDate(nowMs, settings.timeZone)) } : {}),

@@ -21,7 +21,18 @@ import type { Db } from '../db/open';
 import { beds, covers, plantings, structures } from '../db/schema';
 import { parseBody, Problem } from '../problem';
 import { appendRecords, recordsByIds } from './log';
-import { asBed, asCover, asStructure, bedRow, coverRow, readFarm, structureRow, writeFarm } from './store';
+import {
+  asBed,
+  asCover,
+  asPlanting,
+  asStructure,
+  bedRow,
+  coverRow,
+  plantingRow,
+  readFarm,
+  structureRow,
+  writeFarm,
+} from './store';
 
 export type What = (typeof CHANGED)[number] | 'planting';
 export interface Things {
@@ -105,11 +116,11 @@ const ROOMS: { [W in What]: Room<Things[W]> } = {
   planting: {
     find: async (db, id) => {
       const [row] = await db.select().from(plantings).where(eq(plantings.id, id));
-      return (row as Planting | undefined) ?? null;
+      return row ? asPlanting(row) : null;
     },
     save: async (db, x) => {
-      const { id: _id, ...set } = x;
-      await db.insert(plantings).values(x).onConflictDoUpdate({ target: plantings.id, set });
+      const { id: _id, ...set } = plantingRow(x);
+      await db.insert(plantings).values(plantingRow(x)).onConflictDoUpdate({ target: plantings.id, set });
     },
     remove: async (db, id) => {
       await db.delete(plantings).where(eq(plantings.id, id));

@@ -1,7 +1,25 @@
 /** The farm as open files: JSON, GeoJSON, stock CSV, SVG. Bringing one shows first what it would change. */
-import { bedSchema, coverSchema, readFarmFile, structureSchema, type FarmFile } from '@fogata/contract';
-import { fromGeoJson, planSvg, readStockCsv, toGeoJson, toStockCsv } from '@fogata/core';
+import {
+  bedSchema,
+  coverSchema,
+  plantingSchema,
+  readFarmFile,
+  structureSchema,
+  type FarmFile,
+} from '@fogata/contract';
+import {
+  fromGeoJson,
+  localDate,
+  planSvg,
+  readPlantingsCsv,
+  readStockCsv,
+  toGeoJson,
+  toPlantingsCsv,
+  toStockCsv,
+  type Planting,
+} from '@fogata/core';
 import { Router, type Response } from 'express';
+import { randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -10,6 +28,7 @@ import { pipeline } from 'node:stream/promises';
 import { z } from 'zod';
 import type { Context } from '../context';
 import { keepBackup } from '../farm/backup';
+import { checkPlanting } from '../farm/checkPlanting';
 import { compare, replaceFarm, standingFarm, wholeFarm } from '../farm/exchange';
 import { parseBody, Problem } from '../problem';
 
@@ -104,6 +123,30 @@ export function exchangeRoutes(ctx: Context): Router {
     const gone = (await now()).covers.find((c) => lying.has(c.id) && !covers.some((x) => x.id === c.id));
     if (gone) throw refuse(`${gone.name}: expected in the table; it lies on a bed now`);
     await take(res, body.dryRun, { covers }, 'A table of covers');
+  });
+
+  router.get('/plantings.csv', async (_req, res) => {
+    const { plantings, beds } = await now();
+    attach(res, 'plantings.csv', 'text/csv');
+    res.send(toPlantingsCsv(plantings as Planting[], beds));
+  });
+
+  /** A table brought or pasted: rows come and change, none goes. */
+  router.post('/plantings', async (req, res) => {
+    const body = parseBody(z.object({ dryRun: z.boolean(), csv: z.string().max(4_000_000) }), req.body);
+    const { farm, beds, plantings: standing } = await now();
+    const plantings = standing as Planting[];
+    const today = localDate(ctx.options.clock.nowMs(), farm.timeZone);
+    const read = readPlantingsCsv(body.csv, beds, plantings, today, () => randomUUID());
+    const bad = read.badRows[0];
+    const more = read.badRows.length - 1;
+    if (bad) throw refuse(`line ${bad.row}, ${bad.reason}${more > 0 ? ` (and ${more} more)` : ''}`);
+    const rows = parseBody(z.array(plantingSchema), read.plantings) as Planting[];
+    for (const p of rows) checkPlanting(p, beds);
+    const replaced = new Map(rows.map((p) => [p.id, p]));
+    const kept = plantings.map((p) => replaced.get(p.id) ?? p);
+    const fresh = rows.filter((p) => !plantings.some((x) => x.id === p.id));
+    await take(res, body.dryRun, { plantings: [...kept, ...fresh] }, 'A table of plantings');
   });
 
   router.get('/farm/plan.svg', async (_req, res) => {

@@ -14,10 +14,14 @@ import type { Context, Moment } from '../context';
 import { readMeta, writeMeta } from '../farm/store';
 import { OUTSIDE } from '../night/spots';
 import { parseBody, Problem } from '../problem';
+import { calendarOf } from '../season/calendar';
+import { yearsJobs } from '../season/views';
 import { pollOnce, pollState, setPoll } from '../sources/poll';
 import { takeFeed, takeTemperatures } from '../sources/take';
 
 const TOKEN = 'feedToken';
+/** Whoever has this one reads the season's jobs, and nothing else. */
+const CALENDAR = 'calendarToken';
 const digest = (text: string) => createHash('sha256').update(text).digest('hex');
 
 /** A spot by its id or its name, in any case. */
@@ -34,12 +38,15 @@ export function feedRoutes(ctx: Context): Router {
   const router = Router();
   const now = () => ctx.options.clock.nowMs();
 
+  async function holds(token: string, given: string | undefined): Promise<boolean> {
+    const kept = await readMeta(ctx.db, token);
+    return Boolean(kept && given && timingSafeEqual(Buffer.from(kept), Buffer.from(digest(given))));
+  }
+
   /** The caller holds the token that was last made. */
   async function checkToken(req: Request): Promise<void> {
-    const kept = await readMeta(ctx.db, TOKEN);
     const given = /^Bearer (\S{20,100})$/.exec(req.headers.authorization ?? '')?.[1];
-    const same = kept && given && timingSafeEqual(Buffer.from(kept), Buffer.from(digest(given)));
-    if (!same)
+    if (!(await holds(TOKEN, given)))
       throw new Problem(
         401,
         'No token',
@@ -49,6 +56,7 @@ export function feedRoutes(ctx: Context): Router {
 
   const view = async (): Promise<FeedView> => ({
     token: Boolean(await readMeta(ctx.db, TOKEN)),
+    calendar: Boolean(await readMeta(ctx.db, CALENDAR)),
     poll: await pollState(ctx.db),
   });
 
@@ -66,6 +74,26 @@ export function feedRoutes(ctx: Context): Router {
   router.delete('/feeds/token', async (_req, res) => {
     await writeMeta(ctx.db, TOKEN, '');
     res.status(204).end();
+  });
+
+  /** An address that a calendar can read again and again; one that was out before is void. */
+  router.post('/feeds/calendar', async (_req, res) => {
+    const key = randomBytes(24).toString('base64url');
+    await writeMeta(ctx.db, CALENDAR, digest(key));
+    res.status(201).json({ path: `/api/feed/season.ics?key=${key}` });
+  });
+
+  router.delete('/feeds/calendar', async (_req, res) => {
+    await writeMeta(ctx.db, CALENDAR, '');
+    res.status(204).end();
+  });
+
+  router.get('/feed/season.ics', async (req, res) => {
+    const { key } = req.query;
+    if (!(await holds(CALENDAR, typeof key === 'string' ? key : undefined)))
+      throw new Problem(401, 'No key', 'key: expected the one of the address that was made in the settings');
+    const { data, nowMs } = await ctx.standing(false);
+    res.type('text/calendar').send(calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowMs), nowMs));
   });
 
   router.put('/feeds/poll', async (req, res) => {

@@ -2,15 +2,28 @@
 import {
   incomingSchema,
   plantingSchema,
+  stepSchema,
   type FarmRecord,
   type LogEntry,
   type LogView,
 } from '@fogata/contract';
-import { apply, localDate, lying, type Lain, type Planting, inUse, piecesOn, sheetOf } from '@fogata/core';
+import {
+  apply,
+  cropById,
+  inUse,
+  localDate,
+  lying,
+  piecesOn,
+  sheetOf,
+  type Lain,
+  type Planting,
+} from '@fogata/core';
+import { withStep } from '@fogata/core/season';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context, FarmNow } from '../context';
 import { writing } from '../db/write';
+import { checkPlanting } from '../farm/checkPlanting';
 import { describeRecord } from '../farm/describe';
 import { appendRecords, logPage, recordsByIds } from '../farm/log';
 import { changeThing, takeBack } from '../farm/things';
@@ -84,6 +97,16 @@ function stillToDo(list: readonly FarmRecord[], m: FarmNow): FarmRecord[] {
 /** An instant further ahead than a clock can be wrong is a slip, and would stand before all that is still to happen. */
 const AHEAD_MS = 26 * 3_600_000;
 
+/**
+ * A planting as the form gives it: what the form does not know of stays; one that is put into days to come is planned, and a
+ * planned one that is given a day that was has been planted.
+ */
+function asMeant(body: Planting, before: Planting | undefined, today: string): Planting {
+  const { planned: _planned, ...p } = { ...(before?.done ? { done: before.done } : {}), ...body };
+  const same = before?.planned === true && before.plantedOn === p.plantedOn;
+  return p.plantedOn > today || same ? { ...p, planned: true } : p;
+}
+
 export function logRoutes(ctx: Context): Router {
   const router = Router();
 
@@ -130,37 +153,35 @@ export function logRoutes(ctx: Context): Router {
     res.json(view);
   });
 
-  function checkPlanting(p: Planting, m: FarmNow): void {
-    const bed = m.data.beds.find((b) => b.id === p.bedId);
-    if (!bed) throw new Problem(422, 'Not accepted', 'bedId: expected a bed of this farm', 'bedId');
-    if (p.toRow < p.fromRow)
-      throw new Problem(422, 'Not accepted', `toRow: expected row ${p.fromRow} or higher`, 'toRow');
-    if (p.toRow > bed.rows)
-      throw new Problem(
-        422,
-        'Not accepted',
-        `toRow: expected no more than ${bed.rows}, the rows of ${bed.name}`,
-        'toRow',
-      );
-    if (p.lengthM > bed.lengthM)
-      throw new Problem(
-        422,
-        'Not accepted',
-        `lengthM: expected no more than ${bed.lengthM}, the length of ${bed.name}`,
-        'lengthM',
-      );
-    if (p.clearedOn !== null && p.clearedOn < p.plantedOn)
-      throw new Problem(422, 'Not accepted', 'clearedOn: expected a date after planting', 'clearedOn');
-  }
-
-  const write = (p: Planting, m: FarmNow, action?: 'cleared') =>
+  const write = (p: Planting, m: FarmNow, action?: 'cleared' | undefined) =>
     writing(ctx.db, (tx) => changeThing(tx, 'planting', p.id, p, { nowMs: m.nowMs }, action));
 
   router.put('/plantings/:id', async (req, res) => {
-    const body = parseBody(plantingSchema, { ...(req.body as object), id: req.params.id });
+    const body = parseBody(plantingSchema, { ...(req.body as object), id: req.params.id }) as Planting;
     const m = await ctx.moment();
-    checkPlanting(body, m);
-    res.json({ planting: body, recordId: await write(body, m) });
+    checkPlanting(body, m.data.beds);
+    const planting = asMeant(
+      body,
+      m.data.plantings.find((p) => p.id === body.id),
+      localDate(m.nowMs, m.data.farm.timeZone),
+    );
+    res.json({ planting, recordId: await write(planting, m) });
+  });
+
+  /** A step of it, done or moved. */
+  router.post('/plantings/:id/step', async (req, res) => {
+    const { step, on, done } = parseBody(stepSchema, req.body);
+    const m = await ctx.standing(false);
+    const before = m.data.plantings.find((p) => p.id === req.params.id);
+    if (!before) throw notFound('planting');
+    if (done && on > localDate(m.nowMs, m.data.farm.timeZone))
+      throw new Problem(422, 'Not accepted', 'on: expected a day that has come', 'on');
+    const planting = withStep(before, cropById(before.crop), step, on, done);
+    checkPlanting(planting, m.data.beds);
+    res.json({
+      planting,
+      recordId: await write(planting, m, step === 'clear' && done ? 'cleared' : undefined),
+    });
   });
 
   router.post('/plantings/:id/clear', async (req, res) => {

@@ -4,7 +4,8 @@ import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
 import { parseBody, Problem } from '../problem';
-import { cropView, seasonView } from '../season/views';
+import { calendarOf } from '../season/calendar';
+import { cropView, seasonView, yearsJobs } from '../season/views';
 
 export function seasonRoutes(ctx: Context): Router {
   const router = Router();
@@ -12,6 +13,12 @@ export function seasonRoutes(ctx: Context): Router {
   router.get('/season', async (_req, res) => {
     const { data, nowMs } = await ctx.standing(false);
     res.json(seasonView(ctx.seasons, data, nowMs));
+  });
+
+  router.get('/season.ics', async (_req, res) => {
+    const { data, nowMs } = await ctx.standing(false);
+    res.setHeader('Content-Disposition', 'attachment; filename="season.ics"');
+    res.type('text/calendar').send(calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowMs), nowMs));
   });
 
   router.get('/season/:crop', async (req, res) => {

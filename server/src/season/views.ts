@@ -3,6 +3,7 @@ import type {
   SeasonClimate,
   SeasonCropView,
   SeasonDate,
+  SeasonJob,
   SeasonPlaceView,
   SeasonRow,
   SeasonView,
@@ -10,6 +11,7 @@ import type {
 import { reasonWords } from '@fogata/contract/windows';
 import { cropById, CROPS, localDate, type Crop } from '@fogata/core';
 import {
+  asUsed,
   beginning,
   climateOfFarm,
   FAILURES,
@@ -29,6 +31,7 @@ import {
 import type { FarmData } from '../farm/store';
 import { digest } from '../night/pool';
 import type { Question, SeasonAnswer, SeasonBook } from './book';
+import { jobsOf, plantingsAsked } from './jobs';
 
 /** Plausible years that an answer is over, and the share of them that may go wrong. */
 const YEARS = 100;
@@ -131,8 +134,10 @@ function dateView({ day, ready, ...shares }: DateRow): SeasonDate {
 
 function placeView(place: SeasonPlace, a: SeasonAnswer, planted: boolean): SeasonPlaceView {
   return {
+    id: place.id,
     structureId: place.structureId,
     name: place.name,
+    cover: place.cover,
     windows: a.windows.map((w) => windowView(w, planted)),
     dates: a.rows.map(dateView),
   };
@@ -147,7 +152,7 @@ export function cropView(
 ): SeasonCropView {
   const { climate, key, shown, today } = groundOf(data, nowMs);
   const how = asked ?? usualHow(crop);
-  const all = seasonPlaces(data.structures, data.beds, climate, usualVenting(crop));
+  const all = placesBy(data, climate)(crop);
   const places = all.filter((p) => fits(data, p, crop));
   const { answers, progress } = book.ask(places.map((p) => questionOf(data, p, crop, how, key)));
   return {
@@ -159,7 +164,7 @@ export function cropView(
     today,
     latitude: data.farm.latitude,
     climate: shown,
-    tooLow: all.filter((p) => !places.includes(p)).map((p) => p.name),
+    tooLow: [...new Set(all.filter((p) => !places.includes(p)).map((p) => p.name))],
     places: places.flatMap((p, i) => (answers[i] ? [placeView(p, answers[i], isPlanted(crop, how))] : [])),
     progress: places.length === 0 ? { state: 'empty', done: 0, of: 0 } : progress,
     damageC: crop.damageC,
@@ -177,12 +182,48 @@ function cropsOf(data: FarmData): Crop[] {
     .map(cropById);
 }
 
+/** The farm's places as a crop sees them, looked at once for each way of airing. */
+function placesBy(data: FarmData, climate: Climate): (crop: Crop) => SeasonPlace[] {
+  const known = new Map<string, SeasonPlace[]>();
+  return (crop) => {
+    const venting = usualVenting(crop);
+    const mayTouch = data.farm.schools.touch !== 'hoops';
+    const places =
+      known.get(venting) ?? seasonPlaces(data.structures, data.beds, climate, venting, data.covers, mayTouch);
+    known.set(venting, places);
+    return places;
+  };
+}
+
 const worstOf = (r: DateRow) => FAILURES.reduce((a, b) => (r[b] > r[a] ? b : a));
+
+/** What stands or is planned, each with its place as the farm would use it; some are in none that is worked out. */
+function ownPlaces(data: FarmData, today: string, every: (crop: Crop) => SeasonPlace[]) {
+  const own = plantingsAsked(data, today).map((a) => ({
+    ...a,
+    place: asUsed(every(a.crop)).find((p) => p.structureId === a.structureId) ?? null,
+  }));
+  return { own, inPlace: own.filter((a): a is typeof a & { place: SeasonPlace } => a.place !== null) };
+}
+
+/** The jobs of the coming year, for a calendar; what is not worked out yet has only the days that follow from its own. */
+export function yearsJobs(book: SeasonBook, data: FarmData, nowMs: number): SeasonJob[] {
+  const { climate, key, today } = groundOf(data, nowMs);
+  const { own, inPlace } = ownPlaces(data, today, placesBy(data, climate));
+  const { answers } = book.ask(inPlace.map((a) => questionOf(data, a.place, a.crop, a.how, key)));
+  const rowsOf = (a: (typeof own)[number]) =>
+    answers[inPlace.findIndex((x) => x.planting === a.planting)]?.rows ?? null;
+  return own
+    .flatMap((a) => jobsOf(data, a, rowsOf(a), today, 365))
+    .sort((x, y) => x.date.localeCompare(y.date));
+}
 
 export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): SeasonView {
   const { climate, key, shown, today } = groundOf(data, nowMs);
+  const every = placesBy(data, climate);
+  const placesFor = (crop: Crop) => asUsed(every(crop));
   const asked = cropsOf(data).flatMap((crop) =>
-    seasonPlaces(data.structures, data.beds, climate, usualVenting(crop))
+    placesFor(crop)
       .filter((p) => fits(data, p, crop))
       .map((place) => ({
         crop,
@@ -190,7 +231,18 @@ export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): Sea
         how: usualHow(crop),
       })),
   );
-  const { answers, progress } = book.ask(asked.map((q) => questionOf(data, q.place, q.crop, q.how, key)));
+  const { own, inPlace } = ownPlaces(data, today, every);
+  // what stands is asked first: its week cannot wait
+  const { answers: all, progress } = book.ask([
+    ...inPlace.map((a) => questionOf(data, a.place, a.crop, a.how, key)),
+    ...asked.map((q) => questionOf(data, q.place, q.crop, q.how, key)),
+  ]);
+  const answers = all.slice(inPlace.length);
+  const jobs = own
+    .flatMap((a) =>
+      jobsOf(data, a, all[inPlace.findIndex((x) => x.planting === a.planting)]?.rows ?? null, today),
+    )
+    .sort((x, y) => x.date.localeCompare(y.date) || x.bed.localeCompare(y.bed));
   const rows: SeasonRow[] = [];
   let next: SeasonView['next'] = null;
   asked.forEach(({ crop, place, how }, i) => {
@@ -207,6 +259,7 @@ export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): Sea
       planted: isPlanted(crop, how),
       structureId: place.structureId,
       place: place.name,
+      cover: place.cover,
       inDays: b.inDays,
       opens: monthDayOf(b.window.earliest!),
       latest: monthDayOf(b.window.latest!),
@@ -225,6 +278,7 @@ export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): Sea
   const places = new Set(asked.map((q) => q.place.structureId)).size;
   return {
     today,
+    jobs,
     climate: shown,
     rows,
     next,

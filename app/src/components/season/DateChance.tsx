@@ -3,12 +3,13 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { useSeasonCrop } from '../../data/hooks';
 import { Text } from '../ui/Text';
-import { dateSentence, dayShort, rowAt } from './seasonWords';
+import { dateSentence, dayShort, placeTitle, rowAt } from './seasonWords';
 
 export function DateChance({ crop, structureId, date }: { crop: string; structureId: string; date: string }) {
   const { data } = useSeasonCrop(crop === '' ? null : crop, null);
   if (crop === '' || !data || data.crop !== crop) return null;
-  const place = data.places.find((p) => p.structureId === structureId);
+  // as it would be used: with its sheet on cold nights, where one fits
+  const place = data.places.filter((p) => p.structureId === structureId).at(-1);
   if (!place)
     return data.progress.state === 'computing' ? (
       <Text kind="small" tone="quiet" live>
@@ -22,7 +23,7 @@ export function DateChance({ crop, structureId, date }: { crop: string; structur
     <View style={{ gap: 4 }} testID="date-chance">
       <Text live>{dateSentence(rowAt(place.dates, at), at, data.planted ? 'planted' : 'sown')}</Text>
       <Text kind="small" tone="quiet">
-        {`${spans === '' ? 'On no day here does it come off in nine years of ten.' : `In nine years of ten it comes off here begun from ${spans}.`} By the model, under ${place.name} alone.`}
+        {`${spans === '' ? 'On no day here does it come off in nine years of ten.' : `In nine years of ten it comes off here begun from ${spans}.`} By the model, under ${placeTitle(place)}.`}
       </Text>
       <Link href={`/season/${crop}`}>
         <Text kind="label">Its whole year ›</Text>

@@ -124,6 +124,10 @@ export function cropSentence(v: SeasonCropView): Segment[] {
   ];
 }
 
+/** "North house, Fleece 30 on cold nights". */
+export const placeTitle = (p: { name: string; cover: string | null }): string =>
+  p.cover === null ? p.name : `${p.name}, ${p.cover} on cold nights`;
+
 /** How good the months are that it is reckoned from. */
 export function climateWords(c: SeasonView['climate']): string {
   const frost =

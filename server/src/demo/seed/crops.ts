@@ -26,7 +26,10 @@ function planting(
   };
 }
 
-export const DEMO_PLANTINGS: Planting[] = [
+/** When what stands is to make room. */
+const CLEARED: Record<string, string> = { p05: '2027-02-01', p06: '2027-02-13', p15: '2027-02-06' };
+
+const STANDING: Planting[] = [
   planting('p01', 'n1', 'spinach', 'Brasa Verde', [1, 3], 22, '2026-09-24'),
   planting('p02', 'n1', 'spring-onion', 'Hilo Blanco', [4, 5], 22, '2026-10-02'),
   planting('p03', 'n2', 'lettuce', 'Farolillo', [1, 4], 22, '2026-10-12'),
@@ -47,4 +50,20 @@ export const DEMO_PLANTINGS: Planting[] = [
   planting('p18', 't2', 'endive', 'Rizo Frío', [1, 4], 14.5, '2026-09-10'),
   planting('p19', 'o1', 'kale', 'Cuero Negro', [1, 3], 20, '2026-07-28'),
   planting('p20', 'o2', 'leek', 'Largo de Nieve', [1, 3], 20, '2026-06-20'),
+];
+
+/** What is thought of for after them. */
+const PLANNED: Planting[] = [
+  {
+    ...planting('p21', 'n3', 'spring-cabbage', 'Corazón de Enero', [3, 4], 22, '2027-02-03'),
+    how: 'transplant',
+    done: { sow: '2026-12-16', prick: '2027-01-05' },
+  },
+  { ...planting('p22', 'n4', 'lettuce', 'Farolillo', [1, 2], 22, '2027-02-15'), how: 'transplant' },
+  planting('p23', 'f2', 'spinach', 'Brasa Verde', [1, 5], 3.4, '2027-02-08', 'grow'),
+];
+
+export const DEMO_PLANTINGS: Planting[] = [
+  ...STANDING.map((p) => ({ ...p, clearedOn: CLEARED[p.id] ?? null })),
+  ...PLANNED.map((p) => ({ ...p, planned: true })),
 ];

@@ -1,0 +1,155 @@
+/** The weeks' list: each thing to be done, ticked when it is done, moved by a day or a week, opened for its planting. */
+import { jobTitle, type SeasonJob } from '@fogata/contract';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { retract } from '../../data/actions';
+import { useFormat } from '../../data/format';
+import { change, useFarm } from '../../data/hooks';
+import { offerUndo } from '../../data/undo';
+import { Problem } from '../ui/Bars';
+import { Button, Tick } from '../ui/Button';
+import { Row } from '../ui/Page';
+import { PartTitle, Text } from '../ui/Text';
+import { dayNumber, daysTo, inDays, jobDetail, jobGroups } from './jobWords';
+
+const MOVES = [
+  { label: '−1 week', days: -7 },
+  { label: '−1 day', days: -1 },
+  { label: '+1 day', days: 1 },
+  { label: '+1 week', days: 7 },
+] as const;
+
+function JobLine({
+  job,
+  today,
+  first,
+  onProblem,
+}: {
+  job: SeasonJob;
+  today: string;
+  first: boolean;
+  onProblem: (said: string | null) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const format = useFormat();
+  const nowMs = useFarm().data?.clock.nowMs ?? 0;
+  const title = jobTitle(job);
+  const late = daysTo(today, job.date) < 0;
+  const write = async (on: string, done: boolean, said: string) => {
+    onProblem(null);
+    try {
+      const { recordId } = await change<{ recordId: string | null }>(
+        `/api/plantings/${job.plantingId}/step`,
+        'POST',
+        { step: job.step, on, done },
+      );
+      if (recordId !== null) offerUndo(said, () => retract([recordId], nowMs));
+    } catch (e) {
+      onProblem((e as Error).message);
+    }
+  };
+  return (
+    <View testID={`season-job-${job.step}`}>
+      <Row first={first}>
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`${title}, ${dayNumber(job.date)}${late ? ', late' : ''}. Move it, or open it`}
+          onPress={() => setOpen(!open)}
+          style={styles.main}
+          testID="season-job"
+        >
+          <View style={styles.when}>
+            <Text kind="strong" tone={late ? 'ochre' : 'ink'}>
+              {dayNumber(job.date)}
+            </Text>
+            {late ? (
+              <Text kind="small" tone="ochre">
+                late
+              </Text>
+            ) : null}
+          </View>
+          <View style={{ flex: 1, gap: 2 }}>
+            <Text kind="strong">{title}</Text>
+            <Text kind="small" tone="quiet">{`${jobDetail(job, today, format)}.`}</Text>
+          </View>
+        </Pressable>
+        {job.step === 'pick' ? null : (
+          <Tick
+            done={false}
+            label={`${title}: mark it done`}
+            onPress={() => void write(today, true, `${title}: done`)}
+            testID="season-tick"
+          />
+        )}
+      </Row>
+      {open ? (
+        <View style={styles.open}>
+          {job.mayMove ? (
+            <View style={styles.buttons} role="group" aria-label={`Move: ${title}`}>
+              {MOVES.map(({ label, days }) => (
+                <Button
+                  key={label}
+                  label={label}
+                  hint={`${title}: ${label}`}
+                  onPress={() => void write(inDays(job.date, days), false, `${title}: moved`)}
+                />
+              ))}
+            </View>
+          ) : (
+            <Text kind="small" tone="quiet">
+              Its day follows from when it was begun and from the warmth of the year.
+            </Text>
+          )}
+          <View style={styles.buttons}>
+            <Button
+              kind="plain"
+              label="The planting ›"
+              onPress={() => router.push(`/planting/${job.plantingId}`)}
+            />
+            <Button kind="plain" label="Its year ›" onPress={() => router.push(`/season/${job.crop}`)} />
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+export function JobList({
+  jobs,
+  today,
+  style,
+}: {
+  jobs: readonly SeasonJob[];
+  today: string;
+  style: object | null;
+}) {
+  const [problem, setProblem] = useState<string | null>(null);
+  return (
+    <View style={style} testID="season-jobs">
+      {problem ? <Problem>{problem}</Problem> : null}
+      {jobGroups(jobs, today).map((g) => (
+        <View key={g.title}>
+          <PartTitle right={`${g.jobs.length}`}>{g.title}</PartTitle>
+          {g.jobs.map((j, n) => (
+            <JobLine
+              key={`${j.plantingId} ${j.step}`}
+              job={j}
+              today={today}
+              first={n === 0}
+              onProblem={setProblem}
+            />
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  main: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 12 },
+  when: { width: 64 },
+  open: { gap: 8, paddingVertical: 8, paddingLeft: 76 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

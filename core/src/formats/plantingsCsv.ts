@@ -1,0 +1,128 @@
+/**
+ * Plantings as CSV, out and in. Contract: `toPlantingsCsv` and `readPlantingsCsv` are each other's inverse, but for what was done of a
+ * planting's steps, which is the log's; a bad row is named by its line with the reason, and then nothing is taken. A row without
+ * an id is a new planting; what the table does not have stays as it is.
+ */
+import { AIMS, CROPS, isCrop } from '../crops/crops';
+
+import type { Bed, Planting } from '../farm/types';
+import { addDays } from '../time/farmTime';
+import { cellsOf, csvOf, marked, tableOf, type BadRow } from './csvTable';
+
+const COLUMNS = [
+  'id',
+  'bed',
+  'crop',
+  'cultivar',
+  'from_row',
+  'to_row',
+  'length_m',
+  'planted_on',
+  'cleared_on',
+  'how',
+  'aim',
+  'note',
+] as const;
+
+/** A bed's name; its id where another bed is called the same. */
+function saidOf(bedId: string, beds: readonly Bed[]): string {
+  const name = beds.find((b) => b.id === bedId)?.name;
+  const called = beds.filter((b) => b.name.toLowerCase() === name?.toLowerCase());
+  return name !== undefined && called.length === 1 ? name : bedId;
+}
+
+export function toPlantingsCsv(plantings: readonly Planting[], beds: readonly Bed[]): string {
+  return csvOf(
+    COLUMNS,
+    plantings.map((p) => ({
+      id: marked(p.id),
+      bed: marked(saidOf(p.bedId, beds)),
+      crop: p.crop,
+      cultivar: marked(p.cultivar),
+      from_row: p.fromRow,
+      to_row: p.toRow,
+      length_m: p.lengthM,
+      planted_on: p.plantedOn,
+      cleared_on: p.clearedOn ?? '',
+      how: p.how ?? '',
+      aim: p.aim,
+      note: marked(p.note),
+    })),
+  );
+}
+
+export interface PlantingsRead {
+  plantings: Planting[];
+  badRows: BadRow[];
+}
+
+const NEEDED = ['bed', 'crop', 'planted_on'];
+const HOWS = ['sow', 'transplant'] as const;
+
+/** A crop by its id or its name, in any case; null where the list has none. */
+function cropNamed(word: string): string | null {
+  const low = word.toLowerCase();
+  if (isCrop(low)) return low;
+  return CROPS.find((c) => c.name.toLowerCase() === low)?.id ?? null;
+}
+
+/**
+ * Only bed, crop and the day are needed: the rest is the bed's length, all its rows, the crop's aim. `newId` names a row that has no
+ * id; `known` are the plantings that are there, whose steps stay; one with a day after `today` that is new is planned.
+ */
+export function readPlantingsCsv(
+  text: string,
+  beds: readonly Bed[],
+  known: readonly Planting[],
+  today: string,
+  newId: (line: number) => string,
+): PlantingsRead {
+  const { rows, badRows } = tableOf(text, NEEDED);
+  const seen = new Set<string>();
+  const plantings = rows.flatMap((cells, i): Planting[] => {
+    const row = i + 2;
+    const { bad, word, number, oneOf, day } = cellsOf(cells, row, badRows);
+    const said = word('bed').toLowerCase();
+    const named = beds.filter((b) => b.name.toLowerCase() === said);
+    const bed = beds.find((b) => b.id === word('bed')) ?? (named.length === 1 ? named[0] : undefined);
+    const crop = cropNamed(word('crop'));
+    if (!bed)
+      bad(
+        named.length > 1
+          ? `bed: expected the id of the one that is meant; ${named.length} are called ${word('bed')}`
+          : `bed: expected the name of a bed of this farm, not ${word('bed') || 'nothing'}`,
+      );
+    if (crop === null)
+      bad(`crop: expected one of the list, as npm run crops has it, not ${word('crop') || 'nothing'}`);
+    const id = word('id') || newId(row);
+    if (seen.has(id)) bad(`id: expected one that no other row has, not ${id}`);
+    seen.add(id);
+    const plantedOn = day('planted_on', true)!;
+    const clearedOn = day('cleared_on', false);
+    if (clearedOn !== null && clearedOn < plantedOn) bad('cleared_on: expected a day after planting');
+    const how = word('how') === '' ? undefined : oneOf('how', HOWS, null);
+    if (!bed || crop === null) return [];
+    const before = known.find((p) => p.id === id);
+    const fromRow = number('from_row', 1, 1, bed.rows, true);
+    const planned = before ? before.planned === true && plantedOn >= addDays(today, -42) : plantedOn > today;
+    return [
+      {
+        id,
+        bedId: bed.id,
+        crop,
+        cultivar: word('cultivar'),
+        fromRow,
+        toRow: number('to_row', bed.rows, Math.max(1, fromRow || 1), bed.rows, true),
+        lengthM: number('length_m', bed.lengthM, 0.1, bed.lengthM),
+        plantedOn,
+        clearedOn,
+        aim: oneOf('aim', AIMS, CROPS.find((c) => c.id === crop)!.aim),
+        note: word('note'),
+        ...(how ? { how } : {}),
+        ...(planned ? { planned: true } : {}),
+        ...(before?.done ? { done: before.done } : {}),
+      },
+    ];
+  });
+  return { plantings: badRows.length > 0 ? [] : plantings, badRows };
+}
