@@ -5,6 +5,7 @@ import {
   type SeasonPlaceView,
   type SeasonRow,
   type SeasonView,
+  type StoryView,
 } from '@fogata/contract';
 import { render, screen } from '@testing-library/react-native';
 import { readMonths } from '../src/components/plan/Months';
@@ -18,6 +19,8 @@ import {
 } from '../src/components/season/seasonWords';
 import { jobDetail, jobGroups, jobSentence } from '../src/components/season/jobWords';
 import { format as mockFormat } from './kit';
+import { Margins } from '../src/components/season/Margins';
+import { stepWords, storySentence } from '../src/components/season/storyWords';
 import { YearStrip } from '../src/components/season/YearStrip';
 
 const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
@@ -209,5 +212,80 @@ describe('a season’s job in words', () => {
       ['Next week', 1],
       ['Then', 1],
     ]);
+  });
+});
+
+describe('a planting’s story', () => {
+  const view = (more: Partial<StoryView> = {}): StoryView => ({
+    planting: {
+      id: 'p',
+      bedId: 'n1',
+      crop: 'spinach',
+      cultivar: 'Brasa Verde',
+      fromRow: 1,
+      toRow: 3,
+      lengthM: 22,
+      plantedOn: '2026-09-24',
+      clearedOn: null,
+      aim: 'survive',
+      note: '',
+    },
+    cropName: 'spinach',
+    bed: { id: 'n1', name: 'N1', place: 'North house' },
+    today: '2027-01-14',
+    nowMs: Date.parse('2027-01-14T15:30:00Z'),
+    stands: true,
+    daysIn: 112,
+    hardening: 0.9,
+    planted: false,
+    progress: { state: 'ready', done: 1, of: 1 },
+    steps: [],
+    nights: [
+      { night: '2027-01-12', leafC: -4, harmC: -9 },
+      { night: '2027-01-13', leafC: -6.6, harmC: -9 },
+    ],
+    tonight: null,
+    harvestedKg: 0,
+    entries: [],
+    ...more,
+  });
+  const told = (more: Partial<StoryView> = {}) =>
+    storySentence(view(more), mockFormat, (d) => d.slice(5))
+      .map((p) => p.text)
+      .join('');
+
+  test('opens with how near harm it came, in which night, or how far below it', () => {
+    expect(told()).toMatch(
+      /112 days in the ground, hardened\. The nearest it came to harm was 2\.4° over it, on 01-13\.$/,
+    );
+    const deep = [{ night: '2027-01-13', leafC: -10.5, harmC: -9 }];
+    expect(told({ nights: deep })).toMatch(
+      /In the night of 01-13 its leaves fell 1\.5° below what harms it\.$/,
+    );
+    expect(told({ nights: [] })).toMatch(/No night of it is reckoned yet\.$/);
+  });
+
+  test('of what is only planned, or is cleared, it claims no nights', () => {
+    expect(told({ daysIn: -20, stands: false, nights: [] })).toMatch(/planned for 09-24\.$/);
+    const cleared = { ...view().planting, clearedOn: '2027-01-10' };
+    expect(told({ stands: false, planting: cleared })).toMatch(/cleared on 01-10\.$/);
+  });
+
+  test('what is no seed was planted, though it never stood in trays', () => {
+    const step = { id: 'sow', date: '2026-09-05', done: true } as const;
+    expect(stepWords(step, true)).toBe('Planted');
+    expect(stepWords(step, false)).toBe('Sown');
+    expect(stepWords({ ...step, id: 'pick', done: false }, true)).toBe('First picking, about');
+  });
+
+  test('its nights are told in words as well as drawn: how many were under what harms it', () => {
+    const tonight = { leafC: { low: -8, mid: -7, high: -6 }, harmC: -9 };
+    const nights = [...view().nights, { night: '2027-01-11', leafC: -9.4, harmC: -9 }];
+    render(
+      <Margins view={view({ nights, tonight })} width={300} format={mockFormat} day={(d) => d.slice(5)} />,
+    );
+    expect(screen.getByTestId('margins').props['aria-label']).toMatch(
+      /3 nights .* 1 under what harms it; tonight −7\.0 °C/,
+    );
   });
 });

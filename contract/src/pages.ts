@@ -23,6 +23,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/bed\/[^/]+$/, 'A bed'],
   [/^\/structure\/[^/]+$/, 'A structure'],
   [/^\/planting\/[^/]+$/, 'A planting'],
+  [/^\/story\/[^/]+$/, 'A planting’s story'],
   [/^\/cover\/[^/]+$/, 'A cover'],
   [/^\/calc\/[^/]+$/, 'A reckoning'],
   [/^\/night\/\d{4}-\d{2}-\d{2}$/, 'Said and measured'],

@@ -60,6 +60,12 @@ test('the week’s jobs: one ticked and taken back, one moved; what was done sta
   await expect(sow).not.toContainText(was.slice(0, 6));
   await accessible(page);
   await glovesFit(page);
+  await sow.getByText('Its story ›').click();
+  await expect(page.getByTestId('sentence')).toContainText(
+    'Lettuce heads Farolillo in N4: planned for 22 Feb',
+  );
+  await accessible(page);
+  await page.goBack();
   await sow.getByTestId('season-tick').click();
   await expect(sow).toHaveCount(0);
   await page.goto(`${farm.url}/log`);

@@ -1,5 +1,5 @@
 /** One evening and one morning through the API, on the demo farm. */
-import { readCase, type JobView, type NightReport, type PlaceView } from '@fogata/contract';
+import { readCase, type JobView, type NightReport, type PlaceView, type StoryView } from '@fogata/contract';
 import { nested, PLAN_STEP_S, prepareWeather, runHouse, simulate } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { nightLows } from '../src/db/schema';
@@ -23,6 +23,18 @@ const done = (job: JobView, atMs: number) =>
         coverId: i.coverId,
         on: i.on,
       }));
+
+test('a planting’s story says of tonight what its bed’s page says, and of the nights before only whole ones', async () => {
+  await s.now();
+  const place = (await s.api.get('/api/places/n1').expect(200)).body as PlaceView;
+  const story = (await s.api.get('/api/plantings/p01/story').expect(200)).body as StoryView;
+  const own = place.plantings.find((p) => p.planting.id === 'p01')!;
+  expect(story.tonight).toEqual({ leafC: own.leafC, harmC: own.harmC });
+  expect(story.hardening).toBe(own.hardening);
+  expect(story.nights.map((n) => n.night)).toEqual(['2027-01-10', '2027-01-11', '2027-01-12', '2027-01-13']);
+  for (const n of story.nights) expect(n.leafC).toBeLessThan(3);
+  expect(story.harvestedKg).toBeCloseTo(6.4, 6);
+});
 
 test('the evening: a sentence, jobs within the stock, places ranked by margin', async () => {
   const now = await s.now();

@@ -1,5 +1,5 @@
 /** Season through the API: worked out in threads, remembered, and honest about what it is reckoned from. */
-import type { SeasonCropView, SeasonView } from '@fogata/contract';
+import type { SeasonCropView, SeasonView, StoryView } from '@fogata/contract';
 import { addDays } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { aBed, aStructure } from '../../core/tests/fixtures';
@@ -132,6 +132,16 @@ describe('a planting that is thought of', () => {
       })
       .expect(201);
     expect((await job('sow'))!.date).toBe(inDays(5));
+  });
+
+  test('has a story: its days as they are meant, what was noted of it, no nights before it stands', async () => {
+    const story = (await s.api.get('/api/plantings/plan/story').expect(200)).body as StoryView;
+    expect(story).toMatchObject({ stands: false, nights: [], tonight: null, hardening: null, daysIn: -5 });
+    expect(story.steps[0]).toEqual({ id: 'sow', date: inDays(5), done: false });
+    // added, moved, and done, which was taken back
+    expect(story.entries).toHaveLength(3);
+    expect(story.entries.filter((e) => e.retracted)).toHaveLength(1);
+    await s.api.get('/api/plantings/moon/story').expect(404);
   });
 
   test('what cannot be is refused: a day that has not come, a planting that is not there', async () => {

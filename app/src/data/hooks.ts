@@ -16,6 +16,7 @@ import type {
   RibbonView,
   SeasonCropView,
   SeasonView,
+  StoryView,
   TownRow,
 } from '@fogata/contract';
 import { clockText } from '@fogata/core/telling';
@@ -145,6 +146,10 @@ export const useSeason = () =>
 export function useSeasonCrop(crop: string | null, how: 'sow' | 'transplant' | null) {
   const path = crop === null ? null : `/api/season/${encodeURIComponent(crop)}${how ? `?how=${how}` : ''}`;
   return useRead<SeasonCropView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
+}
+export function useStory(id: string) {
+  const path = `/api/plantings/${encodeURIComponent(id)}/story`;
+  return useRead<StoryView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
 }
 export const useFeeds = () => useRead<FeedView>('/api/feeds');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');

@@ -22,5 +22,6 @@ export { SeasonCropScreen } from './SeasonCropScreen';
 export { SeasonScreen } from './SeasonScreen';
 export { SettingsScreen } from './SettingsScreen';
 export { SiteScreen } from './SiteScreen';
+export { StoryScreen } from './StoryScreen';
 export { StartScreen } from './StartScreen';
 export { StructureScreen } from './StructureScreen';

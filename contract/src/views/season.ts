@@ -1,6 +1,7 @@
 /** Season and what it is made of: what to begin this week, a crop's year in each place. Dates of the year as "MM-DD". */
-import type { StepId } from '@fogata/core';
-import type { PlanProgress } from './night';
+import type { Planting, StepId } from '@fogata/core';
+import type { LogEntry } from './log';
+import type { PlanProgress, Range } from './night';
 
 export interface SeasonWindow {
   school: 'layers' | 'light' | 'risk';
@@ -122,4 +123,29 @@ export interface SeasonView {
   } | null;
   progress: PlanProgress;
   places: number;
+}
+
+/** A planting from its seed to now: what was done, what nights it went through, what was noted. */
+export interface StoryView {
+  planting: Planting;
+  cropName: string;
+  bed: { id: string; name: string; place: string };
+  today: string;
+  nowMs: number;
+  /** In the ground today, not cleared. */
+  stands: boolean;
+  /** Days since it went into the ground; below zero while it is planned. */
+  daysIn: number;
+  /** 0 to 1; null while it does not stand. */
+  hardening: number | null;
+  /** Said as planted, else as sown. */
+  planted: boolean;
+  /** How far its place's years are gone through: until then its pickings have no day. */
+  progress: PlanProgress;
+  steps: { id: StepId; date: string; done: boolean }[];
+  /** Nights by the date of their evening: the lowest leaf by the model, and where harm then began. */
+  nights: { night: string; leafC: number; harmC: number }[];
+  tonight: { leafC: Range; harmC: number } | null;
+  harvestedKg: number;
+  entries: LogEntry[];
 }

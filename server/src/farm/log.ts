@@ -299,3 +299,14 @@ export async function logPage(
     .offset(offset);
   return rows.map((r) => ({ ...asRecord(r), void: r.void, actor: r.actor }));
 }
+
+/** Everything that was noted of one thing, the newest first. */
+export async function recordsOf(db: Db, subject: string, limit: number) {
+  const rows = await db
+    .select()
+    .from(records)
+    .where(and(eq(records.subject, subject), ne(records.kind, 'retraction')))
+    .orderBy(desc(records.atMs), desc(records.seq))
+    .limit(limit);
+  return rows.map((r) => ({ ...asRecord(r), void: r.void, actor: r.actor }));
+}

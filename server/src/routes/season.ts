@@ -5,6 +5,7 @@ import { z } from 'zod';
 import type { Context } from '../context';
 import { parseBody, Problem } from '../problem';
 import { calendarOf } from '../season/calendar';
+import { storyOf } from '../season/story';
 import { cropView, seasonView, yearsJobs } from '../season/views';
 
 export function seasonRoutes(ctx: Context): Router {
@@ -26,6 +27,10 @@ export function seasonRoutes(ctx: Context): Router {
     const { how } = parseBody(z.object({ how: z.enum(['sow', 'transplant']).optional() }), req.query);
     const { data, nowMs } = await ctx.standing(false);
     res.json(cropView(ctx.seasons, data, nowMs, cropById(req.params.crop), how));
+  });
+
+  router.get('/plantings/:id/story', async (req, res) => {
+    res.json(await storyOf(ctx, req.params.id));
   });
 
   router.post('/season/again', (_req, res) => {

@@ -1,5 +1,6 @@
 /** Season as the screens read it: a crop's year in each place, and what is to be begun. */
 import type {
+  PlanProgress,
   SeasonClimate,
   SeasonCropView,
   SeasonDate,
@@ -9,21 +10,24 @@ import type {
   SeasonView,
 } from '@fogata/contract';
 import { reasonWords } from '@fogata/contract/windows';
-import { cropById, CROPS, localDate, type Crop } from '@fogata/core';
+import { cropById, CROPS, localDate, type Crop, type Planting } from '@fogata/core';
 import {
   asUsed,
   beginning,
   climateOfFarm,
+  dayOfYear,
   FAILURES,
   hasRoom,
   isPlanted,
   monthDayOf,
   nextOpening,
+  rowAt,
   seasonPlaces,
   usualHow,
   usualVenting,
   type Climate,
   type DateRow,
+  type Expected,
   type How,
   type SeasonPlace,
   type Window,
@@ -216,6 +220,20 @@ export function yearsJobs(book: SeasonBook, data: FarmData, nowMs: number): Seas
   return own
     .flatMap((a) => jobsOf(data, a, rowsOf(a), today, 365))
     .sort((x, y) => x.date.localeCompare(y.date));
+}
+
+/** When one planting is up and ready, by the years of its place; null until they are gone through. */
+export function expectedOf(
+  book: SeasonBook,
+  data: FarmData,
+  nowMs: number,
+  planting: Planting,
+): Expected & { progress: PlanProgress } {
+  const { climate, key, today } = groundOf(data, nowMs);
+  const { inPlace } = ownPlaces({ ...data, plantings: [planting] }, today, placesBy(data, climate));
+  const { answers, progress } = book.ask(inPlace.map((x) => questionOf(data, x.place, x.crop, x.how, key)));
+  const row = answers[0] && rowAt(answers[0].rows, dayOfYear(planting.plantedOn));
+  return { upDays: row?.upDays ?? null, readyDays: row?.ready.middle ?? null, progress };
 }
 
 export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): SeasonView {

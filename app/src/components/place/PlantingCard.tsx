@@ -124,6 +124,13 @@ export function PlantingCard({
           testID="harvest"
         />
         <Button
+          label="Story"
+          hint={`The story of ${name}`}
+          kind="plain"
+          onPress={() => router.push(`/story/${p.id}`)}
+          testID="open-story"
+        />
+        <Button
           label="Change"
           hint={`Change ${name}`}
           kind="plain"

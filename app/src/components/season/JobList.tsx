@@ -24,14 +24,17 @@ function JobLine({
   job,
   today,
   first,
+  open,
+  onToggle,
   onProblem,
 }: {
   job: SeasonJob;
   today: string;
   first: boolean;
+  open: boolean;
+  onToggle: () => void;
   onProblem: (said: string | null) => void;
 }) {
-  const [open, setOpen] = useState(false);
   const format = useFormat();
   const nowMs = useFarm().data?.clock.nowMs ?? 0;
   const title = jobTitle(job);
@@ -56,7 +59,7 @@ function JobLine({
           role="button"
           aria-expanded={open}
           aria-label={`${title}, ${dayNumber(job.date)}${late ? ', late' : ''}. Move it, or open it`}
-          onPress={() => setOpen(!open)}
+          onPress={onToggle}
           style={styles.main}
           testID="season-job"
         >
@@ -105,8 +108,8 @@ function JobLine({
           <View style={styles.buttons}>
             <Button
               kind="plain"
-              label="The planting ›"
-              onPress={() => router.push(`/planting/${job.plantingId}`)}
+              label="Its story ›"
+              onPress={() => router.push(`/story/${job.plantingId}`)}
             />
             <Button kind="plain" label="Its year ›" onPress={() => router.push(`/season/${job.crop}`)} />
           </View>
@@ -126,6 +129,9 @@ export function JobList({
   style: object | null;
 }) {
   const [problem, setProblem] = useState<string | null>(null);
+  // kept here: a job that is moved into another week stays open under the finger
+  const [opened, setOpened] = useState<string | null>(null);
+  const keyOf = (j: SeasonJob) => `${j.plantingId} ${j.step}`;
   return (
     <View style={style} testID="season-jobs">
       {problem ? <Problem>{problem}</Problem> : null}
@@ -134,7 +140,9 @@ export function JobList({
           <PartTitle right={`${g.jobs.length}`}>{g.title}</PartTitle>
           {g.jobs.map((j, n) => (
             <JobLine
-              key={`${j.plantingId} ${j.step}`}
+              key={keyOf(j)}
+              open={opened === keyOf(j)}
+              onToggle={() => setOpened(opened === keyOf(j) ? null : keyOf(j))}
               job={j}
               today={today}
               first={n === 0}

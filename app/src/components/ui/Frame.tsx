@@ -23,7 +23,7 @@ const TABS = [
     Icon: BedDouble,
     match: (p: string) => /^\/(beds|planting|structure|bed|plan)(\/|$)/.test(p),
   },
-  { href: '/season', label: 'Season', Icon: Sprout, match: (p: string) => p.startsWith('/season') },
+  { href: '/season', label: 'Season', Icon: Sprout, match: (p: string) => /^\/(season|story)(\/|$)/.test(p) },
   {
     href: '/log',
     label: 'Log',

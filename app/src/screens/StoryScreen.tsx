@@ -1,0 +1,116 @@
+/** A planting's story. It answers: how has it fared, how near was it to harm, and what comes next? It opens with that. */
+import type { StoryView } from '@fogata/contract';
+import { router } from 'expo-router';
+import { useWindowDimensions, View } from 'react-native';
+import { Margins } from '../components/season/Margins';
+import { dayShort } from '../components/season/seasonWords';
+import { stepWords, storySentence } from '../components/season/storyWords';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { useFormat } from '../data/format';
+import { useStory } from '../data/hooks';
+
+/** "14 Jan", with the year where it is not this one's. */
+const dayIn = (today: string) => (date: string) =>
+  `${dayShort(date.slice(5))}${date.slice(0, 4) === today.slice(0, 4) ? '' : ` ${date.slice(0, 4)}`}`;
+
+function Told({ view }: { view: StoryView }) {
+  const format = useFormat();
+  const day = dayIn(view.today);
+  const wide = useWide();
+  const { width } = useWindowDimensions();
+  const { planting: p } = view;
+  const kg = view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : '';
+  return (
+    <View style={{ gap: 8 }}>
+      <Sentence parts={storySentence(view, format, day)} />
+      <Text tone="quiet">
+        {`${p.fromRow === p.toRow ? `Row ${p.fromRow}` : `Rows ${p.fromRow} to ${p.toRow}`} of ${view.bed.name}, ${view.bed.place}, ${format.metres(p.lengthM)} long.${kg}`}
+      </Text>
+      <View style={wide ? { flexDirection: 'row', gap: 40 } : null}>
+        <View style={wide ? { flex: 1 } : null}>
+          {view.nights.length > 0 || view.tonight ? (
+            <View style={{ gap: 4 }}>
+              <PartTitle>Its nights</PartTitle>
+              <Margins view={view} width={wide ? 520 : Math.min(width - 36, 604)} format={format} day={day} />
+              <Text kind="small" tone="quiet">
+                Points are its lowest leaf by the model, in the evening’s night; the shore is where harm
+                begins, by how hard it was then. Starting values.
+              </Text>
+            </View>
+          ) : null}
+          <PartTitle>Its days</PartTitle>
+          {view.steps.map((s, n) => (
+            <Row key={s.id} first={n === 0}>
+              <Text kind="strong" style={{ width: 96 }} tone={s.done ? 'ink' : 'quiet'}>
+                {day(s.date)}
+              </Text>
+              <Text style={{ flex: 1 }} tone={s.done ? 'ink' : 'quiet'}>
+                {stepWords(s, view.planted && !view.steps.some((x) => x.id === 'plant'))}
+              </Text>
+            </Row>
+          ))}
+          {view.progress.state === 'computing' ? (
+            <Text kind="small" tone="quiet" live>
+              When it may be picked is being gone through.
+            </Text>
+          ) : null}
+        </View>
+        <View style={wide ? { flex: 1 } : null}>
+          <PartTitle right={`${view.entries.length}`}>What was noted</PartTitle>
+          {view.entries.length === 0 ? (
+            <Text tone="quiet">Nothing yet. Harm and weights are noted where it stands, under its bed.</Text>
+          ) : (
+            view.entries.map((e, n) => (
+              <Row key={e.record.id} first={n === 0}>
+                <Text kind="strong" style={{ width: 96 }}>
+                  {format.day(e.record.atMs)}
+                </Text>
+                <View style={{ flex: 1 }}>
+                  <Text
+                    tone={e.retracted ? 'quiet' : 'ink'}
+                  >{`${e.title}${e.retracted ? ' (taken back)' : ''}`}</Text>
+                  {e.detail ? (
+                    <Text kind="small" tone="quiet">
+                      {e.detail}
+                    </Text>
+                  ) : null}
+                </View>
+              </Row>
+            ))
+          )}
+        </View>
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 8 }}>
+        <Button
+          label="Change it"
+          onPress={() => router.push(`/planting/${p.id}?bed=${p.bedId}`)}
+          testID="change-story"
+        />
+        <Button kind="plain" label="Its bed tonight ›" onPress={() => router.push(`/place/${p.bedId}`)} />
+        <Button kind="plain" label="Its crop’s year ›" onPress={() => router.push(`/season/${p.crop}`)} />
+      </View>
+    </View>
+  );
+}
+
+export function StoryScreen({ id }: { id: string }) {
+  const { data, error } = useStory(id);
+  const wide = useWide();
+  return (
+    <Page testID="story" width={wide ? 1120 : 640}>
+      <TopLine back="Season" />
+      {data ? (
+        <Told view={data} />
+      ) : error ? (
+        <Problem>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Opening the story" />
+      )}
+    </Page>
+  );
+}
