@@ -3,6 +3,7 @@ export { choose, mayWin } from '../src/night/choice';
 export * from '../src/night/jobParts';
 export * from '../src/night/jobs';
 export * from '../src/night/evening';
+export * from '../src/night/several';
 export { keptOn } from '../src/night/lifting';
 export * from '../src/night/planned';
 export * from '../src/night/tasks';

@@ -1,0 +1,106 @@
+/** `fogata-evening-result/1`: nights as they are planned, bed by bed, with the jobs and what is at risk all the same. */
+import {
+  bandOf,
+  expectedLoss,
+  harmChance,
+  normalBelow,
+  readSheetKey,
+  sheetKey,
+  type Style,
+} from '@fogata/core';
+import { AS_IS, chosenOutcome, layMs, type PlannedBed, type PlannedNight } from '@fogata/core/planning';
+
+const iso = (ms: number) => new Date(Math.round(ms / 1000) * 1000).toISOString();
+const round = (x: number, digits = 2) => Number(x.toFixed(digits));
+
+/** When each sheet goes on: what lies there already has no instant of its own. */
+function stackOf(n: PlannedNight, b: PlannedBed) {
+  const option = b.options.find((o) => o.key === b.chosen);
+  const lies = [...b.on];
+  const liftMs = n.lifts.get(b.bed.id);
+  return (option?.covers ?? b.on).map((c) => {
+    const at = lies.indexOf(c);
+    if (at >= 0) lies.splice(at, 1);
+    const job = n.jobs.find((j) =>
+      j.items.some(
+        (x) =>
+          x.bedId === b.bed.id &&
+          x.coverId === c.id &&
+          x.use === readSheetKey(sheetKey(c)).use &&
+          x.on &&
+          !x.done,
+      ),
+    );
+    return {
+      cover: c.id,
+      key: sheetKey(c),
+      use: c.use,
+      on: at >= 0 ? null : iso(job ? job.dueMs + job.minutes * 60_000 : layMs(n.plan, b)),
+      off: liftMs == null ? null : iso(liftMs),
+    };
+  });
+}
+
+function bedOf(n: PlannedNight, b: PlannedBed) {
+  const { errorK } = n.plan;
+  const lows = chosenOutcome(b).minLeafC;
+  const band = bandOf(lows, errorK);
+  const asItIs = b.loss[AS_IS]!;
+  const asPlanned = b.loss[b.chosen]!;
+  return {
+    bed: b.bed.id,
+    name: b.bed.name,
+    structure: b.structure.id,
+    stack: stackOf(n, b),
+    late: b.late,
+    latest: b.due ? iso(b.due.dueMs) : null,
+    leafC: { low: round(band.low), mid: round(band.mid), high: round(band.high) },
+    minutes: round(b.minutes[b.chosen] ?? 0, 1),
+    loss: { asItIs: round(asItIs), asPlanned: round(asPlanned), saved: round(asItIs - asPlanned) },
+    plantings: b.atRisk.map((a) => ({
+      planting: a.planting.id,
+      crop: a.planting.crop,
+      harmBelowC: round(a.thresholds.harmC),
+      deathNearC: round(a.thresholds.deathC),
+      chanceOfHarm: round(harmChance(a, lows, errorK), 4),
+      chanceOfDeath: round(
+        lows.reduce((s, c) => s + normalBelow((a.thresholds.deathC - c) / errorK), 0) / lows.length,
+        4,
+      ),
+      value: round(a.value),
+      loss: round(expectedLoss(a, lows, errorK)),
+    })),
+  };
+}
+
+export function eveningResult(nights: readonly PlannedNight[], style: Pick<Style, 'currency'>): object {
+  return {
+    format: 'fogata-evening-result/1',
+    currency: style.currency,
+    nights: nights.map((n) => {
+      const beds = n.plan.beds.map((b) => bedOf(n, b));
+      return {
+        night: n.plan.window.night,
+        at: iso(n.plan.nowMs),
+        beds,
+        // what can be carried in is not known to a farm's file
+        carriedIn: [],
+        jobs: n.jobs.map((j) => ({
+          kind: j.kind,
+          title: j.title,
+          structure: j.structureId,
+          start: iso(j.dueMs),
+          minutes: round(j.minutes, 1),
+          latest: iso(j.onByMs),
+          saves: round(j.saves),
+          items: j.items.map((x) => ({ bed: x.bedId, cover: x.coverId, on: x.on })),
+        })),
+        atRisk: beds
+          .filter((b) => b.loss.asPlanned >= 1 || b.plantings.some((p) => p.chanceOfHarm > 0.1))
+          .sort((a, b) => b.loss.asPlanned - a.loss.asPlanned)
+          .map((b) => ({ bed: b.bed, loss: b.loss.asPlanned })),
+        saved: round(beds.reduce((s, b) => s + b.loss.saved, 0)),
+      };
+    }),
+  };
+}

@@ -1,0 +1,194 @@
+/**
+ * Several nights one after the other, each planned as the app plans it in its evening, done as it says, and lifted in its
+ * morning. Contract: `severalNights` gives for each night the evening's plan, its jobs, and when each bed's covers may come off;
+ * what lies where goes on from night to night. Each night is chosen by itself: what a later one would want is not known to it.
+ */
+import type { Belief } from '../calibration/belief';
+import { zonalMeanC, deepGroundC } from '../climate/zonal';
+import type { FarmFacts } from '../farm/facts';
+import { dailyMeans } from '../hardiness/before';
+import type { WeatherEntry } from '../heat/types';
+import { applyAll, type Act, type Lain } from '../log/apply';
+import { addDays, HOUR_MS, nightWindow, type NightWindow } from '../time/farmTime';
+import { begin, nightAt } from './evening';
+import type { Job } from './jobParts';
+import { jobsOf } from './jobs';
+import { darkMs, type Background, type NightPlan, type Workers } from './planned';
+import type { Style } from './words';
+
+export interface SeveralNights {
+  data: FarmFacts;
+  state: Lain;
+  nowMs: number;
+  /** Hours that were, up to the moment; at least a day of them. */
+  history: readonly WeatherEntry[];
+  /** What may come: equally likely, each through the last night's morning. */
+  members: readonly (readonly WeatherEntry[])[];
+  nights: number;
+  beliefs?: Map<string, Belief>;
+  style: Style;
+}
+
+export interface PlannedNight {
+  plan: NightPlan;
+  jobs: Job[];
+  /** By bed with covers on in the morning: when they may come off; null where they have to stay. */
+  lifts: Map<string, number | null>;
+}
+
+const atMs = (e: WeatherEntry) => Date.parse(e.time);
+/** Two hours before sundown there is time to do what an evening asks for. */
+const BEFORE_SUNSET_MS = 2 * HOUR_MS;
+const BACK_DAYS = 62;
+
+/** The hours of a series from one instant to another, on the line between what it has; it has to reach over both. */
+export function hoursBetween(series: readonly WeatherEntry[], fromMs: number, toMs: number): WeatherEntry[] {
+  const out: WeatherEntry[] = [];
+  let i = 0;
+  for (let ms = fromMs; ms <= toMs; ms += HOUR_MS) {
+    while (i + 1 < series.length && atMs(series[i + 1]!) <= ms) i++;
+    const [a, b] = [series[i]!, series[Math.min(series.length - 1, i + 1)]!];
+    const f = b === a || atMs(a) >= ms ? 0 : Math.min(1, (ms - atMs(a)) / (atMs(b) - atMs(a)));
+    out.push(f === 0 ? { ...a, time: new Date(ms).toISOString() } : mix([a, b], [1 - f, f], ms));
+  }
+  return out;
+}
+
+function mix(list: readonly WeatherEntry[], weights: readonly number[], ms: number): WeatherEntry {
+  const of = (key: 'airC' | 'dewPointC' | 'windMs' | 'cloudFraction' | 'globalWm2' | 'rainMm' | 'snowMm') =>
+    list.reduce((sum, e, i) => sum + (e[key] ?? 0) * weights[i]!, 0);
+  const has = (key: 'globalWm2' | 'rainMm' | 'snowMm') => list.every((e) => e[key] !== undefined);
+  return {
+    time: new Date(ms).toISOString(),
+    airC: of('airC'),
+    dewPointC: Math.min(of('dewPointC'), of('airC')),
+    windMs: of('windMs'),
+    cloudFraction: of('cloudFraction'),
+    ...(has('globalWm2') ? { globalWm2: of('globalWm2') } : {}),
+    ...(has('rainMm') ? { rainMm: of('rainMm') } : {}),
+    ...(has('snowMm') ? { snowMm: of('snowMm') } : {}),
+  };
+}
+
+/** The middle of what may come stands before its members, as a forecast's own line does. */
+function withCentre(members: WeatherEntry[][]): WeatherEntry[][] {
+  if (members.length < 2) return members;
+  const weights = members.map(() => 1 / members.length);
+  const centre = members[0]!.map((e, h) =>
+    mix(
+      members.map((m) => m[h]!),
+      weights,
+      atMs(e),
+    ),
+  );
+  return [centre, ...members];
+}
+
+/** The weeks before: measured as far as they are given, the season's usual before that. */
+function backgroundOf(i: SeveralNights, history: readonly WeatherEntry[]): Background {
+  const { farm } = i.data;
+  const means = new Map<string, number>();
+  for (let d = BACK_DAYS; d >= 0; d--) {
+    const ms = i.nowMs - d * 24 * HOUR_MS;
+    means.set(new Date(ms).toISOString().slice(0, 10), zonalMeanC(farm, ms));
+  }
+  for (const [day, mean] of dailyMeans(history, farm.timeZone)) means.set(day, mean);
+  const all = [...means.values()];
+  return { means, deepC: deepGroundC(farm, all.reduce((s, c) => s + c, 0) / all.length) };
+}
+
+/** What the plan's jobs are once they are done, each at the end of its minutes. */
+function actsOf(jobs: readonly Job[]): Act[] {
+  return jobs
+    .filter((j) => !j.done)
+    .flatMap((j): Act[] => {
+      const doneMs = j.dueMs + j.minutes * 60_000;
+      if (j.kind === 'close')
+        return [{ kind: 'vent', id: j.key, atMs: doneMs, structureId: j.structureId, fraction: 0 }];
+      return j.items
+        .filter((x) => !x.done)
+        .map((x, n) => ({
+          kind: 'cover',
+          id: `${j.key} ${n}`,
+          atMs: doneMs,
+          bedId: x.bedId,
+          coverId: x.coverId,
+          on: x.on,
+          ...(x.use ? { use: x.use } : {}),
+        }));
+    })
+    .sort((a, b) => a.atMs - b.atMs);
+}
+
+/** When the last of the nights ends: so far the members have to reach. */
+export function reachMs(nowMs: number, nights: number, farm: FarmFacts['farm']): number {
+  const { window } = nightAt(nowMs, farm);
+  return nightWindow(addDays(window.night, nights - 1), farm).toMs + 3 * HOUR_MS;
+}
+
+/** When the morning is looked at: as the sun is up, and not before the evening is over. */
+const morningMs = (plan: NightPlan, w: NightWindow): number =>
+  Math.max(
+    darkMs(plan) + HOUR_MS,
+    w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4,
+  );
+
+export async function severalNights(
+  i: SeveralNights,
+  workers: Workers,
+  signal: AbortSignal,
+  onNight: (done: number) => void = () => undefined,
+): Promise<PlannedNight[]> {
+  const { farm } = i.data;
+  let { state } = i;
+  const out: PlannedNight[] = [];
+  const firstHour = Math.floor(i.nowMs / HOUR_MS) * HOUR_MS;
+  const reach = Math.ceil(reachMs(i.nowMs, i.nights, farm) / HOUR_MS) * HOUR_MS;
+  const all = withCentre(i.members.map((m) => hoursBetween(m, firstHour, reach)));
+  const first = nightAt(i.nowMs, farm).window.night;
+  const evening = async (nowMs: number) => {
+    const at = nightAt(nowMs, farm);
+    const startMs = Math.max(at.pastMs, Math.ceil(atMs(i.history[0]!) / HOUR_MS) * HOUR_MS);
+    const measuredTo = Math.min(at.hourMs, firstHour);
+    const past = [
+      ...hoursBetween(i.history, startMs, measuredTo),
+      // what lies between the moment and a later evening is the forecast's own line
+      ...all[0]!.filter((e) => atMs(e) > measuredTo && atMs(e) <= at.hourMs),
+    ];
+    const from = (m: WeatherEntry[], toMs: number) =>
+      m.filter((e) => atMs(e) >= at.hourMs && atMs(e) <= toMs);
+    const begun = begin({
+      data: i.data,
+      state,
+      nowMs,
+      at,
+      weather: {
+        past: { hours: past, worth: past.map((e) => (atMs(e) <= firstHour ? 'measured' : 'issued')) },
+        members: all.map((m) => from(m, at.endMs)),
+        ahead: from(all[0]!, at.aheadMs),
+        issuedMs: i.nowMs,
+        name: 'members',
+        source: 'file',
+      },
+      background: backgroundOf(i, i.history),
+      beliefs: i.beliefs ?? new Map(),
+    });
+    return begun.run(workers, signal);
+  };
+  for (let n = 0; n < i.nights; n++) {
+    const night = addDays(first, n);
+    const w = nightWindow(night, farm);
+    const nowMs = n === 0 ? i.nowMs : (w.sunsetMs ?? w.fromMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
+    const plan = await evening(nowMs);
+    const jobs = jobsOf(plan, i.style);
+    state = applyAll(actsOf(jobs), state);
+    const morning = plan.phase === 'morning' ? plan : await evening(morningMs(plan, w));
+    const lifts = new Map(
+      morning.beds.filter((b) => b.lift !== null).map((b) => [b.bed.id, b.lift!.atMs] as const),
+    );
+    if (morning !== plan) state = applyAll(actsOf(jobsOf(morning, i.style)), state);
+    out.push({ plan, jobs, lifts });
+    onNight(n + 1);
+  }
+  return out;
+}
