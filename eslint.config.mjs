@@ -71,7 +71,13 @@ export default ts.config(
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
   {
-    files: ['core/src/**/*.ts', 'core/planning/**/*.ts', 'core/season/**/*.ts', 'core/telling/**/*.ts'],
+    files: [
+      'core/src/**/*.ts',
+      'core/day/**/*.ts',
+      'core/planning/**/*.ts',
+      'core/season/**/*.ts',
+      'core/telling/**/*.ts',
+    ],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -9,7 +9,7 @@ import {
 } from '@fogata/core';
 import { z } from 'zod';
 
-const instant = z.iso.datetime({
+export const instant = z.iso.datetime({
   offset: true,
   error: 'an ISO 8601 instant with an offset or Z, like 2027-01-14T15:00:00Z',
 });

@@ -11,6 +11,7 @@ import { reachMs, severalNights, type Workers } from '@fogata/core/planning';
 import highs from 'highs';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { readLimits } from '../day';
 import { eveningResult, readMembers } from '../evening';
 import { readFarmFile } from '../src';
 
@@ -130,3 +131,19 @@ test('two nights: within the stock, each cover on before it is due off, the seco
   // the second night is the colder one
   expect(second.beds[0]!.leafC.mid).toBeLessThan(first.beds[0]!.leafC.mid);
 }, 60_000);
+
+test.each([
+  [{}, 'taken'],
+  [{ format: 'x' }, 'format: expected the string fogata-limits/1'],
+  [{ leafMaxC: 'hot' }, 'leafMaxC: expected a number from 5 to 50 °C'],
+  [{ leafMinC: 19, leafMaxC: 18 }, 'leafMinC: expected less than leafMaxC'],
+  [{ style: 'open' }, 'style: expected one of air, warm'],
+  [
+    { there: [{ from: '2027-04-12T08:00:00Z', to: '2027-04-12T07:00:00Z' }] },
+    'there[0].to: expected an instant after its from',
+  ],
+  [{ vents: [] }, 'vents: no such field is expected here'],
+])('limits of a day: %j', (change, line) => {
+  const day = readLimits({ format: 'fogata-limits/1', leafMaxC: 26, style: 'air', ...change });
+  expect('problem' in day ? day.problem : 'taken').toBe(line);
+});

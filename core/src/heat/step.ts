@@ -22,6 +22,7 @@ const FIRST_LOOK = 0.25;
 export function setLayers(w: Work, midMs: number): void {
   const { net } = w;
   let changed = false;
+  let moved = false;
   for (let i = 0; i < net.layers.length; i++) {
     const layer = net.layers[i]!;
     let on = layer.on === null ? 1 : 0;
@@ -32,13 +33,18 @@ export function setLayers(w: Work, midMs: number): void {
     }
     let opening = 0;
     for (const step of layer.open) if (midMs >= step.from) opening = step.fraction;
-    w.opening[i] = opening;
+    if (w.opening[i] !== opening) {
+      w.opening[i] = opening;
+      moved = true;
+    }
   }
-  if (!changed) return;
+  // after a move nothing goes on as it went: neither where temperatures head nor the air that goes through
+  if (!changed && !moved) return;
   w.trust = 0;
   w.contraction = 1;
-  w.opticsStale = true;
   w.keptWm2K.fill(0);
+  if (!changed) return;
+  w.opticsStale = true;
   w.outermost = -1;
   for (let i = 0; i < net.layers.length; i++) {
     const { parent } = net.layers[i]!;

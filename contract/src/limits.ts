@@ -1,0 +1,34 @@
+/** The open format `fogata-limits/1`: what a day's opening has to keep to, for `npm run -s opening`. */
+import type { Limits } from '@fogata/core/day';
+import { z } from 'zod';
+import { between, firstProblem, instant } from './simulationCase';
+
+const span = z
+  .strictObject({ from: instant, to: instant })
+  .refine((s) => Date.parse(s.to) > Date.parse(s.from), { path: ['to'], error: 'an instant after its from' });
+
+export const limitsSchema = z
+  .strictObject({
+    format: z.literal('fogata-limits/1', { error: 'the string fogata-limits/1' }),
+    leafMaxC: between(5, 50, '°C'),
+    soilMaxC: between(0, 50, '°C').optional(),
+    leafMinC: between(-40, 20, '°C').optional(),
+    there: z.array(span).max(400, 'at most 400 spans').optional(),
+    style: z.enum(['air', 'warm']),
+  })
+  .refine((l) => (l.leafMinC ?? 0) < l.leafMaxC, { path: ['leafMinC'], error: 'less than leafMaxC' });
+
+export function readLimits(json: unknown): { limits: Limits } | { problem: string } {
+  const read = limitsSchema.safeParse(json, { reportInput: true });
+  if (!read.success) return { problem: firstProblem(read.error) };
+  const { leafMaxC, soilMaxC, leafMinC, there, style } = read.data;
+  return {
+    limits: {
+      leafMaxC,
+      style,
+      ...(soilMaxC === undefined ? {} : { soilMaxC }),
+      ...(leafMinC === undefined ? {} : { leafMinC }),
+      ...(there ? { there: there.map((s) => ({ fromMs: Date.parse(s.from), toMs: Date.parse(s.to) })) } : {}),
+    },
+  };
+}

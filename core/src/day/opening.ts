@@ -1,0 +1,218 @@
+/**
+ * The opening plan of a place. Contract: `openingPlan(case, limits)` gives the case with the `open` steps of what can be opened and
+ * the `on` spans of the sheets filled in, so that leaves and ground stay between their limits as far as can be, with few moves,
+ * each at an instant at which somebody is there. Found by going through the choices of one opening, one day, after the other
+ * until none gets better: good, not proven best. What cannot be opened is not; nothing is moved where nobody is.
+ */
+import { runOutside } from '../heat/outside';
+import { prepareWeather } from '../heat/prepare';
+import { runBed } from '../heat/run';
+import type { Layer, SimulationCase } from '../heat/types';
+import { MATERIALS } from '../heat/materials';
+import { PLAN_STEP_S } from '../night/prepared';
+import { HOUR_MS } from '../time/farmTime';
+import { discomfort } from './comfort';
+import { hoursThere, turnsOf, type Limits, type Turn } from './limits';
+
+/** How wide a thing may be opened: a finger's width to all of it. */
+const WIDTHS = [0.05, 0.1, 0.25, 0.5, 1] as const;
+/** Going to move something, in the same measure as discomfort; an hour of light under a sheet that lets little through. */
+const MOVE = 0.6;
+const DIM_HOUR = 0.6;
+/** The second goes on from what the first has found, the third from what other layers did then. */
+const SWEEPS = 3;
+
+interface Opened {
+  atMs: number;
+  fraction: number;
+}
+/** A day's moves of one opening, in their order; the last shuts it. */
+type DayMoves = Opened[];
+interface Night {
+  onMs: number;
+  offMs: number;
+}
+
+export interface Openings {
+  /** By layer, by day. */
+  moves: DayMoves[][];
+  /** By layer, by night; null where the sheet stays off. */
+  nights: (Night | null)[][];
+}
+
+export const canOpen = (l: Layer): boolean => (l.ventAreaM2 ?? 0) > 0;
+/** What is laid and lifted by hand: not what stands, nor what opens. */
+export const isSheet = (l: Layer): boolean => !canOpen(l) && l.heightM <= 1 && l.sides !== 'board';
+
+const iso = (ms: number) => new Date(ms).toISOString();
+
+/** What stood open as the case begins. */
+function openAtStart(l: Layer, startMs: number): number {
+  return [...(l.open ?? [])].filter((o) => Date.parse(o.from) <= startMs).at(-1)?.fraction ?? 0;
+}
+
+/** The case under these openings, in its own format. */
+export function asOpened(c: SimulationCase, o: Openings): SimulationCase {
+  const startMs = Date.parse(c.weather[0]!.time);
+  const stack = c.stack.map((l, j): Layer => {
+    if (canOpen(l)) {
+      const steps = o.moves[j]!.flat().sort((a, b) => a.atMs - b.atMs);
+      const first = { atMs: startMs, fraction: openAtStart(l, startMs) };
+      const open = [...(steps[0]?.atMs === startMs ? [] : [first]), ...steps];
+      const told = open.filter((s, i) => i === 0 || s.fraction !== open[i - 1]!.fraction);
+      return { ...l, open: told.map((s) => ({ from: iso(s.atMs), fraction: s.fraction })) };
+    }
+    if (!isSheet(l)) return l;
+    const spans: Night[] = [];
+    for (const n of o.nights[j]!) {
+      const last = spans.at(-1);
+      if (n && last && last.offMs >= n.onMs) last.offMs = n.offMs;
+      else if (n) spans.push({ ...n });
+    }
+    return { ...l, on: spans.map((s) => ({ from: iso(s.onMs), to: iso(s.offMs) })) };
+  });
+  return { ...c, stack };
+}
+
+export function openingPlan(
+  c: SimulationCase,
+  limits: Limits,
+  onProgress: (share: number) => void = () => undefined,
+): SimulationCase {
+  const startMs = Date.parse(c.weather[0]!.time);
+  const endMs = Date.parse(c.weather.at(-1)!.time);
+  const turns = turnsOf(c.site, startMs, endMs);
+  const hours = (from: number, to: number) =>
+    hoursThere(limits, turns, Math.max(startMs, from), Math.min(endMs, to));
+  const weather = prepareWeather(c.site, c.weather, PLAN_STEP_S);
+  const outside = runOutside(weather, c.ground);
+  const score = (o: Openings): number => {
+    const { stack, format: _format, site: _site, weather: _weather, ...rest } = asOpened(c, o);
+    const run = runBed({ ...rest, stack }, weather, { outside, audit: false });
+    const openAt = (ms: number) =>
+      Math.max(
+        0,
+        ...stack.map(
+          (l) => [...(l.open ?? [])].filter((s) => Date.parse(s.from) <= ms).at(-1)?.fraction ?? 0,
+        ),
+      );
+    return discomfort(run, limits, turns, openAt) + work(o, c.stack, turns);
+  };
+  const ends = turns[0] ? liftsIn(turns[0], hours, endMs).filter((ms) => ms > startMs) : [];
+  const firstNight: Night = { onMs: startMs, offMs: ends[0] ?? endMs };
+  const best: Openings = {
+    moves: c.stack.map(() => turns.map(() => [])),
+    nights: c.stack.map((l) => [
+      liesAtStart(l, turns, startMs) ? firstNight : null,
+      ...turns.map(() => null),
+    ]),
+  };
+  let least = score(best);
+  const consider = (o: Openings): void => {
+    const found = score(o);
+    if (found >= least - 1e-9) return;
+    least = found;
+    best.moves = o.moves;
+    best.nights = o.nights;
+  };
+  /** What else could be done with one layer on one day, everything else as it is. */
+  const others = (layer: Layer, j: number, d: number): Openings[] => {
+    const turn = turns[d]!;
+    if (canOpen(layer)) {
+      const standsOpen = d === 0 && openAtStart(layer, startMs) > 0;
+      return daysOf(turn, hours, best.moves[j]![d]!, standsOpen).map((m) => withMoves(best, j, d, m));
+    }
+    const begun = d === 0 && best.nights[j]![0] ? ends : [];
+    return [
+      ...begun.map((offMs) => withNight(best, j, 0, { onMs: startMs, offMs })),
+      ...nightsOf(turn, turns[d + 1], hours, endMs).map((n) => withNight(best, j, d + 1, n)),
+    ];
+  };
+  const moved = c.stack.flatMap((layer, j) => (canOpen(layer) || isSheet(layer) ? [{ layer, j }] : []));
+  const parts = SWEEPS * turns.length * moved.length;
+  let done = 0;
+  for (let sweep = 0; sweep < SWEEPS; sweep++)
+    for (let d = 0; d < turns.length; d++)
+      for (const { layer, j } of moved) {
+        for (const o of others(layer, j, d)) consider(o);
+        onProgress(++done / parts);
+      }
+  return asOpened(c, best);
+}
+
+const replaced = <T>(list: readonly T[], i: number, x: T): T[] => list.map((y, n) => (n === i ? x : y));
+const withMoves = (o: Openings, j: number, d: number, moves: DayMoves): Openings => ({
+  ...o,
+  moves: replaced(o.moves, j, replaced(o.moves[j]!, d, moves)),
+});
+const withNight = (o: Openings, j: number, n: number, night: Night | null): Openings => ({
+  ...o,
+  nights: replaced(o.nights, j, replaced(o.nights[j]!, n, night)),
+});
+
+/** What the moves cost the hands and sheets the light. */
+function work(o: Openings, stack: readonly Layer[], turns: readonly Turn[]): number {
+  const moves = o.moves.flat(2).length;
+  const laid = o.nights.flat().filter((n) => n !== null).length;
+  let dim = 0;
+  o.nights.forEach((nights, j) => {
+    const passed = MATERIALS[stack[j]!.material].sunPassed;
+    for (const n of nights)
+      for (const t of turns)
+        if (n) dim += (1 - passed) * Math.max(0, Math.min(n.offMs, t.setMs) - Math.max(n.onMs, t.riseMs));
+  });
+  return MOVE * (moves + 2 * laid) + (DIM_HOUR * dim) / HOUR_MS;
+}
+
+type Hours = (fromMs: number, toMs: number) => number[];
+
+/** What may be done with an opening in a day: left shut; opened, by how much, and shut; and once more moved between. */
+function daysOf(turn: Turn, hours: Hours, now: DayMoves, mayShutOnly: boolean): DayMoves[] {
+  const day = hours(turn.riseMs - HOUR_MS, turn.setMs + 2 * HOUR_MS);
+  const out: DayMoves[] = [[]];
+  const shuts = (from: number) => day.filter((ms) => ms > from && ms >= turn.noonMs);
+  if (mayShutOnly) for (const atMs of day) out.push([{ atMs, fraction: 0 }]);
+  for (const atMs of day.filter((ms) => ms < turn.setMs))
+    for (const fraction of WIDTHS) {
+      // the usual time to shut first: later ones are gone through below
+      const until = shuts(atMs);
+      const usual = until.filter((ms) => ms >= turn.setMs - 2 * HOUR_MS)[0] ?? until.at(-1);
+      if (usual !== undefined)
+        out.push([
+          { atMs, fraction },
+          { atMs: usual, fraction: 0 },
+        ]);
+    }
+  const [first] = now;
+  const last = now.at(-1);
+  if (first && last && now.length > 1) {
+    for (const atMs of shuts(first.atMs)) out.push([first, { atMs, fraction: 0 }]);
+    for (const atMs of day.filter((ms) => ms > first.atMs && ms < last.atMs))
+      for (const fraction of WIDTHS)
+        if (fraction !== first.fraction) out.push([first, { atMs, fraction }, last]);
+  }
+  return out;
+}
+
+/** When a sheet that lies in the night before a day may be lifted: in its morning, or with the last who are there. */
+function liftsIn(day: Turn, hours: Hours, endMs: number): number[] {
+  const all = hours(day.riseMs, day.setMs + 2 * HOUR_MS);
+  const morning = all.filter((ms) => ms <= day.noonMs + 3 * HOUR_MS);
+  return [...new Set([...morning, all.at(-1) ?? endMs])];
+}
+
+/** When a sheet may be laid in an evening and lifted on the day after it, or left off. */
+function nightsOf(turn: Turn, next: Turn | undefined, hours: Hours, endMs: number): (Night | null)[] {
+  const offs = next ? liftsIn(next, hours, endMs) : [endMs];
+  const laid = hours(turn.setMs - 3 * HOUR_MS, turn.setMs + 2 * HOUR_MS).flatMap((onMs) =>
+    offs.filter((offMs) => offMs > onMs).map((offMs): Night => ({ onMs, offMs })),
+  );
+  return [null, ...laid];
+}
+
+/** Whether a sheet lies there as the case begins in a night: of that night only the end may be chosen. */
+function liesAtStart(l: Layer, turns: readonly Turn[], startMs: number): boolean {
+  const [first] = turns;
+  if (!isSheet(l) || !first || startMs >= first.riseMs) return false;
+  return l.on?.some((s) => Date.parse(s.from) <= startMs && Date.parse(s.to) > startMs) ?? true;
+}
