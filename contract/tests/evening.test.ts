@@ -1,16 +1,9 @@
 /** Nights from files: what is refused, what an answer holds, and that a second night begins where the first one ended. */
-import {
-  evaluateBed,
-  evaluateHouse,
-  latestCoverMs,
-  looksAtLifting,
-  NOTHING_LAIN,
-  type FarmFacts,
-} from '@fogata/core';
-import { reachMs, severalNights, type Workers } from '@fogata/core/planning';
-import highs from 'highs';
+import { NOTHING_LAIN, type FarmFacts } from '@fogata/core';
+import { reachMs, severalNights } from '@fogata/core/planning';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { workers } from '../../core/tests/eveningFixture';
 import { readLimits } from '../day';
 import { eveningResult, readMembers } from '../evening';
 import { readFarmFile } from '../src';
@@ -52,17 +45,6 @@ test.each<[string, (m: typeof members) => unknown]>([
   expect(problem(change)).not.toContain('\n');
 });
 
-const workers: Workers = {
-  house: (task) => Promise.resolve(evaluateHouse(task)),
-  evaluate: (task) => Promise.resolve(evaluateBed(task)),
-  due: ({ task, specs }) => Promise.resolve(latestCoverMs(task, specs)),
-  lift: (task) => Promise.resolve(looksAtLifting(task)),
-  solve: async ({ lp }) =>
-    Object.fromEntries(
-      Object.entries((await highs()).solve(lp).Columns).map(([n, c]) => [n, 'Primal' in c ? c.Primal : 0]),
-    ),
-  nameOf: (work) => JSON.stringify(work),
-};
 interface Told {
   nights: {
     night: string;

@@ -1,3 +1,4 @@
 /** A day planned: when what is opened, and what lies at night; for who has a moment to reckon, not for a phone's first screen. */
+export { dayTasks, workOutDay, type DayAnswer, type DayTask } from '../src/day/desk';
 export * from '../src/day/limits';
 export { asOpened, canOpen, isSheet, openingPlan } from '../src/day/opening';

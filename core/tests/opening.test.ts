@@ -88,7 +88,7 @@ test('what cannot be opened is left as it is, and what stands is no sheet', () =
 
 test('it tells how far it is, to the end', () => {
   const told: number[] = [];
-  openingPlan(aimedCase(), limits, (share) => told.push(share));
+  openingPlan(aimedCase(), limits, { onProgress: (share) => told.push(share) });
   expect(told.at(-1)).toBeCloseTo(1, 9);
   expect([...told].sort((a, b) => a - b)).toEqual(told);
 });

@@ -91,6 +91,11 @@ test('a grower covers up in the afternoon, and reads, scores and cuts next morni
   }
   await expect(round).toContainText('Every thermometer has been read.');
 
+  // and what the sun asks for
+  await expect(page.getByTestId('day')).toContainText('North house', { timeout: 60_000 });
+  await accessible(page);
+  await glovesFit(page);
+
   // harm and harvest
   await page.getByTestId('place-line').first().click();
   await page.getByTestId('score-harm').first().click();

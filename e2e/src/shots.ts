@@ -53,11 +53,16 @@ async function main(): Promise<void> {
   await shot('beds', '/beds');
   await shot('beds-wide', '/beds', WIDE);
   await shot('kit', '/kit');
+  // January's week, and how one planting has fared
+  await page.goto(`${farm.url}/season`);
+  await page.getByTestId('season-job').first().waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(9000);
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'season.png') });
+  await shot('story', '/story/p01');
   await shot('forecast', '/forecast');
   await shot('plan', '/plan');
   await shot('plan-wide', '/plan', WIDE);
   await shot('structure', '/structure/north');
-  await shot('cut', '/cut', PHONE, ['cut', 330]);
   await page.setViewportSize(PHONE);
   await page.goto(`${farm.url}/ask`);
   await page.getByTestId('arc-outer').click();
@@ -103,10 +108,6 @@ async function main(): Promise<void> {
   // the year is asked about in summer
   await clock({ toMs: Date.parse('2027-08-25T08:00:00Z') });
   await page.setViewportSize(PHONE);
-  await page.goto(`${farm.url}/season`);
-  await page.getByTestId('season-row').first().waitFor({ timeout: 60_000 });
-  await page.waitForTimeout(9000);
-  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'season.png') });
   await page.goto(`${farm.url}/season/spinach`);
   await page.getByTestId('year-strip').first().waitFor({ timeout: 60_000 });
   await page.waitForTimeout(1500);

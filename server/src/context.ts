@@ -14,6 +14,7 @@ import { remembering, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
 import { OUTSIDE } from './night/spots';
 import { farmWeather, type FarmWeather } from './sources/farmWeather';
+import { DayBook, type DayPool } from './day/book';
 import { SeasonBook, type SeasonPool } from './season/book';
 import { keptSources } from './sources/kept';
 import type { Sources } from './sources/ports';
@@ -21,7 +22,7 @@ import type { Sources } from './sources/ports';
 export interface ServerOptions {
   db: Db;
   clock: FarmClock;
-  pool: NightPool & SeasonPool;
+  pool: NightPool & SeasonPool & DayPool;
   /** Where weather and temperatures come from; what is kept in the database unless said. The demo says. */
   sources?: (site: Site) => Sources;
   /** Between the servers of one database; this process alone unless said. */
@@ -61,10 +62,12 @@ function outsideLows(data: FarmData, state: FarmState): OutsideLow[] {
 export class Context {
   readonly planner: Planner;
   readonly seasons: SeasonBook;
+  readonly days: DayBook;
   private readonly sources: (site: Site) => Sources;
 
   constructor(readonly options: ServerOptions) {
     this.seasons = new SeasonBook(options.pool);
+    this.days = new DayBook(options.pool);
     const kept = keptSources(options.db);
     this.sources = options.sources ?? (() => kept);
     this.planner = new Planner({

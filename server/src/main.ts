@@ -176,6 +176,8 @@ async function main(): Promise<void> {
     stopping = true;
     say('Closing.');
     context.planner.stop();
+    context.seasons.stop();
+    context.days.stop();
     stopPolling();
     stopBackups();
     door?.close();

@@ -12,6 +12,7 @@ import {
   type LiftTask,
   type OptionOutcome,
 } from '@fogata/core';
+import { workOutDay, type DayAnswer, type DayTask } from '@fogata/core/day';
 import type { DueTask, SolveTask } from '@fogata/core/planning';
 import { learnFrom, type LearnTask } from './night/learning';
 import type { SeasonAnswer, SeasonTask } from './season/book';
@@ -40,6 +41,10 @@ export function solve(task: SolveTask): Promise<Record<string, number>> {
 
 export function season(task: SeasonTask): SeasonAnswer[] {
   return seasonOf(task);
+}
+
+export function day(task: DayTask): DayAnswer {
+  return workOutDay(task);
 }
 
 export function learn(task: LearnTask): Belief {

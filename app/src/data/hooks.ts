@@ -3,6 +3,7 @@ import type {
   BedsView,
   CropRow,
   CutView,
+  DayView,
   FarmPatch,
   FarmRecord,
   FarmView,
@@ -141,6 +142,7 @@ export const useCut = (material: string, shared: boolean) =>
   useRead<CutView>(`/api/kit/cut?material=${material}&shared=${shared ? 'yes' : 'no'}`);
 export const useCrops = () => useRead<CropRow[]>('/api/crops');
 /** What may be begun this week; read quickly while it is being worked out. */
+export const useDay = () => useRead<DayView>('/api/day', { refreshInterval: usePace('/api/day') });
 export const useSeason = () =>
   useRead<SeasonView>('/api/season', { refreshInterval: usePace('/api/season') });
 export function useSeasonCrop(crop: string | null, how: 'sow' | 'transplant' | null) {

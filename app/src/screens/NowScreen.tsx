@@ -6,6 +6,7 @@ import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native'
 import { DemoClock, Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
+import { DayRows } from '../components/night/DayRows';
 import { JobRow } from '../components/night/JobRow';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { PlaceLine } from '../components/night/PlaceLine';
@@ -247,6 +248,7 @@ export function NowScreen() {
         <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} />
       ) : null}
       <Jobs view={data} />
+      {data.clock.phase === 'morning' ? <DayRows format={format} /> : null}
       <StormRows jobs={data.storm} nowMs={data.clock.nowMs} format={format} />
       {data.clock.phase === 'morning' ? (
         <View style={{ paddingTop: 16 }}>

@@ -3,5 +3,6 @@ export * from './night';
 export * from './place';
 export * from './log';
 export * from './farm';
+export * from './day';
 export * from './weather';
 export * from './season';

@@ -7,7 +7,8 @@
 import { runOutside } from '../heat/outside';
 import { prepareWeather } from '../heat/prepare';
 import { runBed } from '../heat/run';
-import type { Layer, SimulationCase } from '../heat/types';
+import type { SoilState } from '../heat/carry';
+import type { BedSpec, Layer, SimulationCase } from '../heat/types';
 import { MATERIALS } from '../heat/materials';
 import { PLAN_STEP_S } from '../night/prepared';
 import { HOUR_MS } from '../time/farmTime';
@@ -52,7 +53,7 @@ function openAtStart(l: Layer, startMs: number): number {
 }
 
 /** The case under these openings, in its own format. */
-export function asOpened(c: SimulationCase, o: Openings): SimulationCase {
+export function asOpened<C extends OpeningCase>(c: C, o: Openings, sheets = true): C {
   const startMs = Date.parse(c.weather[0]!.time);
   const stack = c.stack.map((l, j): Layer => {
     if (canOpen(l)) {
@@ -62,7 +63,7 @@ export function asOpened(c: SimulationCase, o: Openings): SimulationCase {
       const told = open.filter((s, i) => i === 0 || s.fraction !== open[i - 1]!.fraction);
       return { ...l, open: told.map((s) => ({ from: iso(s.atMs), fraction: s.fraction })) };
     }
-    if (!isSheet(l)) return l;
+    if (!isSheet(l) || !sheets) return l;
     const spans: Night[] = [];
     for (const n of o.nights[j]!) {
       const last = spans.at(-1);
@@ -74,21 +75,31 @@ export function asOpened(c: SimulationCase, o: Openings): SimulationCase {
   return { ...c, stack };
 }
 
-export function openingPlan(
-  c: SimulationCase,
-  limits: Limits,
-  onProgress: (share: number) => void = () => undefined,
-): SimulationCase {
+export interface OpeningOptions {
+  /** What the place starts from; left out, it is spun up from the first day. */
+  initial?: SoilState;
+  /** Whether sheets are laid and lifted as well; left out, they are. */
+  sheets?: boolean;
+  /** Sees the share that is gone through, 0 to 1. */
+  onProgress?: (share: number) => void;
+}
+
+/** What is run: a case, with what a farm knows of the place besides. */
+export type OpeningCase = Pick<SimulationCase, 'site' | 'weather'> & BedSpec;
+
+export function openingPlan<C extends OpeningCase>(c: C, limits: Limits, options: OpeningOptions = {}): C {
+  const { initial, sheets = true, onProgress = () => undefined } = options;
   const startMs = Date.parse(c.weather[0]!.time);
   const endMs = Date.parse(c.weather.at(-1)!.time);
   const turns = turnsOf(c.site, startMs, endMs);
   const hours = (from: number, to: number) =>
     hoursThere(limits, turns, Math.max(startMs, from), Math.min(endMs, to));
   const weather = prepareWeather(c.site, c.weather, PLAN_STEP_S);
-  const outside = runOutside(weather, c.ground);
+  const from = initial ? { initial } : { outside: runOutside(weather, c.ground) };
   const score = (o: Openings): number => {
-    const { stack, format: _format, site: _site, weather: _weather, ...rest } = asOpened(c, o);
-    const run = runBed({ ...rest, stack }, weather, { outside, audit: false });
+    const opened = asOpened(c, o, sheets);
+    const { stack } = opened;
+    const run = runBed(opened, weather, { ...from, audit: false });
     const openAt = (ms: number) =>
       Math.max(
         0,
@@ -103,7 +114,7 @@ export function openingPlan(
   const best: Openings = {
     moves: c.stack.map(() => turns.map(() => [])),
     nights: c.stack.map((l) => [
-      liesAtStart(l, turns, startMs) ? firstNight : null,
+      sheets && liesAtStart(l, turns, startMs) ? firstNight : null,
       ...turns.map(() => null),
     ]),
   };
@@ -128,16 +139,23 @@ export function openingPlan(
       ...nightsOf(turn, turns[d + 1], hours, endMs).map((n) => withNight(best, j, d + 1, n)),
     ];
   };
-  const moved = c.stack.flatMap((layer, j) => (canOpen(layer) || isSheet(layer) ? [{ layer, j }] : []));
+  const moved = c.stack.flatMap((layer, j) =>
+    canOpen(layer) || (sheets && isSheet(layer)) ? [{ layer, j }] : [],
+  );
   const parts = SWEEPS * turns.length * moved.length;
   let done = 0;
-  for (let sweep = 0; sweep < SWEEPS; sweep++)
+  for (let sweep = 0; sweep < SWEEPS; sweep++) {
+    const before = least;
     for (let d = 0; d < turns.length; d++)
       for (const { layer, j } of moved) {
         for (const o of others(layer, j, d)) consider(o);
         onProgress(++done / parts);
       }
-  return asOpened(c, best);
+    // a sweep that finds nothing better is the last
+    if (least === before) break;
+  }
+  onProgress(1);
+  return asOpened(c, best, sheets);
 }
 
 const replaced = <T>(list: readonly T[], i: number, x: T): T[] => list.map((y, n) => (n === i ? x : y));

@@ -11,6 +11,8 @@ import type { Workers } from '@fogata/core/planning';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
+import type { DayAnswer } from '@fogata/core/day';
+import type { DayPool } from '../day/book';
 import type { SeasonAnswer, SeasonPool } from '../season/book';
 import type { LearnTask } from './learning';
 
@@ -77,7 +79,7 @@ export function remembering(pool: NightPool): NightPool {
 }
 
 /** `filename` is the worker's bundle, made by scripts/build-server.mjs. Threads stay: a warm one is several times faster. */
-export function startPool(filename: string): NightPool & SeasonPool {
+export function startPool(filename: string): NightPool & SeasonPool & DayPool {
   const threads = Math.max(1, Math.min(4, availableParallelism()));
   const pool = new Piscina({ filename, minThreads: threads, maxThreads: threads });
   // a task that fails tells its caller; this is for what a thread says outside of any task
@@ -96,6 +98,7 @@ export function startPool(filename: string): NightPool & SeasonPool {
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
     solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Record<string, number>>,
     season: (task, signal) => pool.run(task, { name: 'season', signal }) as Promise<SeasonAnswer[]>,
+    day: (task, signal) => pool.run(task, { name: 'day', signal }) as Promise<DayAnswer>,
     nameOf: digest,
     close: () => pool.destroy(),
   };

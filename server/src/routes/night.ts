@@ -2,6 +2,7 @@
 import { date } from '@fogata/contract';
 import { Router } from 'express';
 import type { Context } from '../context';
+import { dayView } from '../day/view';
 import { findNight } from '../farm/store';
 import { caseOf } from '../night/caseExport';
 import { nowOf } from '../night/nowOf';
@@ -15,6 +16,10 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/now', async (_req, res) => {
     res.json(await nowOf(ctx));
+  });
+
+  router.get('/day', async (_req, res) => {
+    res.json(await dayView(ctx));
   });
 
   router.post('/plan/again', (_req, res) => {

@@ -1,0 +1,105 @@
+/** The day's openings: what to open next, by how much, when it is shut, and how hot it gets if it is left. */
+import type { DayStructure } from '@fogata/contract';
+import { View } from 'react-native';
+import { act } from '../../data/actions';
+import type { Format } from '../../data/format';
+import { useDay } from '../../data/hooks';
+import { Tick } from '../ui/Button';
+import { Row } from '../ui/Page';
+import { PartTitle, Text } from '../ui/Text';
+
+const WIDTH: [number, string][] = [
+  [0.05, 'a finger’s width'],
+  [0.1, 'a tenth'],
+  [0.25, 'a quarter'],
+  [0.5, 'half'],
+  [1, 'wide'],
+];
+const widthWords = (fraction: number): string =>
+  WIDTH.find(([f]) => Math.abs(f - fraction) < 1e-6)?.[1] ?? `${Math.round(fraction * 100)} %`;
+
+/** "Open North house half", "Shut North house", "North house to a quarter". */
+export function moveWords(name: string, fraction: number, now: number): string {
+  if (fraction === 0) return `Shut ${name}`;
+  return now === 0 ? `Open ${name} ${widthWords(fraction)}` : `${name} to ${widthWords(fraction)}`;
+}
+
+/** What comes after the next move, and what it is for. */
+export function dayDetail(s: DayStructure, format: Format): string {
+  const after = s.steps
+    .slice(1)
+    .map((x) => `${x.fraction === 0 ? 'shut' : widthWords(x.fraction)} ${format.time(x.atMs)}`);
+  const then = after.length > 0 ? `Then ${after.join(', ')}. ` : '';
+  const planned = `Leaf ${format.t(s.plannedC.mid, 0)} at its hottest`;
+  if (s.steps.length === 0) return `${planned}: it may stay ${s.open > 0 ? 'as it is' : 'shut'}.`;
+  const over = s.leftC.high > s.limitC ? `, and ${s.crop} spoils over ${format.t(s.limitC, 0)}` : '';
+  return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.`;
+}
+
+function Line({
+  s,
+  nowMs,
+  first,
+  format,
+}: {
+  s: DayStructure;
+  nowMs: number;
+  first: boolean;
+  format: Format;
+}) {
+  const [next] = s.steps;
+  const title = next ? moveWords(s.name, next.fraction, s.open) : s.name;
+  const late = next !== undefined && next.atMs <= nowMs + 15 * 60_000;
+  return (
+    <Row first={first}>
+      <Text kind="figure" tone={next ? (late ? 'ember' : 'ink') : 'quiet'} style={{ width: 58 }}>
+        {next ? (late ? 'now' : format.time(next.atMs)) : ''}
+      </Text>
+      <View style={{ flex: 1 }}>
+        <Text kind="strong" tone={next ? 'ink' : 'quiet'}>
+          {title}
+        </Text>
+        <Text kind="small" tone="quiet">
+          {dayDetail(s, format)}
+        </Text>
+      </View>
+      {next ? (
+        <Tick
+          done={false}
+          label={`${title}: mark it done`}
+          onPress={() =>
+            void act(
+              `${title}: done`,
+              [{ kind: 'vent', atMs: nowMs, structureId: s.structureId, fraction: next.fraction }],
+              nowMs,
+            )
+          }
+          testID="day-tick"
+        />
+      ) : null}
+    </Row>
+  );
+}
+
+export function DayRows({ format }: { format: Format }) {
+  const { data } = useDay();
+  if (!data || data.phase !== 'morning') return null;
+  if (data.structures.length === 0)
+    return data.progress.state === 'computing' ? (
+      <Text kind="small" tone="quiet" live>
+        Working out what is to be opened…
+      </Text>
+    ) : null;
+  return (
+    <View testID="day">
+      <PartTitle right="until the evening">To open today</PartTitle>
+      {data.structures.map((s, n) => (
+        <Line key={s.structureId} s={s} nowMs={data.nowMs} first={n === 0} format={format} />
+      ))}
+      <Text kind="small" tone="quiet">
+        By the forecast’s middle, for the crop there that bears the least heat. A closed house in the sun
+        harms people too: open in time, and look at the thermometer.
+      </Text>
+    </View>
+  );
+}

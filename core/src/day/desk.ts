@@ -1,0 +1,147 @@
+/**
+ * A structure's day from its night's plan. Contract: `dayTasks` gives a task for each structure that can be opened, looked at by
+ * the bed that bears the least heat; `workOutDay` the moves of the day and how hot it gets with and without them, under every
+ * member. Sheets lie as the night's plan has them: what is moved here is what opens.
+ */
+import { usualVenting } from '../windows/farm';
+import { cropById } from '../crops/crops';
+import { horizonOf } from '../farm/shade';
+import { prepareWeather } from '../heat/prepare';
+import { runBed } from '../heat/run';
+import type { SoilState } from '../heat/carry';
+import type { BedSpec, Site, WeatherEntry } from '../heat/types';
+import { bandOf } from '../night/bands';
+import { PLAN_STEP_S } from '../night/prepared';
+import { layMs, type NightPlan, type PlannedBed } from '../night/planned';
+import { bedSpec } from '../night/stack';
+import { HOUR_MS } from '../time/farmTime';
+import { turnsOf, type Limits } from './limits';
+import { openingPlan } from './opening';
+
+export interface DayTask {
+  structureId: string;
+  bedId: string;
+  /** Crop that bears the least heat there. */
+  crop: string;
+  site: Site;
+  spec: BedSpec;
+  initial: SoilState;
+  /** The centre first; from the hour of the plan to the evening of the day. */
+  members: WeatherEntry[][];
+  limits: Limits;
+  /** The day: from the moment, or from sunrise, to sunset. */
+  fromMs: number;
+  toMs: number;
+}
+
+export interface DayAnswer {
+  steps: { atMs: number; fraction: number }[];
+  /** Hottest leaf of the day over the members, left as it stands and as planned, °C. */
+  leftC: Outcome;
+  plannedC: Outcome;
+}
+/** Where eight outcomes of ten lie, and their middle. */
+interface Outcome {
+  low: number;
+  mid: number;
+  high: number;
+}
+
+const iso = (ms: number) => new Date(ms).toISOString();
+/** The day is planned anew when so much of it has gone. */
+const QUARTER_MS = HOUR_MS / 4;
+/** A sheet that nobody has a time for is lifted so long after sunrise. */
+const LIFTED_AFTER_MS = 1.5 * HOUR_MS;
+/** An opening is worth a walk above this, K under the limit. */
+const OVER_HARM_K = 0.5;
+
+/** When the covers of a bed come off: as its plan has it. */
+function offMs(plan: NightPlan, b: PlannedBed, riseMs: number): number {
+  if (b.lift) return b.lift.atMs ?? Infinity;
+  return Math.max(plan.nowMs, riseMs + LIFTED_AFTER_MS);
+}
+
+function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEntry[][]): DayTask | null {
+  const heat = (b: PlannedBed) => Math.min(...b.plantings.map((p) => cropById(p.crop).spoilC));
+  const b = [...beds].sort((x, y) => heat(x) - heat(y))[0]!;
+  const crop = b.plantings.map((p) => cropById(p.crop)).sort((x, y) => x.spoilC - y.spoilC)[0]!;
+  const { farm, structures } = plan.data;
+  const startMs = Date.parse(members[0]![0]!.time);
+  const endMs = Date.parse(members[0]!.at(-1)!.time);
+  const noonMs = plan.window.toMs;
+  const day = turnsOf(farm, startMs, endMs).find((t) => Math.abs(t.noonMs - noonMs) < 6 * HOUR_MS);
+  if (!day || plan.nowMs > day.setMs) return null;
+  const fromMs = Math.max(
+    Math.ceil(plan.nowMs / QUARTER_MS) * QUARTER_MS,
+    Math.ceil(day.riseMs / QUARTER_MS) * QUARTER_MS,
+  );
+  const covers = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+  const off = offMs(plan, b, day.riseMs);
+  const left = [...b.on];
+  const timing = covers.map((c) => {
+    const at = left.indexOf(c);
+    if (at >= 0) left.splice(at, 1);
+    const from = at >= 0 ? startMs - HOUR_MS : layMs(plan, b);
+    return { on: [{ from: iso(from), to: iso(Math.max(from + 1, Math.min(off, endMs + HOUR_MS))) }] };
+  });
+  const opening = plan.state.openings.get(b.structure.id)?.fraction ?? 0;
+  return {
+    structureId: b.structure.id,
+    bedId: b.bed.id,
+    crop: crop.id,
+    site: { latitude: farm.latitude, longitude: farm.longitude, elevationM: farm.elevationM },
+    spec: bedSpec(b.structure, b.bed, b.plantings, covers, {
+      deepC: b.deepC,
+      timing,
+      open: opening > 0 ? [{ from: iso(startMs - HOUR_MS), fraction: opening }] : [],
+      horizon: horizonOf(b.structure, structures),
+    }),
+    initial: b.outcome.initial,
+    members,
+    limits: {
+      leafMaxC: crop.spoilC,
+      leafMinC: Math.min(crop.spoilC - 1, Math.max(...b.atRisk.map((a) => a.thresholds.harmC)) + OVER_HARM_K),
+      style: usualVenting(crop) === 'warm' ? 'warm' : 'air',
+      there: [{ fromMs, toMs: day.setMs + HOUR_MS }],
+    },
+    fromMs,
+    toMs: day.setMs,
+  };
+}
+
+/** `members` reach from the plan's hour to the evening of the day that the plan's night ends in. */
+export function dayTasks(plan: NightPlan, members: WeatherEntry[][]): DayTask[] {
+  const houses = new Map<string, PlannedBed[]>();
+  for (const b of plan.beds)
+    if (b.structure.kind !== 'open' && b.structure.ventAreaM2 > 0)
+      houses.set(b.structure.id, [...(houses.get(b.structure.id) ?? []), b]);
+  return [...houses.values()].flatMap((beds) => taskOf(plan, beds, members) ?? []);
+}
+
+export function workOutDay(task: DayTask): DayAnswer {
+  const { site, spec, initial, members, limits } = task;
+  const planned = openingPlan({ ...spec, site, weather: members[0]! }, limits, { initial, sheets: false });
+  const prepared = members.map((m) => prepareWeather(site, m, PLAN_STEP_S));
+  const vent = planned.stack.findIndex((l) => (l.ventAreaM2 ?? 0) > 0);
+  const standsOpen = spec.stack[vent]?.open?.[0]?.fraction ?? 0;
+  const hottest = (stack: BedSpec['stack']): Outcome =>
+    bandOf(
+      prepared.map((w) => {
+        const run = runBed({ ...spec, stack }, w, { initial, audit: false });
+        return Math.max(
+          ...run.leafC.filter((_, i) => run.entryMs[i]! >= task.fromMs && run.entryMs[i]! <= task.toMs),
+        );
+      }),
+      0,
+    );
+  const steps = (planned.stack[vent]?.open ?? []).map((s) => ({
+    atMs: Date.parse(s.from),
+    fraction: s.fraction,
+  }));
+  return {
+    // how it stands already is no move
+    steps: steps.filter((s, i) => s.atMs >= task.fromMs && !(i === 0 && s.fraction === standsOpen)),
+    leftC: hottest(spec.stack),
+    plannedC: hottest(planned.stack),
+  };
+}

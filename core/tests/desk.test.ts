@@ -1,0 +1,56 @@
+/** A structure's day from its night's plan: opened where the sun would spoil what stands there, left where it would not. */
+import { dayTasks, workOutDay } from '../day';
+import type { NightPlan } from '../planning';
+import type { WeatherEntry } from '../src';
+import { evening, planned, type EveningShape } from './eveningFixture';
+import { weather } from './fixtures';
+
+/** The sun of 15 April is up; the farm's clock says nine. */
+const MORNING = Date.parse('2027-04-15T07:00:00Z');
+const HOURS = 36;
+
+const shape = (more: EveningShape = {}): EveningShape => ({
+  nowMs: MORNING,
+  structure: { ventAreaM2: 12 },
+  ...more,
+});
+const coming = (plan: NightPlan, meanC: number, cloud: number): WeatherEntry[][] =>
+  [0, -1, 1].map((lift) =>
+    weather({ meanC: meanC + lift, cloud, hours: HOURS, startMs: Date.parse(plan.members[0]![0]!.time) }),
+  );
+
+test('a clear day: it is opened in time and shut by the evening, and the leaves stay under what spoils them', async () => {
+  const plan = await planned(evening(9, 0, [], shape()));
+  const [task, ...rest] = dayTasks(plan, coming(plan, 9, 0));
+  expect(rest).toEqual([]);
+  expect(task).toMatchObject({ structureId: plan.beds[0]!.structure.id });
+  const day = workOutDay(task!);
+  expect(day.leftC.mid).toBeGreaterThan(task!.limits.leafMaxC);
+  expect(day.plannedC.mid).toBeLessThan(task!.limits.leafMaxC + 1);
+  expect(day.steps[0]!.fraction).toBeGreaterThan(0);
+  expect(day.steps.at(-1)!.fraction).toBe(0);
+  for (const s of day.steps) expect(s.atMs).toBeGreaterThanOrEqual(MORNING);
+  expect(day.plannedC.low).toBeLessThanOrEqual(day.plannedC.mid);
+});
+
+test('a dull cold day: it may stay shut', async () => {
+  const plan = await planned(evening(0, 0, [], shape({ cloud: 1 })));
+  const [task] = dayTasks(plan, coming(plan, 0, 1));
+  expect(workOutDay(task!).steps.filter((s) => s.fraction > 0.1)).toEqual([]);
+});
+
+test('what has nothing to open, or is open ground, asks for nothing', async () => {
+  const none = await planned(evening(9, 0, [], shape({ structure: { ventAreaM2: 0 } })));
+  expect(dayTasks(none, coming(none, 9, 0))).toEqual([]);
+  const open = await planned(evening(9, 0, [], shape({ structure: { kind: 'open' } })));
+  expect(dayTasks(open, coming(open, 9, 0))).toEqual([]);
+});
+
+test('looked at by the crop that bears the least heat, and no colder than what harms it', async () => {
+  const plan = await planned(evening(9, 0, [], shape()));
+  const [task] = dayTasks(plan, coming(plan, 9, 0));
+  const limits = plan.beds.flatMap((b) => b.atRisk.map((a) => a.thresholds.harmC));
+  expect(task!.limits.leafMinC!).toBeGreaterThan(Math.min(...limits));
+  expect(task!.limits.style).toBe('air');
+  expect(['mache', 'lettuce-leaf']).toContain(task!.crop);
+});

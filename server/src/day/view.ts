@@ -1,0 +1,47 @@
+/** The day as the screen reads it: what to open, when, and how hot it gets with and without. */
+import type { DayStep, DayView } from '@fogata/contract';
+import { cropById } from '@fogata/core';
+import { dayTasks } from '@fogata/core/day';
+import type { Context } from '../context';
+import { isForecast } from '../sources/farmWeather';
+
+const EMPTY = { state: 'empty', done: 0, of: 0 } as const;
+
+export async function dayView(ctx: Context): Promise<DayView> {
+  const m = await ctx.moment();
+  const { plan, progress } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+  const base: DayView = { nowMs: m.nowMs, phase: m.clock.phase, structures: [], progress: EMPTY };
+  // of a night that is not worked out yet, the day after is not known either
+  if (!plan) return { ...base, progress: progress.state === 'computing' ? progress : EMPTY };
+  const fromMs = Date.parse(plan.members[0]![0]!.time);
+  const coming = m.weather.coming(m.clock.window, fromMs, fromMs + 36 * 3_600_000);
+  const reach = isForecast(coming)
+    ? coming
+    : m.weather.coming(m.clock.window, fromMs, m.clock.window.toMs + 8 * 3_600_000);
+  if (!isForecast(reach)) return base;
+  const tasks = dayTasks(plan, reach.members);
+  const { answers, progress: far } = ctx.days.ask(tasks);
+  return {
+    ...base,
+    progress: far,
+    structures: tasks.flatMap((t, i) => {
+      const a = answers[i];
+      const structure = m.data.structures.find((s) => s.id === t.structureId);
+      if (!a || !structure) return [];
+      return [
+        {
+          structureId: t.structureId,
+          name: structure.name,
+          open: m.state.openings.get(t.structureId)?.fraction ?? 0,
+          recordId: m.state.openings.get(t.structureId)?.recordId ?? null,
+          crop: cropById(t.crop).name,
+          limitC: t.limits.leafMaxC,
+          style: t.limits.style,
+          steps: a.steps.map((s): DayStep => ({ atMs: s.atMs, fraction: s.fraction })),
+          leftC: a.leftC,
+          plannedC: a.plannedC,
+        },
+      ];
+    }),
+  };
+}
