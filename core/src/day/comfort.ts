@@ -4,14 +4,18 @@
  * are starting values and only order what may be done; they are no money.
  */
 import type { BedRun } from '../heat/run';
+import { HOUR_MS } from '../time/farmTime';
 import type { Limits, Turn } from './limits';
 
 /** A degree-hour over a limit, and its square besides: two degrees over are worse than one for two hours. */
 const HOT = { line: 4, square: 0.5 } as const;
 const COLD = { line: 6, square: 0.5 } as const;
 const SOIL = 2;
-/** The air should fall under this humidity for so many hours of a day: mildew and grey mould grow in what stays wetter. */
-const MOULD = { humidity: 0.88, hours: 3, cost: 1.5 } as const;
+/**
+ * The air should fall under this humidity for so many hours of the middle of a day, from so long after sunrise to so long before
+ * sunset: mildew and grey mould grow in what stays wetter. Three hours of it are worth a walk there and back, fewer are not.
+ */
+const MOULD = { humidity: 0.88, hours: 3, cost: 0.45, edgeMs: 2 * HOUR_MS } as const;
 /** Aired: an hour of sun inside warmer than this with nothing open. */
 const AIRED = { aboveC: 14, sunWm2: 120, cost: 0.5 } as const;
 /** A degree short of this in the light, by style; a degree of night under this much over the lower limit. */
@@ -46,7 +50,8 @@ export function discomfort(
   }
   for (const t of turns) {
     const dry = run.entryMs.filter(
-      (ms, i) => ms >= t.riseMs && ms <= t.setMs && run.humidity[i]! < MOULD.humidity,
+      (ms, i) =>
+        ms >= t.riseMs + MOULD.edgeMs && ms <= t.setMs - MOULD.edgeMs && run.humidity[i]! < MOULD.humidity,
     ).length;
     cost += (MOULD.cost * Math.max(0, MOULD.hours - dry * hours)) / hours;
   }

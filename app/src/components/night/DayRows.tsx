@@ -81,6 +81,11 @@ function Line({
   );
 }
 
+const LAST = Number.MAX_SAFE_INTEGER;
+/** What is to be moved first comes first; what may stay as it is, last. */
+const inOrder = (all: readonly DayStructure[]): DayStructure[] =>
+  [...all].sort((a, b) => (a.steps[0]?.atMs ?? LAST) - (b.steps[0]?.atMs ?? LAST));
+
 export function DayRows({ format }: { format: Format }) {
   const { data } = useDay();
   if (!data || data.phase !== 'morning') return null;
@@ -93,7 +98,7 @@ export function DayRows({ format }: { format: Format }) {
   return (
     <View testID="day">
       <PartTitle right="until the evening">To open today</PartTitle>
-      {data.structures.map((s, n) => (
+      {inOrder(data.structures).map((s, n) => (
         <Line key={s.structureId} s={s} nowMs={data.nowMs} first={n === 0} format={format} />
       ))}
       <Text kind="small" tone="quiet">

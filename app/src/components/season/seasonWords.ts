@@ -118,7 +118,7 @@ export function cropSentence(v: SeasonCropView): Segment[] {
       },
     ];
   return [
-    { text: `${upper(v.name)} in ${best.p.name}: `, tone: 'plain' },
+    { text: `${upper(v.name)} in ${placeTitle(best.p)}: `, tone: 'plain' },
     { text: `${begun} from ${dayWords(best.w.earliest!)} to ${dayWords(best.w.latest!)}`, tone: 'pine' },
     { text: ' it comes off in nine years of ten.', tone: 'plain' },
   ];
