@@ -81,4 +81,12 @@ test('what is due is said as now; outside the morning, and before anything is kn
   mockDay = { data: view({ structures: [], progress: { state: 'computing', done: 0, of: 2 } }) };
   rerender(<DayRows format={format} />);
   expect(screen.getByText(/Working out what is to be opened/)).toBeTruthy();
+  mockDay = {
+    data: view({
+      structures: [],
+      progress: { state: 'failed', done: 0, of: 1, message: 'It could not be.' },
+    }),
+  };
+  rerender(<DayRows format={format} />);
+  expect(screen.getByText(/It could not be\./)).toBeTruthy();
 });

@@ -46,11 +46,18 @@ test('what has nothing to open, or is open ground, asks for nothing', async () =
   expect(dayTasks(open, coming(open, 9, 0))).toEqual([]);
 });
 
-test('looked at by the crop that bears the least heat, and no colder than what harms it', async () => {
-  const plan = await planned(evening(9, 0, [], shape()));
+test('looked at by the crop that bears the least heat, and kept from what harms the tenderest under the same roof', async () => {
+  const e = evening(9, 0, [], shape());
+  const [hardy, tender] = e.data.plantings;
+  const plantings: typeof e.data.plantings = [
+    { ...hardy!, aim: 'survive' },
+    { ...tender!, crop: 'potato' },
+  ];
+  const plan = await planned({ ...e, data: { ...e.data, plantings } });
   const [task] = dayTasks(plan, coming(plan, 9, 0));
   const limits = plan.beds.flatMap((b) => b.atRisk.map((a) => a.thresholds.harmC));
-  expect(task!.limits.leafMinC!).toBeGreaterThan(Math.min(...limits));
+  expect(new Set(limits).size).toBeGreaterThan(1);
+  expect(task!.limits.leafMinC!).toBeCloseTo(Math.max(...limits) + 0.5, 6);
   expect(task!.limits.style).toBe('air');
-  expect(['mache', 'lettuce-leaf']).toContain(task!.crop);
+  expect(['mache', 'potato']).toContain(task!.crop);
 });

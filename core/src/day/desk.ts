@@ -52,13 +52,21 @@ const iso = (ms: number) => new Date(ms).toISOString();
 const QUARTER_MS = HOUR_MS / 4;
 /** A sheet that nobody has a time for is lifted so long after sunrise. */
 const LIFTED_AFTER_MS = 1.5 * HOUR_MS;
-/** An opening is worth a walk above this, K under the limit. */
+/** Leaves are kept so far over what harms them, K; what is mostly lost already holds nothing shut. */
 const OVER_HARM_K = 0.5;
+const MOSTLY_LOST = 0.5;
 
 /** When the covers of a bed come off: as its plan has it. */
 function offMs(plan: NightPlan, b: PlannedBed, riseMs: number): number {
   if (b.lift) return b.lift.atMs ?? Infinity;
   return Math.max(plan.nowMs, riseMs + LIFTED_AFTER_MS);
+}
+
+/** Where harm begins first of all that stands under one roof, °C: an opening cools every bed of it. */
+function harmUnder(beds: readonly PlannedBed[]): number {
+  const all = beds.flatMap((b) => b.atRisk);
+  const living = all.filter((a) => a.left >= MOSTLY_LOST);
+  return Math.max(...(living.length > 0 ? living : all).map((a) => a.thresholds.harmC));
 }
 
 function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEntry[][]): DayTask | null {
@@ -100,7 +108,7 @@ function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEn
     members,
     limits: {
       leafMaxC: crop.spoilC,
-      leafMinC: Math.min(crop.spoilC - 1, Math.max(...b.atRisk.map((a) => a.thresholds.harmC)) + OVER_HARM_K),
+      leafMinC: Math.min(crop.spoilC - 1, harmUnder(beds) + OVER_HARM_K),
       style: usualVenting(crop) === 'warm' ? 'warm' : 'air',
       there: [{ fromMs, toMs: day.setMs + HOUR_MS }],
     },

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { act } from '../../data/actions';
 import type { Format } from '../../data/format';
 import { useDay } from '../../data/hooks';
+import { Problem } from '../ui/Bars';
 import { Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
@@ -89,18 +90,24 @@ const inOrder = (all: readonly DayStructure[]): DayStructure[] =>
 export function DayRows({ format }: { format: Format }) {
   const { data } = useDay();
   if (!data || data.phase !== 'morning') return null;
-  if (data.structures.length === 0)
-    return data.progress.state === 'computing' ? (
+  const { state, message } = data.progress;
+  if (data.structures.length === 0) {
+    // a house that may need opening is never passed over in silence
+    if (state === 'failed')
+      return <Problem>{message ?? 'What is to be opened could not be worked out.'}</Problem>;
+    return state === 'computing' ? (
       <Text kind="small" tone="quiet" live>
         Working out what is to be opened…
       </Text>
     ) : null;
+  }
   return (
     <View testID="day">
       <PartTitle right="until the evening">To open today</PartTitle>
       {inOrder(data.structures).map((s, n) => (
         <Line key={s.structureId} s={s} nowMs={data.nowMs} first={n === 0} format={format} />
       ))}
+      {state === 'failed' ? <Problem>{message ?? 'Not every structure could be worked out.'}</Problem> : null}
       <Text kind="small" tone="quiet">
         By the forecast’s middle, for the crop there that bears the least heat. A closed house in the sun
         harms people too: open in time, and look at the thermometer.
