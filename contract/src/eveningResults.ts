@@ -1,6 +1,7 @@
 /** `fogata-evening-result/1`: nights as they are planned, bed by bed, with the jobs and what is at risk all the same. */
 import {
   bandOf,
+  coldNights,
   expectedLoss,
   harmChance,
   normalBelow,
@@ -44,6 +45,7 @@ function stackOf(n: PlannedNight, b: PlannedBed) {
 function bedOf(n: PlannedNight, b: PlannedBed) {
   const { errorK } = n.plan;
   const lows = chosenOutcome(b).minLeafC;
+  const nights = coldNights(chosenOutcome(b));
   const band = bandOf(lows, errorK);
   const asItIs = b.loss[AS_IS]!;
   const asPlanned = b.loss[b.chosen]!;
@@ -52,7 +54,7 @@ function bedOf(n: PlannedNight, b: PlannedBed) {
     name: b.bed.name,
     structure: b.structure.id,
     stack: stackOf(n, b),
-    late: b.late,
+    late: b.lateMs !== null,
     latest: b.due ? iso(b.due.dueMs) : null,
     leafC: { low: round(band.low), mid: round(band.mid), high: round(band.high) },
     minutes: round(b.minutes[b.chosen] ?? 0, 1),
@@ -68,7 +70,7 @@ function bedOf(n: PlannedNight, b: PlannedBed) {
         4,
       ),
       value: round(a.value),
-      loss: round(expectedLoss(a, lows, errorK)),
+      loss: round(expectedLoss(a, nights, errorK)),
     })),
   };
 }

@@ -1,6 +1,7 @@
 /** One roof and one bed, one night: the units of work that the threads take. */
 import {
   bedSpec,
+  coldNights,
   ensemble,
   BOOK_BELIEF,
   evaluateBed,
@@ -10,6 +11,7 @@ import {
   joinOutcomes,
   latestCoverMs,
   liftTimeMs,
+  lostAtDark,
   looksAtLifting,
   splitTask,
   type BedTask,
@@ -145,8 +147,25 @@ test('a cover may wait until it would cost more than 0.3 K, and never gains by w
   const at = (h: number) => ({ fromMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) });
   const early = latestCoverMs(work, [at(0), at(1), at(2), at(9)]);
   expect(early.dueMs).toBeLessThan(NOW + 9 * HOUR);
-  expect(early.lostK).toBeGreaterThan(0);
-  expect(latestCoverMs(work, [at(0)])).toEqual({ dueMs: NOW, lostK: 0 });
+  expect(lostAtDark(early)).toBeGreaterThan(0);
+  expect(latestCoverMs(work, [at(0)])).toEqual({ dueMs: NOW, later: [] });
+});
+
+test('what being late costs is said step by step, each later and worse than the one before', () => {
+  const hours = [0, 2, 4, 6, 8, 10, 12];
+  const due = latestCoverMs(
+    task(2),
+    hours.map((h) => ({ fromMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) })),
+  );
+  expect(due.later.length).toBeGreaterThan(1);
+  due.later.reduce(
+    (last, l) => {
+      expect(l.atMs).toBeGreaterThan(last.atMs);
+      expect(l.lostK).toBeGreaterThan(last.lostK);
+      return l;
+    },
+    { atMs: due.dueMs, lostK: 0 },
+  );
 });
 
 test('loss and chance of harm fall as covers are added', () => {
@@ -165,10 +184,10 @@ test('loss and chance of harm fall as covers are added', () => {
       aim: 'survive',
       note: '',
     },
-    thresholds: { damageC: -4, deathC: -7, flowerC: null, harmC: -4 },
+    thresholds: { damageC: -4, deathC: -7, flowerC: null, rootC: null, chillingC: null, harmC: -4 },
     value: 500,
   };
-  const loss = options.map((o) => expectedLoss(risk, o.minLeafC));
+  const loss = options.map((o) => expectedLoss(risk, coldNights(o)));
   const harm = options.map((o) => harmChance(risk, o.minLeafC));
   expect(loss[0]!).toBeGreaterThan(loss[1]!);
   expect(loss[1]!).toBeGreaterThan(loss[2]!);
@@ -246,7 +265,7 @@ describe('lifting in the morning', () => {
       aim: 'grow',
       note: '',
     },
-    thresholds: { damageC: -0.5, deathC: -2.5, flowerC: null, harmC: -0.5 },
+    thresholds: { damageC: -0.5, deathC: -2.5, flowerC: null, rootC: null, chillingC: null, harmC: -0.5 },
     value: 500,
   };
   const iso = (ms: number) => new Date(ms).toISOString();
@@ -282,7 +301,10 @@ describe('lifting in the morning', () => {
     expect(cold[0]!.offC[0]!).toBeLessThan(cold[0]!.onC[0]! - 1);
     expect(liftTimeMs([planting], cold)).toBeNull();
     // what bears it may be uncovered all the same
-    const hardy = { ...planting, thresholds: { damageC: -12, deathC: -20, flowerC: null, harmC: -12 } };
+    const hardy = {
+      ...planting,
+      thresholds: { damageC: -12, deathC: -20, flowerC: null, rootC: null, chillingC: null, harmC: -12 },
+    };
     expect(liftTimeMs([hardy], cold)).toBe(NOW + 2 * HOUR);
     expect(liftTimeMs([hardy, planting], cold)).toBeNull();
   });

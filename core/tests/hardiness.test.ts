@@ -10,6 +10,7 @@ import {
   hardensBelowC,
   hardnessLimit,
   injury,
+  lastingLoss,
   lossRate,
   lossShare,
   thresholds,
@@ -140,8 +141,8 @@ test('the aim decides what counts as harm', () => {
   expect(grow).toBe(-0.5);
   expect(flower).toBe(-1);
   const t = thresholds(berry, 1, 'flower');
-  expect(lossShare(t, 'flower', -3)).toBeGreaterThan(0.5);
-  expect(lossShare(thresholds(berry, 1, 'survive'), 'survive', -3)).toBeLessThan(0.01);
+  expect(lossShare(t, 'flower', { leafMinC: -3 })).toBeGreaterThan(0.5);
+  expect(lossShare(thresholds(berry, 1, 'survive'), 'survive', { leafMinC: -3 })).toBeLessThan(0.01);
 });
 
 test.each([...CROPS])('$id: loss never falls as it gets colder, from nothing to everything', (crop) => {
@@ -150,14 +151,33 @@ test.each([...CROPS])('$id: loss never falls as it gets colder, from nothing to 
     const t = thresholds(crop, 0.6, aim);
     let last = 0;
     for (let c = 12; c > -35; c -= 0.5) {
-      const loss = lossShare(t, aim, c);
+      const loss = lossShare(t, aim, { leafMinC: c });
       if (loss < last - 1e-9) falls.push(`${aim} at ${c}`);
       last = loss;
     }
-    expect(lossShare(t, aim, 12)).toBeLessThan(0.001);
+    expect(lossShare(t, aim, { leafMinC: 12 })).toBeLessThan(0.001);
     expect(last).toBeGreaterThan(0.99);
   }
   expect(falls).toEqual([]);
+});
+
+test('a longer night, cold ground and lost roots cost more; one law prices the night and follows the season', () => {
+  const lettuce = cropById('lettuce');
+  const t = thresholds(lettuce, 1, 'survive');
+  const at = (more: object) => lossShare(t, 'survive', { leafMinC: -6, ...more });
+  expect(at({ hours: 8 })).toBeGreaterThan(at({ hours: 2 }) + 0.1);
+  expect(at({ hours: 0.5 })).toBeLessThan(at({ hours: 2 }) - 0.1);
+  const radish = thresholds(cropById('radish'), 1, 'survive');
+  const dead = { leafMinC: -3, soilMinC: -7 };
+  expect(lossShare(radish, 'survive', dead)).toBeGreaterThan(0.9);
+  expect(lossShare(radish, 'survive', { ...dead, soilMinC: 1 })).toBeLessThan(0.2);
+  const night = { leafMinC: -7, hours: 2, soilMinC: 2 };
+  expect(lastingLoss(t, 'survive', night)).toBe(injury(lettuce, 1, night).plants);
+  // chilled above zero: days of growth, dearer where it has to keep growing
+  const basil = (aim: 'survive' | 'grow') =>
+    lossShare(thresholds(cropById('basil'), 0, aim), aim, { leafMinC: 4 });
+  expect(basil('grow')).toBeGreaterThan(basil('survive'));
+  expect(basil('survive')).toBeGreaterThan(0.005);
 });
 
 test('the verdict says what happens to the crop', () => {

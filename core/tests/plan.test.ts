@@ -157,15 +157,18 @@ test('expected loss lies between the best and the worst member', () => {
   };
   const risk = {
     planting,
-    thresholds: { damageC: -3.5, deathC: -7, flowerC: null, harmC: -3.5 },
+    thresholds: { damageC: -3.5, deathC: -7, flowerC: null, rootC: null, chillingC: null, harmC: -3.5 },
     value: 100,
   };
   fc.assert(
     fc.property(
       fc.array(fc.double({ min: -12, max: 5, noNaN: true }), { minLength: 1, maxLength: 20 }),
       (mins) => {
-        const each = mins.map((m) => expectedLoss(risk, [m]));
-        const all = expectedLoss(risk, mins);
+        const each = mins.map((m) => expectedLoss(risk, [{ leafMinC: m }]));
+        const all = expectedLoss(
+          risk,
+          mins.map((leafMinC) => ({ leafMinC })),
+        );
         expect(all).toBeGreaterThanOrEqual(Math.min(...each) - 1e-9);
         expect(all).toBeLessThanOrEqual(Math.max(...each) + 1e-9);
       },

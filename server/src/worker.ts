@@ -6,6 +6,7 @@ import {
   looksAtLifting,
   type BedTask,
   type Belief,
+  type Due,
   type HouseOutcome,
   type HouseTask,
   type LiftLook,
@@ -27,7 +28,7 @@ export function evaluate(task: BedTask): OptionOutcome[] {
   return evaluateBed(task);
 }
 
-export function due(work: DueTask): { dueMs: number; lostK: number } {
+export function due(work: DueTask): Due {
   return latestCoverMs(work.task, work.specs);
 }
 

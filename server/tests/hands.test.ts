@@ -17,7 +17,12 @@ const option = (covers: Cover[]): CoverOption => ({
 
 /** A bed that loses `bare` uncovered and nothing under its sheet; half an hour after sundown that comes out 2 K colder. */
 function bed(id: string, bare: number, dueMin: number | null, minutes = 20): PlannedBed {
-  const outcome = (key: string, minLeafC: number[]) => ({ key, minLeafC });
+  const outcome = (key: string, minLeafC: number[]) => ({
+    key,
+    minLeafC,
+    coldHours: [2],
+    soilMinC: [2],
+  });
   return {
     bed: { id },
     on: [],
@@ -28,12 +33,12 @@ function bed(id: string, bare: number, dueMin: number | null, minutes = 20): Pla
     laterMinutes: { bare: 0, a: 5 },
     fixed: null,
     chosen: 'bare',
-    late: false,
-    due: dueMin === null ? null : { dueMs: T + dueMin * MIN, lostK: 2 },
+    lateMs: null,
+    due: dueMin === null ? null : { dueMs: T + dueMin * MIN, later: [{ atMs: T + 70 * MIN, lostK: 2 }] },
     atRisk: [
       {
         planting: { crop: 'lettuce', aim: 'survive' },
-        thresholds: { damageC: -2, harmC: -2, deathC: -6, flowerC: null },
+        thresholds: { damageC: -2, harmC: -2, deathC: -6, flowerC: null, rootC: null, chillingC: null },
         value: bare,
         left: 1,
       },
@@ -56,7 +61,7 @@ const work = (hands: number, openings = 0): Work =>
     },
   }) as unknown as Work;
 
-const chosen = (beds: PlannedBed[]) => beds.map((b) => (b.late ? `${b.chosen} late` : b.chosen));
+const chosen = (beds: PlannedBed[]) => beds.map((b) => (b.lateMs !== null ? `${b.chosen} late` : b.chosen));
 
 test('one pair of hands covers in time what being late would cost most, and the other after', async () => {
   const beds = [bed('small', 60, 25), bed('dear', 600, 25)];
@@ -73,6 +78,20 @@ test('each counts by its own latest time: the one that cools later waits for the
   // shutting two houses takes eight minutes of the same hands
   await choose(beds, work(1, 2));
   expect(chosen(beds).filter((x) => x === 'a late')).toHaveLength(1);
+});
+
+test('what is late is late by its own minute: the one that can still be done before dark is', async () => {
+  const beds = [bed('first', 300, 20), bed('second', 300, 20)];
+  beds[1]!.due = {
+    dueMs: T + 20 * MIN,
+    later: [
+      { atMs: T + 45 * MIN, lostK: 0.6 },
+      { atMs: T + 70 * MIN, lostK: 3 },
+    ],
+  };
+  await choose(beds, work(1));
+  expect(chosen(beds)).toEqual(['a', 'a late']);
+  expect(beds[1]!.lateMs).toBe(T + 45 * MIN);
 });
 
 test('with no time for all before dark, what is worth least stays as it is', async () => {

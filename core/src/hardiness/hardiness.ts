@@ -3,58 +3,52 @@
  * what a leaf temperature then does to it. Starting values; harm scores move the thresholds.
  */
 import type { Aim, Crop } from '../crops/crops';
-import { acclimate, atHardness, FRESH } from './acclimation';
+import { acclimate, FRESH } from './acclimation';
+import { injuryOf, sharePast, standsOf, type ColdNight, type Stands } from './injury';
 
 /** Hardness 0 to 1 after `dailyMeansC` among its leaves, one for each day since planting, oldest first. */
 export function hardening(dailyMeansC: readonly number[], crop: Crop): number {
   return dailyMeansC.reduce((state, meanC) => acclimate(state, meanC, crop), FRESH).h;
 }
 
-export interface Thresholds {
-  /** Leaf damage begins, °C. */
-  damageC: number;
-  /** Half are dead, °C. */
-  deathC: number;
-  /** Flowers lost, °C; null where flowers are not the aim. */
-  flowerC: number | null;
+export interface Thresholds extends Stands {
   /** The temperature that the margin is measured to: the first harm that counts for the aim, °C. */
   harmC: number;
 }
 
-/** Thresholds of a planting with hardening `h` under its aim. */
+/** Thresholds of a planting with hardening `h` under its aim; flowers only where they are the aim. */
 export function thresholds(crop: Crop, h: number, aim: Aim): Thresholds {
-  const damageC = atHardness(crop.damageC, h);
-  const deathC = atHardness(crop.deathC, h);
+  const stands = standsOf(crop, h);
+  const { damageC } = stands;
   const flowerC = aim === 'flower' ? (crop.flowerC ?? damageC) : null;
   // who wants it to keep growing counts a night near freezing as a check, before any leaf is hurt
   const harmC = aim === 'flower' ? flowerC! : aim === 'grow' ? Math.max(damageC, -0.5) : damageC;
-  return { damageC, deathC, flowerC, harmC };
+  return { ...stands, flowerC, harmC };
 }
 
-/** Leaves of one bed differ; the share past a threshold rises over about this many K. */
-const SPREAD_K = 0.7;
-const past = (thresholdC: number, leafC: number) =>
-  1 / (1 + Math.exp((leafC - thresholdC) / (SPREAD_K / 1.8)));
+/** What a day of growth that is lost costs of the value: more of what has to keep growing. Starting values. */
+const A_DAY: Record<Aim, number> = { survive: 0.32 / 14, flower: 0.32 / 14, grow: 0.66 / 14 };
+/** Of what has to keep growing, a night near freezing takes this; flowers that were the aim, when all are lost. */
+const CHECK = 0.04;
+const FLOWERS = 0.6;
 
 /**
- * Share of the planting's value that a night with the lowest leaf temperature `leafMinC` costs, 0 to 1. Leaf damage on
- * what only has to survive costs a sixth (it grows out or is trimmed); of what has to keep growing a third, and a
- * freeze without damage a twenty-fifth; lost flowers 60 %.
+ * Share of the planting's value that a night costs, 0 to 1: the dead, and of the living the days of growth that their burnt leaves
+ * or the chill cost, or the flowers. All leaves gone are two weeks: a third of what only has to survive, two thirds of what
+ * has to keep growing.
  */
-export function lossShare(t: Thresholds, aim: Aim, leafMinC: number): number {
-  const dead = past(t.deathC, leafMinC);
-  const hurt = past(t.damageC, leafMinC);
-  let alive = (aim === 'grow' ? 0.33 : 0.16) * hurt;
-  if (aim === 'grow') alive = Math.max(alive, 0.04 * past(-0.5, leafMinC));
-  if (t.flowerC !== null) alive = Math.max(alive, 0.6 * past(t.flowerC, leafMinC));
-  return dead + (1 - dead) * alive;
+export function lossShare(t: Thresholds, aim: Aim, night: ColdNight): number {
+  const i = injuryOf(t, night);
+  let alive = A_DAY[aim] * i.daysLost;
+  if (aim === 'grow') alive = Math.max(alive, CHECK * sharePast(-0.5, night.leafMinC));
+  if (aim === 'flower') alive = Math.max(alive, FLOWERS * i.flowers);
+  return i.plants + (1 - i.plants) * alive;
 }
 
 /** Of that, what does not grow out again: the dead, and flowers that were the aim. */
-export function lastingLoss(t: Thresholds, aim: Aim, leafMinC: number): number {
-  const dead = past(t.deathC, leafMinC);
-  const flowers = aim === 'flower' && t.flowerC !== null ? 0.6 * past(t.flowerC, leafMinC) : 0;
-  return dead + (1 - dead) * flowers;
+export function lastingLoss(t: Thresholds, aim: Aim, night: ColdNight): number {
+  const i = injuryOf(t, night);
+  return i.plants + (1 - i.plants) * (aim === 'flower' ? FLOWERS * i.flowers : 0);
 }
 
 /** What a leaf temperature will do, as a grower says it. */

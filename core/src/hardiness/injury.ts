@@ -1,6 +1,7 @@
 /**
- * What a night does to a planting. Contract: `injury` takes the lowest leaf temperature, for how long it was about that cold, and what
- * the planting stands, and gives shares with nothing rounded; it never gets less as the night gets colder or longer.
+ * What a night does to a planting. Contract: `injuryOf` takes what the planting stands, the lowest leaf temperature and for how long it
+ * was about that cold, and gives shares with nothing rounded; it never gets less as the night gets colder or longer. One law for
+ * the night's plan, for what is left of a planting, and for the years of a season.
  *
  * Thresholds of the literature are of freezers held for one to two hours; each doubling of the time costs about 0.4 K (potted
  * trials of leafy crops lie between 0.2 and 0.6). A leaf that touches its cover is as cold as the cover's inner face, about 1 K
@@ -22,6 +23,19 @@ export interface ColdNight {
   suddenSun?: boolean;
 }
 
+/** What a planting stands as hard as it is, °C; null where that does not count. */
+export interface Stands {
+  /** Leaf damage begins. */
+  damageC: number;
+  /** Half are dead. */
+  deathC: number;
+  /** Roots are killed, by the soil about them. */
+  rootC: number | null;
+  flowerC: number | null;
+  /** Harmed above zero by nights below this. */
+  chillingC: number | null;
+}
+
 export interface Injury {
   /** Shares, 0 to 1: plants lost, leaves lost on those that live, open flowers and young fruit lost. */
   plants: number;
@@ -35,37 +49,49 @@ export interface Injury {
 
 const SPREAD_K = 0.7;
 /** Share of a bed past a threshold. */
-const past = (thresholdC: number, c: number) => 1 / (1 + Math.exp((c - thresholdC) / (SPREAD_K / 1.8)));
+export const sharePast = (thresholdC: number, c: number) =>
+  1 / (1 + Math.exp((c - thresholdC) / (SPREAD_K / 1.8)));
 
 /** What a longer night counts colder, K. Example: 4 hours: 0.4; half an hour: −0.8. */
 export function durationK(hours: number): number {
   return 0.4 * Math.log2(Math.min(16, Math.max(0.25, hours)) / 2);
 }
 
+/** The night's lowest as it counts against a threshold of two hours, °C. */
+export const effectiveC = (night: ColdNight): number =>
+  night.leafMinC -
+  (night.hours === undefined ? 0 : durationK(night.hours)) -
+  (night.touches ? 1 : 0) -
+  (night.suddenSun && night.leafMinC < 0 ? 1 : 0);
+
 /** A flower cluster after this: strawberries about a month, cut flowers with many stems less. */
 const nextFlower = (crop: Crop) => (crop.group === 'strawberry' ? 30 : crop.aim === 'flower' ? 21 : 0);
 
-export function injury(crop: Crop, h: number, night: ColdNight): Injury {
-  const c =
-    night.leafMinC -
-    (night.hours === undefined ? 0 : durationK(night.hours)) -
-    (night.touches ? 1 : 0) -
-    (night.suddenSun && night.leafMinC < 0 ? 1 : 0);
-  const damageC = atHardness(crop.damageC, h);
-  const deathC = atHardness(crop.deathC, h);
-  const leafDeathC = damageC + 0.6 * (deathC - damageC);
-  const byRoot = night.soilMinC === undefined ? 0 : past(atHardness(crop.rootC, h), night.soilMinC);
-  const plants = 1 - (1 - past(deathC, c)) * (1 - byRoot);
-  // burn begins at `damageC`, half of the leaves are gone at `leafDeathC`
-  const depth = Math.max(0, (damageC - c) / (damageC - leafDeathC));
+/** What a crop stands at hardness `h`. */
+export const standsOf = (crop: Crop, h: number): Stands => ({
+  damageC: atHardness(crop.damageC, h),
+  deathC: atHardness(crop.deathC, h),
+  rootC: atHardness(crop.rootC, h),
+  flowerC: crop.flowerC,
+  chillingC: crop.chillingC,
+});
+
+export function injuryOf(s: Stands, night: ColdNight): Omit<Injury, 'nextFlowerDays'> {
+  const c = effectiveC(night);
+  const byRoot = night.soilMinC === undefined || s.rootC === null ? 0 : sharePast(s.rootC, night.soilMinC);
+  // burn begins at `damageC`, half of the leaves are gone six tenths of the way to where plants die
+  const depth = Math.max(0, (s.damageC - c) / (0.6 * (s.damageC - s.deathC)));
   const leaves = 1 - 2 ** -(depth * depth);
-  const flowers = crop.flowerC === null ? 0 : past(crop.flowerC, c);
-  const chilled = crop.chillingC === null ? 0 : Math.max(0, crop.chillingC - night.leafMinC) / 4;
+  const chilled = s.chillingC === null ? 0 : Math.max(0, s.chillingC - night.leafMinC) / 4;
   return {
-    plants,
+    plants: 1 - (1 - sharePast(s.deathC, c)) * (1 - byRoot),
     leaves,
-    flowers,
+    flowers: s.flowerC === null ? 0 : sharePast(s.flowerC, c),
     daysLost: Math.min(30, 14 * leaves + Math.min(6, chilled)),
-    nextFlowerDays: flowers > 0.05 ? nextFlower(crop) : 0,
   };
+}
+
+export function injury(crop: Crop, h: number, night: ColdNight): Injury {
+  const i = injuryOf(standsOf(crop, h), night);
+  return { ...i, nextFlowerDays: i.flowers > 0.05 ? nextFlower(crop) : 0 };
 }

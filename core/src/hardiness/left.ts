@@ -20,5 +20,5 @@ export function shareLeft(
   lowsSinceC: readonly number[],
 ): number {
   const start = score === null ? 1 : LEFT_BY_SCORE[score];
-  return lowsSinceC.reduce((left, c) => left * (1 - lastingLoss(t, aim, c)), start);
+  return lowsSinceC.reduce((left, c) => left * (1 - lastingLoss(t, aim, { leafMinC: c })), start);
 }

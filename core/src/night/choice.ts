@@ -1,10 +1,12 @@
 /**
  * What goes on which bed. Contract: `mayWin` says which options of a bed are worth running under everyone; `choose` sets each
  * bed's `chosen` by the kept solver, within the stock and within the hands and minutes left before each place's own latest
- * time. What can only be done later than that is priced as later, and marked; nothing is dropped for being late alone.
+ * time. What can only be done later than that is priced by the minute at which it is, and marked; nothing is dropped for
+ * being late alone.
  */
 import { HOUR_MS } from '../time/farmTime';
 import { couldWin, coverProblem, expectedLoss, workCost, type BedChoice, type PricedOption } from './choose';
+import { coldNights } from './outcome';
 import { darkMs, type PlannedBed, type Work } from './planned';
 import { optionKey, type CoverOption } from './options';
 
@@ -56,12 +58,18 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
   const byDark = Math.max(HOUR_MS / 2, darkMs(w.inputs) - nowMs) / 60_000;
   const due = b.due;
   if (!due || due.dueMs >= darkMs(w.inputs)) return [{ ...as, byMin: byDark }];
-  const lows = b.outcome.options.find((x) => x.key === o.key)!.minLeafC.map((c) => c - due.lostK);
-  const loss = b.atRisk.reduce((sum, a) => sum + expectedLoss(a, lows, w.errorK), 0);
-  return [
-    { ...as, byMin: Math.max(0, due.dueMs - nowMs) / 60_000 },
-    { ...as, byMin: byDark, late: true, loss: Math.max(as.loss, loss) },
-  ];
+  const inTime = { ...as, byMin: Math.max(0, due.dueMs - nowMs) / 60_000 };
+  const outcome = b.outcome.options.find((x) => x.key === o.key)!;
+  const darkAtMs = nowMs + byDark * 60_000;
+  const steps = due.later.map((l, n, all) =>
+    n === all.length - 1 ? { ...l, atMs: darkAtMs } : { ...l, atMs: Math.min(l.atMs, darkAtMs) },
+  );
+  const late = steps.map(({ atMs, lostK }): PricedOption => {
+    const nights = coldNights(outcome, lostK);
+    const loss = b.atRisk.reduce((sum, a) => sum + expectedLoss(a, nights, w.errorK), 0);
+    return { ...as, byMin: Math.max(0, atMs - nowMs) / 60_000, lateMs: atMs, loss: Math.max(as.loss, loss) };
+  });
+  return [inTime, ...late];
 }
 
 /** Minutes that shutting takes away from laying. */
@@ -125,8 +133,8 @@ export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void
   }
   const chosen = problem.read(values);
   for (const b of beds) {
-    const { key, late } = chosen[b.bed.id]!;
+    const { key, lateMs } = chosen[b.bed.id]!;
     b.chosen = key;
-    b.late = late === true;
+    b.lateMs = lateMs ?? null;
   }
 }

@@ -6,6 +6,7 @@
 import { cropById } from '../crops/crops';
 import type { Cover, Planting } from '../farm/types';
 import { lossShare, type Thresholds } from '../hardiness/hardiness';
+import type { ColdNight } from '../hardiness/injury';
 import { REST_ERROR_K } from '../calibration/belief';
 import type { OptionOutcome } from './outcome';
 import type { CoverOption } from './options';
@@ -29,14 +30,16 @@ const ERROR_POINTS = [
   { k: Math.sqrt(3), weight: 1 / 6 },
 ];
 
-/** Expected loss of one planting in money, over the members and the model's own error. */
-export function expectedLoss(p: PlantingAtRisk, minLeafC: readonly number[], errorK = REST_ERROR_K): number {
+/** Expected loss of one planting in money, over the members' nights and the model's own error. */
+export function expectedLoss(p: PlantingAtRisk, nights: readonly ColdNight[], errorK = REST_ERROR_K): number {
   let sum = 0;
-  for (const min of minLeafC) {
-    for (const { k, weight } of ERROR_POINTS)
-      sum += weight * lossShare(p.thresholds, p.planting.aim, min + k * errorK);
+  for (const night of nights) {
+    for (const { k, weight } of ERROR_POINTS) {
+      const leafMinC = night.leafMinC + k * errorK;
+      sum += weight * lossShare(p.thresholds, p.planting.aim, { ...night, leafMinC });
+    }
   }
-  return (p.value * sum) / minLeafC.length;
+  return (p.value * sum) / nights.length;
 }
 
 /** Share of outcomes in which the leaf falls below what harms the planting, 0 to 1. */
@@ -65,8 +68,8 @@ export interface PricedOption {
   pieces: Record<string, number>;
   /** Minutes from now by which it has to be done; left out where nothing presses. */
   byMin?: number;
-  /** Done after the place's own latest time, with the loss that goes with that. */
-  late?: boolean;
+  /** Done after the place's own latest time, by this instant, with the loss that goes with that. */
+  lateMs?: number;
 }
 
 export interface BedChoice {

@@ -9,7 +9,8 @@ import { bandOf, medianOf } from './bands';
 import { CLOSE_MIN } from './choice';
 import { LIFT_SHARE } from './choose';
 import { joined, minutesFor, useOf, type Job, type JobItem } from './jobParts';
-import { asIsOutcome, chosenOutcome, darkMs, type NightPlan, type PlannedBed } from './planned';
+import { lostAtDark } from './evaluate';
+import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
 import { optionKey } from './options';
 import { AS_IS, SHUT } from './tasks';
 import { moneyText, type Style } from './words';
@@ -100,11 +101,11 @@ function item(c: Change, n: number): JobItem {
 function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const todo = group.filter((c) => !c.done);
   const lines: string[] = [];
-  const overdue = todo.filter((c) => c.bed.late).map((c) => c.bed.bed.name);
+  const overdue = todo.filter((c) => c.bed.lateMs !== null).map((c) => c.bed.bed.name);
   if (todo.length > overdue.length) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
   if (overdue.length > 0)
     lines.push(
-      `With the hands and the time left ${joined([...new Set(overdue)])} cannot be covered when it does most: as soon as you can`,
+      `With the hands and the time left ${joined([...new Set(overdue)])} cannot be covered when it does most: ${AS_SOON}`,
     );
   const beds = todo
     .filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n)
@@ -116,7 +117,7 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
       return `${c.bed.bed.name}: leaf ${t(after)} instead of ${t(before)}${saved >= 1 ? `, saves about ${moneyText(saved, style.currency)}` : ''}`;
     });
   lines.push(...beds);
-  const late = Math.max(0, ...todo.map((c) => c.bed.due?.lostK ?? 0));
+  const late = Math.max(0, ...todo.map((c) => lostAtDark(c.bed.due)));
   if (late > 0.4) {
     const sunset = plan.window.sunsetMs;
     const lost = differenceText(late, style.units.temperature).replace('+', '');
@@ -129,19 +130,23 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
 
 /** Due time of a group, before anything is late: the earliest of its beds. */
 function dueOf(group: Change[], plan: NightPlan): number {
-  const due = group
-    .filter((c) => !c.done)
-    .map((c) => (c.bed.late ? darkMs(plan) : (c.bed.due?.dueMs ?? plan.closeMs)));
+  const due = group.filter((c) => !c.done).map((c) => c.bed.lateMs ?? c.bed.due?.dueMs ?? plan.closeMs);
   if (due.length > 0) return Math.min(...due);
   return Math.max(...group.map((c) => c.atMs ?? plan.nowMs));
 }
 
 const VERB: Record<CoverUse, string> = { hoops: 'on', flat: 'laid on', over: 'over' };
 
-export function coverJobs(plan: NightPlan, style: Style): Job[] {
+/** What is said of a job that is late whatever is done. */
+export const AS_SOON = 'as soon as you can';
+
+/** One job for a sheet on all beds of a structure; `byTime`, one for each time by which its beds want it. */
+export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] {
   const groups = new Map<string, Change[]>();
   for (const c of changes(plan)) {
-    const key = `${c.on ? 'on' : 'off'}:${sheetKey(c.cover)}:${c.bed.structure.id}:${c.done ? 'done' : c.bed.late ? 'late' : 'todo'}`;
+    const late = c.bed.lateMs !== null ? `late${c.bed.lateMs}` : 'todo';
+    const when = c.done ? 'done' : byTime ? `${late}${c.bed.due?.dueMs ?? ''}` : late;
+    const key = `${c.on ? 'on' : 'off'}:${sheetKey(c.cover)}:${c.bed.structure.id}:${when}`;
     groups.set(key, [...(groups.get(key) ?? []), c]);
   }
   const accepted = new Set(

@@ -74,14 +74,26 @@ export function joinOutcomes(task: BedTask, parts: readonly OptionOutcome[][]): 
   return task.options.map((o) => found.get(o.key)!);
 }
 
+/** What laying a bed's covers later than `dueMs` takes from its leaf: by when, and how much, each step worse than the one before. */
+export interface Due {
+  dueMs: number;
+  later: { atMs: number; lostK: number }[];
+}
+
+/** What the latest of them loses, K. */
+export const lostAtDark = (due: Due | null): number => due?.later.at(-1)?.lostK ?? 0;
+
+/** Steps closer than this are one. */
+const STEP_K = 0.15;
+
 /**
  * The latest time, out of `specs`, at which the covers can go on and still leave the leaf within 0.3 K of what the first
- * of them gives, under the forecast's centre; `lostK` is what the last of them loses.
+ * of them gives, under the forecast's centre, and what being later than that loses.
  */
 export function latestCoverMs(
   task: Omit<BedTask, 'options'>,
   specs: { fromMs: number; spec: BedSpec }[],
-): { dueMs: number; lostK: number } {
+): Due {
   const options = specs.map(({ fromMs, spec }) => ({ key: String(fromMs), spec, structureLayer: -1 }));
   const centre = { ...task, options, members: [task.members[0]!] };
   const minima = evaluateBed(centre).map((o) => o.minLeafC[0]!);
@@ -90,5 +102,11 @@ export function latestCoverMs(
   minima.forEach((min, i) => {
     if (min >= best - 0.3) due = i;
   });
-  return { dueMs: specs[due]!.fromMs, lostK: best - minima[minima.length - 1]! };
+  const later: Due['later'] = [];
+  // of steps that lose about the same, the last: it asks least
+  for (let i = specs.length - 1; i > due; i--) {
+    const lostK = Math.max(0, best - Math.min(...minima.slice(0, i + 1)));
+    if (lostK <= (later[0]?.lostK ?? Infinity) - STEP_K) later.unshift({ atMs: specs[i]!.fromMs, lostK });
+  }
+  return { dueMs: specs[due]!.fromMs, later };
 }

@@ -3,8 +3,10 @@
  * takes the runs in the order of the members and adds nothing that they do not hold.
  */
 import { REST_ERROR_K } from '../calibration/belief';
+import type { ColdNight } from '../hardiness/injury';
 import type { SoilState } from '../heat/carry';
 import type { BedRun } from '../heat/run';
+import { HOUR_MS } from '../time/farmTime';
 import { bandSeries, medianOf, type Band } from './bands';
 
 export interface OptionOutcome {
@@ -12,6 +14,9 @@ export interface OptionOutcome {
   /** Lowest leaf temperature of each member, °C, and when. */
   minLeafC: number[];
   minAtMs: number;
+  /** Hours within a kelvin of that, each member, and the lowest soil about the roots at 5 cm, °C. */
+  coldHours: number[];
+  soilMinC: number[];
   /** Lowest air in the structure itself where its thermometer hangs, each member, °C; empty in the open. */
   structureMinC: number[];
   /** When the leaves have thawed, each member, epoch ms; null where they never froze, Infinity where not within the hours. */
@@ -68,6 +73,31 @@ export function thawTimeMs(
   return Infinity;
 }
 
+/** Hours from `from` on in which a leaf is within a kelvin of its lowest; never less than half a step. */
+function hoursNear(
+  timesMs: readonly number[],
+  leafC: ArrayLike<number>,
+  from: number,
+  lowestC: number,
+): number {
+  let ms = 0;
+  for (let i = from; i < timesMs.length; i++) {
+    if (leafC[i]! > lowestC + 1) continue;
+    const before = timesMs[i - 1] ?? timesMs[i]!;
+    const after = timesMs[i + 1] ?? timesMs[i]!;
+    ms += (after - before) / 2;
+  }
+  return ms / HOUR_MS;
+}
+
+/** An option's nights as they hurt a planting, by member; laid too late, `lostK` colder. */
+export const coldNights = (o: OptionOutcome, lostK = 0): ColdNight[] =>
+  o.minLeafC.map((c, m) => ({
+    leafMinC: c - lostK,
+    hours: o.coldHours[m]!,
+    soilMinC: o.soilMinC[m]!,
+  }));
+
 export interface OutcomeInputs {
   key: string;
   runs: readonly BedRun[];
@@ -103,6 +133,8 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     key: o.key,
     minLeafC,
     minAtMs: medianOf(minAt),
+    coldHours: leaves.map((leafC, m) => hoursNear(times, leafC, from, minLeafC[m]!)),
+    soilMinC: runs.map((r) => lowest(r.soilC[1])),
     structureMinC:
       o.structureLayer < 0 ? [] : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]!),
     thawMs: leaves.map((leafC) => thawTimeMs(times, leafC, from)),

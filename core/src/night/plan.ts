@@ -14,7 +14,7 @@ import { choose, mayWin, threesThatMayWin } from './choice';
 import { changeMinutes, expectedLoss, plantingValue } from './choose';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
-import type { OptionOutcome } from './outcome';
+import { coldNights, type OptionOutcome } from './outcome';
 import { bedTask, isKnown, layMs, type Found, type PlannedBed, type Work } from './planned';
 import { optionKey, threeOptions, type CoverOption } from './options';
 import { structureIndex } from './stack';
@@ -64,7 +64,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     minutes,
     laterMinutes,
     due: null,
-    late: false,
+    lateMs: null,
     plannedSpec: p.asIsSpec,
     lift: null,
   };
@@ -77,7 +77,7 @@ function take(bed: PlannedBed, outcomes: readonly OptionOutcome[], errorK: numbe
   const options = new Map(bed.outcome.options.map((o) => [o.key, o] as const));
   for (const o of outcomes) {
     options.set(o.key, o);
-    bed.loss[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, o.minLeafC, errorK), 0);
+    bed.loss[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, coldNights(o), errorK), 0);
   }
   bed.outcome.options = [...options.values()];
 }
@@ -226,7 +226,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
           layMs(inputs, b),
         );
       // alone under its roof and in time, a bed is as it was looked at
-      if (f.beds.length < 2 && !f.beds.some((b) => b.late)) return;
+      if (f.beds.length < 2 && !f.beds.some((b) => b.lateMs !== null)) return;
       Object.assign(f, await asPlanned(w, f.roof, f.beds));
       f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }], w.errorK));
     }),
@@ -252,5 +252,5 @@ async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const due = await w.pool.due({ task: bedTask(w, f, b, 1), specs }, f.under, w.signal);
   // round down to ten minutes, but never into the past
   const light = Math.min(due.dueMs, times[times.length - 2] ?? due.dueMs);
-  b.due = { dueMs: Math.max(i.nowMs, floorMinutes(light, 10)), lostK: due.lostK };
+  b.due = { ...due, dueMs: Math.max(i.nowMs, floorMinutes(light, 10)) };
 }

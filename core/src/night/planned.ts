@@ -6,7 +6,7 @@ import type { Lain } from '../log/apply';
 import { HOUR_MS, type NightWindow, type Phase } from '../time/farmTime';
 import type { Issue, Worth } from '../weather/record';
 import { outcomeOf, type PlantingAtRisk } from './choose';
-import type { BedTask } from './evaluate';
+import type { BedTask, Due } from './evaluate';
 import type { HouseOutcome, HouseTask } from './house';
 import type { LiftLook, LiftTask } from './lift';
 import type { BedOutcome, OptionOutcome } from './outcome';
@@ -31,7 +31,7 @@ export interface SolveTask {
 export interface Workers {
   house(task: HouseTask, signal: AbortSignal): Promise<HouseOutcome>;
   evaluate(task: BedTask, under: string, signal: AbortSignal): Promise<OptionOutcome[]>;
-  due(task: DueTask, under: string, signal: AbortSignal): Promise<{ dueMs: number; lostK: number }>;
+  due(task: DueTask, under: string, signal: AbortSignal): Promise<Due>;
   lift(task: LiftTask, under: string, signal: AbortSignal): Promise<LiftLook[]>;
   solve(task: SolveTask, signal: AbortSignal): Promise<Record<string, number>>;
   /** One name for equal work. */
@@ -55,9 +55,9 @@ export interface PlannedBed extends BedPlan {
   /** Minutes of work tonight, and what lifting it again will take. */
   minutes: Record<string, number>;
   laterMinutes: Record<string, number>;
-  due: { dueMs: number; lostK: number } | null;
-  /** What is chosen can be done only after that: there are too few hands for all of it in time. */
-  late: boolean;
+  due: Due | null;
+  /** When what is chosen can be done, where that is after `due`: there are too few hands for all of it in time. */
+  lateMs: number | null;
   /** The bed under what is chosen for it. */
   plannedSpec: BedSpec;
   /** In the morning, of a bed with covers on: when they may come off, null where they may not; and how cold it gets without. */
@@ -114,8 +114,8 @@ type Evening = Pick<NightPlan, 'window' | 'closeMs'>;
 export const darkMs = (e: Evening): number =>
   Math.max(e.closeMs, (e.window.sunsetMs ?? e.closeMs + HOUR_MS) + HOUR_MS / 2);
 
-/** When what a bed does not have on yet goes on: as houses are shut, or where hands are too few, by dark. */
-export const layMs = (e: Evening, b: Pick<PlannedBed, 'late'>): number => (b.late ? darkMs(e) : e.closeMs);
+/** When what a bed does not have on yet goes on: as houses are shut, or where hands are too few, when they come to it. */
+export const layMs = (e: Evening, b: Pick<PlannedBed, 'lateMs'>): number => b.lateMs ?? e.closeMs;
 
 /** Chosen outcome of a bed. */
 export function chosenOutcome(b: PlannedBed) {

@@ -19,6 +19,7 @@ import {
   type NightWindow,
   type Structure,
   type Style,
+  type Thresholds,
   coversOn,
 } from '@fogata/core';
 import {
@@ -175,7 +176,7 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
 export function plantingView(
   p: PlantingView['planting'],
   harden: number,
-  t: { damageC: number; deathC: number; flowerC: number | null; harmC: number },
+  limits: Thresholds,
   today: string,
   minLeafC: number[] | null,
   errorK: number,
@@ -192,10 +193,13 @@ export function plantingView(
     cropName: crop.name,
     hardening: harden,
     daysSince: daysBetween(p.plantedOn, today),
-    ...t,
+    damageC: limits.damageC,
+    deathC: limits.deathC,
+    flowerC: limits.flowerC,
+    harmC: limits.harmC,
     leafC,
-    verdict: leafC ? verdict(crop, t, leafC.mid) : null,
-    harmChance: minLeafC ? harmChance({ planting: p, thresholds: t, value }, minLeafC, errorK) : null,
+    verdict: leafC ? verdict(crop, limits, leafC.mid) : null,
+    harmChance: minLeafC ? harmChance({ planting: p, thresholds: limits, value }, minLeafC, errorK) : null,
     lastHarm: harm?.score ?? null,
     left,
     harvestedKg,

@@ -3,6 +3,7 @@ import {
   joinOutcomes,
   splitTask,
   type Belief,
+  type Due,
   type HouseOutcome,
   type LiftLook,
   type OptionOutcome,
@@ -92,8 +93,7 @@ export function startPool(filename: string): NightPool & SeasonPool & DayPool {
       );
       return joinOutcomes(task, await Promise.all(parts));
     },
-    due: (task, _under, signal) =>
-      pool.run(task, { name: 'due', signal }) as Promise<{ dueMs: number; lostK: number }>,
+    due: (task, _under, signal) => pool.run(task, { name: 'due', signal }) as Promise<Due>,
     lift: (task, _under, signal) => pool.run(task, { name: 'lift', signal }) as Promise<LiftLook[]>,
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
     solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Record<string, number>>,
