@@ -75,6 +75,7 @@ export default ts.config(
       'core/src/**/*.ts',
       'core/day/**/*.ts',
       'core/planning/**/*.ts',
+      'core/relay/**/*.ts',
       'core/season/**/*.ts',
       'core/telling/**/*.ts',
     ],

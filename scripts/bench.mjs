@@ -13,7 +13,7 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'cjs',
-  external: ['esbuild', 'piscina', '@playwright/test'],
+  external: ['esbuild', 'highs', 'piscina', '@playwright/test'],
   define: { __dirname: JSON.stringify(join(root, 'bench', 'src')) },
 });
 process.exit(

@@ -34,6 +34,7 @@ import { trueHours } from '@fogata/core/standins';
 import { first } from './first';
 import { largeFarm } from './largeFarm';
 import { longLog } from './longLog';
+import { relay } from './relay';
 import { season } from './season';
 import { whatIf } from './whatIf';
 
@@ -267,6 +268,7 @@ const PARTS: Record<string, () => unknown> = {
   night: single,
   evening,
   season: () => season(say, join(root, 'server', 'dist', 'worker.mjs')),
+  relay: () => relay(say),
   first: () => first(say),
   whatIf: () => whatIf(say),
   largeFarm: () => largeFarm(say),

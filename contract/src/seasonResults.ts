@@ -3,44 +3,26 @@ import { acclimate, atHardness, cropById, FRESH, injury, leafDeathC, type Hardne
 import {
   answer,
   dayOfYear,
-  fromDaily,
-  fromMonthly,
   isPlanted,
-  LEAST_DAYS,
   monthDayOf,
   placeOf,
-  readDailyCsv,
   usualVenting,
   withFrostDates,
-  type Climate,
   type Want,
 } from '@fogata/core/season';
+import { climateAsked } from './climateAsked';
 import type { HardinessRequest, WindowsRequest } from './windows';
 import { MISSES, reasonWords } from './windowsWords';
 
 const dateOf = (day: number | null) => (day === null ? null : monthDayOf(day));
 const round = (x: number, places = 2) => Math.round(x * 10 ** places) / 10 ** places;
 
-function climateOf(r: WindowsRequest, read: (path: string) => string | null): Climate | string {
-  const site = { ...r.site, elevationM: r.site.elevationM ?? 0 };
-  if ('monthly' in r.climate) return fromMonthly(site, r.climate.monthly);
-  const text = read(r.climate.dailyCsv);
-  if (text === null)
-    return `climate.dailyCsv: expected a file that can be read; ${r.climate.dailyCsv} cannot`;
-  const { days, badRows } = readDailyCsv(text);
-  const bad = badRows[0];
-  if (bad) return `climate.dailyCsv: expected days with low and high; row ${bad.row}: ${bad.reason}`;
-  if (days.length < LEAST_DAYS)
-    return `climate.dailyCsv: expected at least three years of days, it has ${days.length} days`;
-  return fromDaily(site, days);
-}
-
 export function windowsResult(
   r: WindowsRequest,
   read: (path: string) => string | null,
 ): { result: object } | { problem: string } {
   const crop = cropById(r.crop);
-  const base = climateOf(r, read);
+  const base = climateAsked(r, read);
   if (typeof base === 'string') return { problem: base };
   const { climate, missed } = withFrostDates(base, r.frost ?? {});
   const { deepC: _deep, surfaceC: _surface, ...ground } = r.ground ?? {};
@@ -79,7 +61,7 @@ export function windowsResult(
         })),
         misses: MISSES[w.school],
       })),
-      dates: rows.map(({ day: d, ready, upDays: _up, ...shares }) => ({
+      dates: rows.map(({ day: d, ready, upDays: _up, overDays: _over, ...shares }) => ({
         date: monthDayOf(d),
         ready: {
           early: ready.early === null ? null : monthDayOf(d + ready.early),

@@ -1,28 +1,19 @@
 /** The open formats `fogata-windows/1` and `fogata-hardiness/1`: their shapes, with units and ranges, and the result in words. */
 import { isCrop } from '@fogata/core';
 import { z } from 'zod';
+import { climateSchema } from './climateAsked';
 import { date, monthDay } from './farm';
 import { between, firstProblem, groundSchema, layerSchema, siteSchema } from './simulationCase';
 
-const crop = z
+export const cropId = z
   .string({ error: 'the id of a crop' })
   .refine(isCrop, 'the id of a crop of the list, as npm run -s crops -- --csv prints it');
-const month = z
-  .strictObject({ lowC: between(-70, 45, '°C'), highC: between(-60, 60, '°C') })
-  .refine((m) => m.highC > m.lowC, 'a mean high over the mean low');
-
 export const windowsRequestSchema = z.strictObject({
   format: z.literal('fogata-windows/1', { error: 'the string fogata-windows/1' }),
   site: siteSchema,
-  climate: z.union(
-    [
-      z.strictObject({ monthly: z.array(month).length(12, 'twelve months from January') }),
-      z.strictObject({ dailyCsv: z.string().min(1, 'the path of a CSV of days') }),
-    ],
-    { error: 'either { "monthly": twelve months } or { "dailyCsv": a path }' },
-  ),
+  climate: climateSchema,
   frost: z.strictObject({ lastSpring: monthDay.optional(), firstAutumn: monthDay.optional() }).optional(),
-  crop,
+  crop: cropId,
   how: z.enum(['sow', 'transplant']),
   stack: z.array(layerSchema.omit({ on: true, open: true })).max(4, 'at most 4 layers'),
   ground: groundSchema.partial({ deepC: true }).optional(),
@@ -40,7 +31,7 @@ export type WindowsRequest = z.infer<typeof windowsRequestSchema>;
 
 export const hardinessRequestSchema = z.strictObject({
   format: z.literal('fogata-hardiness/1', { error: 'the string fogata-hardiness/1' }),
-  crop,
+  crop: cropId,
   /** Hardness that it starts with, 0 fresh from the tray to 1. */
   start: between(0, 1, '').optional(),
   days: z
@@ -60,7 +51,7 @@ export const hardinessRequestSchema = z.strictObject({
 });
 export type HardinessRequest = z.infer<typeof hardinessRequestSchema>;
 
-const reader =
+export const reader =
   <T>(schema: z.ZodType<T>) =>
   (json: unknown): { request: T } | { problem: string } => {
     const read = schema.safeParse(json, { reportInput: true });

@@ -138,6 +138,7 @@ describe('what is to be begun', () => {
     day: i * 5,
     ready: { early: null, middle: null, late: null },
     upDays: null,
+    overDays: null,
     lostToCold: 0,
     notReady: i / 73,
     notClear: 0,

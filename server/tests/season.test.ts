@@ -215,7 +215,12 @@ describe('the book', () => {
     crop: { id, how: 'sow' as const },
   });
   const answerOf = (id: string) =>
-    ({ rows: [], windows: [], frosts: { lastSpring: id.length, firstAutumn: null } }) as SeasonAnswer;
+    ({
+      rows: [],
+      windows: [],
+      mean: { growthDd: [], riseDd: [] },
+      frosts: { lastSpring: id.length, firstAutumn: null },
+    }) as SeasonAnswer;
 
   test('asks once for what it has, and a place once for its crops together', async () => {
     const asked: SeasonTask[] = [];

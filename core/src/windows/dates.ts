@@ -19,6 +19,8 @@ export interface DateRow extends Record<Failure, number> {
   /** Days after `day`; null where fewer than a tenth, a half, nine tenths of the years come to a picking. */
   ready: { early: number | null; middle: number | null; late: number | null };
   success: number;
+  /** Days until it has nothing more to give, or bolts, spoils or dies, in the middle of the years that come to a picking; null where that was not asked. */
+  overDays: number | null;
   /** Days until it is up, of what is sown, in the middle year; null where in fewer than half of the years it comes. */
   upDays: number | null;
 }
@@ -90,23 +92,38 @@ export function lucks(years: number, seed = 8191): Luck[] {
   }));
 }
 
+/** What comes after the first picking is followed in one of so many years: it costs more than all before. */
+const STANDS_EVERY = 8;
+
+/** Days until it is over, where it comes to a picking. */
+function standsUntil(s: Season, day: number, how: How, luck: Luck): number | null {
+  const c = course(s, day, how, luck);
+  return c.readyDay === null ? null : c.endDay - day;
+}
+
 /** `years` of the season's series are looked at, each with the year after it. */
-export function datesOf(s: Season, how: How, want: Want, years: number): DateRow[] {
+export function datesOf(s: Season, how: How, want: Want, years: number, stands = false): DateRow[] {
   const rows: DateRow[] = [];
   const luck = lucks(years);
   for (let day = 0; day < YEAR_DAYS; day += EVERY_DAYS) {
     const counts: Record<Failure, number> = { lostToCold: 0, notReady: 0, notClear: 0, bolted: 0, cooked: 0 };
     const readies: number[] = [];
     const ups: number[] = [];
+    const overs: number[] = [];
     for (let y = 0; y < years; y++) {
       const { failed, ready, up } = outcome(s, y * YEAR_DAYS + day, how, want, luck[y]!);
       if (failed) counts[failed] += 1;
       if (ready !== null) readies.push(ready);
       if (up !== null) ups.push(up);
+      if (stands && ready !== null && y % STANDS_EVERY === 0) {
+        const over = standsUntil(s, y * YEAR_DAYS + day, how, luck[y]!);
+        if (over !== null) overs.push(over);
+      }
     }
     const byDay = (a: number, b: number) => a - b;
     readies.sort(byDay);
     ups.sort(byDay);
+    overs.sort(byDay);
     const at = (q: number, days = readies) => days[Math.ceil(q * years) - 1] ?? null;
     const failed = FAILURES.reduce((sum, f) => sum + counts[f], 0);
     const share = (n: number) => Math.round((n / years) * 1e6) / 1e6;
@@ -119,6 +136,7 @@ export function datesOf(s: Season, how: How, want: Want, years: number): DateRow
       bolted: share(counts.bolted),
       cooked: share(counts.cooked),
       success: share(years - failed),
+      overDays: overs[overs.length >> 1] ?? null,
       upDays: at(0.5, ups),
     });
   }

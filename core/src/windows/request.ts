@@ -10,6 +10,7 @@ import { fitUnder } from '../climate/underFit';
 import { frostDays, middleDay, plausibleYears } from '../climate/years';
 import type { Crop } from '../crops/crops';
 import { season, type How } from '../growth/course';
+import { meanYear, type MeanYear } from '../relay/course';
 import { dayLengthH } from '../sky/sun';
 import { datesOf, type DateRow, type Want } from './dates';
 import { windowsOf, type Frosts, type Window } from './schools';
@@ -60,12 +61,14 @@ export function answer(
   how: How,
   want: Want,
   risk: number,
-): { windows: Window[]; rows: DateRow[] } {
+  stands = false,
+): { windows: Window[]; rows: DateRow[]; mean: MeanYear } {
   const s = season(crop, place.under, place.dayH);
-  const rows = datesOf(s, how, want, place.years);
+  const rows = datesOf(s, how, want, place.years, stands);
   const { latitude } = place.climate.site;
   return {
     rows,
+    mean: meanYear(s, place.years),
     windows: windowsOf({ season: s, rows, how, layers: place.layers, frosts: place.frosts, risk, latitude }),
   };
 }

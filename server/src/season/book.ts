@@ -3,6 +3,7 @@
  * and how far it is; what is not there is begun. An answer is kept by what it follows from: the place, its climate, the crop.
  */
 import type { PlanProgress } from '@fogata/contract';
+import type { MeanYear } from '@fogata/core/relay';
 import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
 
 /** One place, and what is asked of it. */
@@ -14,6 +15,8 @@ export interface SeasonTask {
   years: number;
   seed: number;
   risk: number;
+  /** Whether it is asked as well how long it stands: it takes longer. */
+  stands?: boolean;
   crops: { id: string; how: How }[];
 }
 
@@ -21,6 +24,7 @@ export interface SeasonAnswer {
   frosts: Frosts;
   windows: Window[];
   rows: DateRow[];
+  mean: MeanYear;
 }
 
 /** Who works it out: an answer for each crop of the task, in its order. */
@@ -49,7 +53,11 @@ export class SeasonBook {
   constructor(private readonly pool: SeasonPool) {}
 
   ask(questions: readonly Question[]): { answers: (SeasonAnswer | null)[]; progress: PlanProgress } {
-    const keys = questions.map((q) => `${q.task.place} ${q.crop.id} ${q.crop.how}`);
+    // what was answered with how long it stands answers without as well
+    const keys = questions.map((q) => {
+      const key = `${q.task.place} ${q.crop.id} ${q.crop.how}`;
+      return q.task.stands || this.held.get(`${key} stands`)?.answer ? `${key} stands` : key;
+    });
     const missing = new Map<string, { key: string; q: Question }[]>();
     questions.forEach((q, i) => {
       const key = keys[i]!;
@@ -61,7 +69,8 @@ export class SeasonBook {
         return;
       }
       this.held.set(key, { answer: null, failed: null });
-      missing.set(q.task.place, [...(missing.get(q.task.place) ?? []), { key, q }]);
+      const at = `${q.task.place} ${q.task.stands ?? false}`;
+      missing.set(at, [...(missing.get(at) ?? []), { key, q }]);
     });
     for (const list of missing.values())
       for (let i = 0; i < list.length; i += TOGETHER) void this.work(list.slice(i, i + TOGETHER));

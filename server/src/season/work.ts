@@ -6,13 +6,22 @@ import type { SeasonAnswer, SeasonTask } from './book';
 const places = new Map<string, PlaceYears>();
 const MOST_PLACES = 8;
 
-export function seasonOf({ place: name, spec, frost, years, seed, risk, crops }: SeasonTask): SeasonAnswer[] {
+export function seasonOf({
+  place: name,
+  spec,
+  frost,
+  years,
+  seed,
+  risk,
+  stands,
+  crops,
+}: SeasonTask): SeasonAnswer[] {
   const place = places.get(name) ?? placeOf(spec, years, seed, frost);
   places.delete(name);
   places.set(name, place);
   if (places.size > MOST_PLACES) places.delete(places.keys().next().value!);
   return crops.map(({ id, how }) => ({
     frosts: place.frosts,
-    ...answer(place, cropById(id), how, null, risk),
+    ...answer(place, cropById(id), how, null, risk, stands),
   }));
 }
