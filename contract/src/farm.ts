@@ -75,6 +75,32 @@ export const rollSchema = z.object({
 });
 export type Roll = z.infer<typeof rollSchema>;
 
+/** What is asked for by the week: of one crop, or of whatever there is. */
+export const demandSchema = z
+  .object({
+    crop: z.string().max(60).nullable(),
+    from: date,
+    to: date,
+    kgPerWeek: z.number({ error: 'kilos' }).min(0, '0 or more').max(100_000, 'at most 100 000'),
+  })
+  .refine((d) => d.to >= d.from, { path: ['to'], error: 'no earlier than from' });
+
+/** What the plan of the year goes by. */
+export const relaySchema = z.object({
+  demand: z.array(demandSchema).max(500, 'at most 500 lines').default([]),
+  /** Cells that the trays have in all; null where they are not counted. */
+  cells: z.number().int('whole cells').min(0).max(1_000_000).nullable().default(null),
+  hoursPerWeek: z.number().min(0).max(10_000).nullable().default(null),
+  /** Share of years that may go wrong. */
+  risk: z.number().min(0.02, '2 in a hundred or more').max(0.6, 'at most 60 in a hundred').default(0.2),
+  /** Crops that are not grown again. */
+  never: z.array(z.string().max(60)).max(200).default([]),
+  /** Warnings that were read and are not said again. */
+  accepted: z.array(z.string().max(400)).max(2000).default([]),
+});
+export type RelaySettings = z.infer<typeof relaySchema>;
+export const NO_RELAY: RelaySettings = relaySchema.parse({});
+
 export const farmSchema = z.object({
   name,
   latitude: z.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
@@ -124,6 +150,7 @@ export const farmSchema = z.object({
     .describe('mean low and high of each month from January, as a climate page has them'),
   gear: gearSchema.default(NO_GEAR),
   rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
+  relay: relaySchema.default(NO_RELAY),
 });
 export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();

@@ -8,6 +8,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/start$/, 'A farm like yours'],
   [/^\/beds$/, 'Beds'],
   [/^\/season$/, 'Season'],
+  [/^\/board$/, 'The board'],
   [/^\/season\/[^/]+$/, 'A crop’s year'],
   [/^\/log$/, 'Log'],
   [/^\/kit$/, 'Kit'],

@@ -18,6 +18,7 @@ import { farmRoutes } from './routes/farm';
 import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
 import { nightRoutes } from './routes/night';
+import { relayRoutes } from './routes/relay';
 import { seasonRoutes } from './routes/season';
 import { startRoutes } from './routes/start';
 
@@ -75,6 +76,7 @@ export function makeApp(
     exchangeRoutes,
     nightRoutes,
     seasonRoutes,
+    relayRoutes,
     startRoutes,
     logRoutes,
     forecastRoutes,

@@ -15,6 +15,7 @@ import { predictionOf, type SpotInputs } from './night/report';
 import { OUTSIDE } from './night/spots';
 import { farmWeather, type FarmWeather } from './sources/farmWeather';
 import { DayBook, type DayPool } from './day/book';
+import { Filler, type FillPool } from './relay/filler';
 import { SeasonBook, type SeasonPool } from './season/book';
 import { keptSources } from './sources/kept';
 import type { Sources } from './sources/ports';
@@ -22,7 +23,7 @@ import type { Sources } from './sources/ports';
 export interface ServerOptions {
   db: Db;
   clock: FarmClock;
-  pool: NightPool & SeasonPool & DayPool;
+  pool: NightPool & SeasonPool & DayPool & FillPool;
   /** Where weather and temperatures come from; what is kept in the database unless said. The demo says. */
   sources?: (site: Site) => Sources;
   /** Between the servers of one database; this process alone unless said. */
@@ -63,11 +64,13 @@ export class Context {
   readonly planner: Planner;
   readonly seasons: SeasonBook;
   readonly days: DayBook;
+  readonly filler: Filler;
   private readonly sources: (site: Site) => Sources;
 
   constructor(readonly options: ServerOptions) {
     this.seasons = new SeasonBook(options.pool);
     this.days = new DayBook(options.pool);
+    this.filler = new Filler(options.pool, this.seasons);
     const kept = keptSources(options.db);
     this.sources = options.sources ?? (() => kept);
     this.planner = new Planner({

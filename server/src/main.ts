@@ -178,6 +178,7 @@ async function main(): Promise<void> {
     context.planner.stop();
     context.seasons.stop();
     context.days.stop();
+    context.filler.stop();
     stopPolling();
     stopBackups();
     door?.close();

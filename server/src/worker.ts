@@ -15,6 +15,9 @@ import {
 } from '@fogata/core';
 import { workOutDay, type DayAnswer, type DayTask } from '@fogata/core/day';
 import type { DueTask, SolveTask } from '@fogata/core/planning';
+import type { Filled } from '@fogata/core/relay';
+import type { MessagePort } from 'node:worker_threads';
+import { fillIn, type FillTask } from './relay/fillTask';
 import { learnFrom, type LearnTask } from './night/learning';
 import type { SeasonAnswer, SeasonTask } from './season/book';
 import { seasonOf } from './season/work';
@@ -46,6 +49,10 @@ export function season(task: SeasonTask): SeasonAnswer[] {
 
 export function day(task: DayTask): DayAnswer {
   return workOutDay(task);
+}
+
+export function fill(task: FillTask & { port: MessagePort }): Promise<Filled> {
+  return fillIn(task);
 }
 
 export function learn(task: LearnTask): Belief {

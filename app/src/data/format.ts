@@ -5,6 +5,7 @@ import {
   differenceText,
   lengthText,
   massText,
+  moneyText,
   rangeText,
   temperatureFrom,
   temperatureIn,
@@ -36,6 +37,7 @@ export function useFormat() {
       fromUnit: (v: number) => temperatureFrom(v, unit),
       metres: (m: number) => lengthText(m, length),
       mass: (kg: number) => massText(kg, length),
+      money: (amount: number) => moneyText(Math.round(amount), currency),
       time: (ms: number) => clockText(ms, clock),
       day: (ms: number) => dayText(ms, timeZone),
     };

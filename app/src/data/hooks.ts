@@ -8,12 +8,15 @@ import type {
   FarmRecord,
   FarmView,
   FeedView,
+  FillView,
   ForecastView,
   KitView,
   LogView,
+  NextView,
   NightReport,
   NowView,
   PlaceView,
+  RelayView,
   RibbonView,
   SeasonCropView,
   SeasonView,
@@ -153,6 +156,18 @@ export function useStory(id: string) {
   const path = `/api/plantings/${encodeURIComponent(id)}/story`;
   return useRead<StoryView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
 }
+export const useRelay = () =>
+  useRead<RelayView>('/api/relay', {
+    refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
+  });
+export const useFill = (on: boolean) =>
+  useRead<FillView>(on ? '/api/relay/fill' : null, {
+    refreshInterval: (latest) => (latest?.state === 'looking' || latest?.state === 'solving' ? 700 : 0),
+  });
+export const useNext = (asked: string | null) =>
+  useRead<NextView>(asked ? `/api/relay/next?${asked}` : null, {
+    refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
+  });
 export const useFeeds = () => useRead<FeedView>('/api/feeds');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');
 

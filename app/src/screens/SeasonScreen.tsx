@@ -3,7 +3,7 @@
  * most pressing.
  */
 import type { CropRow, SeasonRow } from '@fogata/contract';
-import { Link } from 'expo-router';
+import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { JobList } from '../components/season/JobList';
@@ -18,6 +18,7 @@ import {
   upper,
 } from '../components/season/seasonWords';
 import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
 import { NoteField } from '../components/ui/Field';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
@@ -152,6 +153,13 @@ export function SeasonScreen() {
         {soon.length > 0 ? <Part title="In the next three weeks" rows={soon} style={pane} /> : null}
       </View>
       <View style={{ paddingTop: 12, gap: 12 }}>
+        <View style={{ flexDirection: 'row' }}>
+          <Button
+            label="The board: every row through the year"
+            onPress={() => router.push('/board')}
+            testID="to-board"
+          />
+        </View>
         <FindCrop crops={crops ?? []} />
         {data ? (
           <Text

@@ -5,6 +5,7 @@
 export { AskScreen } from './AskScreen';
 export { BedScreen } from './BedScreen';
 export { BedsScreen } from './BedsScreen';
+export { BoardScreen } from './BoardScreen';
 export { CalcScreen } from './CalcScreen';
 export { CoverScreen } from './CoverScreen';
 export { CutScreen } from './CutScreen';

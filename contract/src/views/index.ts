@@ -5,4 +5,5 @@ export * from './log';
 export * from './farm';
 export * from './day';
 export * from './weather';
+export * from './relay';
 export * from './season';

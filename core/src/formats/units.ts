@@ -90,3 +90,9 @@ const NUMBER_WORDS = [
 export function countWord(n: number): string {
   return NUMBER_WORDS[n] ?? String(n);
 }
+
+/** "€310", rounded as money at risk deserves. */
+export function moneyText(amount: number, currency: string): string {
+  const step = amount >= 200 ? 10 : amount >= 20 ? 5 : 1;
+  return `${currency}${Math.round(amount / step) * step}`;
+}

@@ -2,7 +2,7 @@
  * The sentence that the first screen opens with, and the words of the sky. Segments carry a tone, so that the reader
  * sees cold and action at once; the text reads the same without it.
  */
-import { countWord, rangeText, temperatureText, type UnitChoice } from '../formats/units';
+import { countWord, moneyText, rangeText, temperatureText, type UnitChoice } from '../formats/units';
 import { clockText, type ClockStyle } from '../time/farmTime';
 
 export type Tone = 'plain' | 'frost' | 'ember' | 'ochre' | 'pine';
@@ -144,10 +144,4 @@ export function morningSentence(
   return out;
 }
 
-/** "€310", rounded as money at risk deserves. */
-export function moneyText(amount: number, currency: string): string {
-  const step = amount >= 200 ? 10 : amount >= 20 ? 5 : 1;
-  return `${currency}${Math.round(amount / step) * step}`;
-}
-
-export { rangeText };
+export { moneyText, rangeText };

@@ -151,3 +151,9 @@ export function checkRelay(year: RelayYear, before: RelayCheck | null = null): R
   const held = [...beds.values(), ...places.values()].flatMap((h) => h.quarrels);
   return { quarrels: [...held, ...gluts(year), ...trays(year)], beds, places, year };
 }
+
+/** Checks one year after the other, each from the one before. */
+export function relayChecker(): (year: RelayYear) => RelayCheck {
+  let last: RelayCheck | null = null;
+  return (year) => (last = checkRelay(year, last));
+}

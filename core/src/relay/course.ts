@@ -127,7 +127,11 @@ export function heightOn(crop: Crop, c: Course, day: number): number {
   if (c.upDay === null || day < c.upDay) return 0;
   if (c.readyDay === null) return crop.heightM * Math.min(1, (day - c.upDay) / 120);
   if (day < c.readyDay) return crop.heightM * ((day - c.upDay) / Math.max(1, c.readyDay - c.upDay)) ** 1.3;
-  const last = c.cutDays.filter((d) => d <= day).at(-1);
+  // it is cut for the first time when it is ready: until the second it stands at its height
+  const last = c.cutDays
+    .slice(1)
+    .filter((d) => d <= day)
+    .at(-1);
   if (last === undefined) return crop.heightM;
   const next = c.cutDays.find((d) => d > day) ?? c.overDay ?? last + 30;
   return crop.heightM * (STUBBLE + (1 - STUBBLE) * Math.min(1, (day - last) / Math.max(1, next - last)));

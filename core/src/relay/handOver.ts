@@ -111,3 +111,44 @@ export function handOvers(bed: RelayBed, strips: readonly Strip[], risk: number,
       .flatMap((old) => between(bed, old, young, risk));
   });
 }
+
+export interface Post {
+  bedId: string;
+  oldId: string;
+  youngId: string;
+  /** By when the row must be clear, and the share of years in which it can be. */
+  day: number;
+  chance: number | null;
+}
+
+/** For each planting that is still to go in: the ones before it in its rows, each with the day by which it must be out. */
+export function posts(strips: readonly Strip[], today: number): Post[] {
+  return strips
+    .filter((s) => s.planting.planned === true && s.startDay >= today)
+    .flatMap((young) => {
+      const before = strips.filter(
+        (o) =>
+          o !== young &&
+          o.planting.bedId === young.planting.bedId &&
+          o.startDay < young.startDay &&
+          sharedRows(o.planting, young.planting) > 0 &&
+          o.endDay > today &&
+          o.endDay > young.startDay - 60,
+      );
+      // what goes out for another one is that one's business
+      const last = before.filter(
+        (o) =>
+          !before.some((m) => m !== o && m.startDay > o.startDay && sharedRows(m.planting, o.planting) > 0),
+      );
+      return last.map((old) => {
+        const day = clearByDay(old, young);
+        return {
+          bedId: young.planting.bedId,
+          oldId: old.planting.id,
+          youngId: young.planting.id,
+          day,
+          chance: readyBy(old, day - PICKING_DAYS),
+        };
+      });
+    });
+}

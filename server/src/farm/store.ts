@@ -4,6 +4,7 @@ import {
   coverMoreSchema,
   farmSchema,
   NO_GEAR,
+  NO_RELAY,
   structureMoreSchema,
   type Farm,
 } from '@fogata/contract';
@@ -61,6 +62,7 @@ export const DEFAULT_FARM: Farm = {
   climate: null,
   gear: NO_GEAR,
   rolls: [],
+  relay: NO_RELAY,
 };
 
 type Row<T, M> = Omit<T, keyof M> & { more: M };

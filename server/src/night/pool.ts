@@ -11,9 +11,12 @@ import {
 import type { Workers } from '@fogata/core/planning';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
+import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { DayAnswer } from '@fogata/core/day';
 import type { DayPool } from '../day/book';
+import type { Filled } from '@fogata/core/relay';
+import type { FillPool } from '../relay/filler';
 import type { SeasonAnswer, SeasonPool } from '../season/book';
 import type { LearnTask } from './learning';
 
@@ -80,7 +83,7 @@ export function remembering(pool: NightPool): NightPool {
 }
 
 /** `filename` is the worker's bundle, made by scripts/build-server.mjs. Threads stay: a warm one is several times faster. */
-export function startPool(filename: string): NightPool & SeasonPool & DayPool {
+export function startPool(filename: string): NightPool & SeasonPool & DayPool & FillPool {
   const threads = Math.max(1, Math.min(4, availableParallelism()));
   const pool = new Piscina({ filename, minThreads: threads, maxThreads: threads });
   // a task that fails tells its caller; this is for what a thread says outside of any task
@@ -99,6 +102,18 @@ export function startPool(filename: string): NightPool & SeasonPool & DayPool {
     solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Record<string, number>>,
     season: (task, signal) => pool.run(task, { name: 'season', signal }) as Promise<SeasonAnswer[]>,
     day: (task, signal) => pool.run(task, { name: 'day', signal }) as Promise<DayAnswer>,
+    fill: async (task, told, signal) => {
+      const { port1, port2 } = new MessageChannel();
+      port1.on('message', told);
+      try {
+        return (await pool.run(
+          { ...task, port: port2 },
+          { name: 'fill', signal, transferList: [port2] },
+        )) as Filled;
+      } finally {
+        port1.close();
+      }
+    },
     nameOf: digest,
     close: () => pool.destroy(),
   };

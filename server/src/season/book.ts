@@ -2,6 +2,7 @@
  * Answers by the year, worked out in threads and remembered. Contract: `ask` returns at once what is there of a list of questions
  * and how far it is; what is not there is begun. An answer is kept by what it follows from: the place, its climate, the crop.
  */
+import { setMaxListeners } from 'node:events';
 import type { PlanProgress } from '@fogata/contract';
 import type { MeanYear } from '@fogata/core/relay';
 import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
@@ -50,7 +51,10 @@ export class SeasonBook {
   private readonly held = new Map<string, Held>();
   private readonly abort = new AbortController();
 
-  constructor(private readonly pool: SeasonPool) {}
+  constructor(private readonly pool: SeasonPool) {
+    // every task of every place listens to this one
+    setMaxListeners(0, this.abort.signal);
+  }
 
   ask(questions: readonly Question[]): { answers: (SeasonAnswer | null)[]; progress: PlanProgress } {
     // what was answered with how long it stands answers without as well

@@ -58,7 +58,7 @@ const COMMON = [
 ];
 const MOST_CROPS = 16;
 
-interface Ground {
+export interface Ground {
   climate: Climate;
   /** What the climate follows from. */
   key: string;
@@ -66,7 +66,7 @@ interface Ground {
   today: string;
 }
 
-function groundOf(data: FarmData, nowMs: number): Ground {
+export function groundOf(data: FarmData, nowMs: number): Ground {
   const { farm } = data;
   const { latitude, longitude, elevationM, frost } = farm;
   const dates = {
@@ -92,7 +92,7 @@ function groundOf(data: FarmData, nowMs: number): Ground {
 /** Bringing months to the frost dates takes a moment, and changes with the site alone. */
 let lastClimate: { key: string; made: ReturnType<typeof climateOfFarm> } | null = null;
 
-const fits = (data: FarmData, place: SeasonPlace, crop: Crop) =>
+export const fits = (data: FarmData, place: SeasonPlace, crop: Crop) =>
   hasRoom(
     data.structures.find((s) => s.id === place.structureId)!,
     crop,
@@ -100,12 +100,13 @@ const fits = (data: FarmData, place: SeasonPlace, crop: Crop) =>
 
 const dateOf = (day: number | null) => (day === null ? null : monthDayOf(day));
 
-const questionOf = (
+export const questionOf = (
   data: FarmData,
   place: SeasonPlace,
   crop: Crop,
   how: How,
   climateKey: string,
+  stands = false,
 ): Question => ({
   task: {
     place: digest([climateKey, place.spec.stack, place.spec.ground, place.spec.venting]),
@@ -117,6 +118,7 @@ const questionOf = (
     years: YEARS,
     seed: SEED,
     risk: RISK,
+    ...(stands ? { stands } : {}),
   },
   crop: { id: crop.id, how },
 });
@@ -178,7 +180,7 @@ export function cropView(
 }
 
 /** What the farm has grown, the latest first, then what most grow. */
-function cropsOf(data: FarmData): Crop[] {
+export function cropsOf(data: FarmData): Crop[] {
   const own = [...data.plantings].sort((a, b) => b.plantedOn.localeCompare(a.plantedOn)).map((p) => p.crop);
   return [...new Set([...own, ...COMMON])]
     .filter((id) => CROPS.some((c) => c.id === id))
@@ -187,7 +189,7 @@ function cropsOf(data: FarmData): Crop[] {
 }
 
 /** The farm's places as a crop sees them, looked at once for each way of airing. */
-function placesBy(data: FarmData, climate: Climate): (crop: Crop) => SeasonPlace[] {
+export function placesBy(data: FarmData, climate: Climate): (crop: Crop) => SeasonPlace[] {
   const known = new Map<string, SeasonPlace[]>();
   return (crop) => {
     const venting = usualVenting(crop);

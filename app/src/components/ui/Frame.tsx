@@ -23,7 +23,12 @@ const TABS = [
     Icon: BedDouble,
     match: (p: string) => /^\/(beds|planting|structure|bed|plan)(\/|$)/.test(p),
   },
-  { href: '/season', label: 'Season', Icon: Sprout, match: (p: string) => /^\/(season|story)(\/|$)/.test(p) },
+  {
+    href: '/season',
+    label: 'Season',
+    Icon: Sprout,
+    match: (p: string) => /^\/(season|story|board)(\/|$)/.test(p),
+  },
   {
     href: '/log',
     label: 'Log',

@@ -27,7 +27,14 @@ function planting(
 }
 
 /** When what stands is to make room. */
-const CLEARED: Record<string, string> = { p05: '2027-02-01', p06: '2027-02-13', p15: '2027-02-06' };
+const CLEARED: Record<string, string> = {
+  p03: '2027-03-20',
+  p05: '2027-02-01',
+  p06: '2027-02-13',
+  p09: '2027-05-08',
+  p11: '2027-04-24',
+  p15: '2027-02-06',
+};
 
 const STANDING: Planting[] = [
   planting('p01', 'n1', 'spinach', 'Brasa Verde', [1, 3], 22, '2026-09-24'),
@@ -61,6 +68,18 @@ const PLANNED: Planting[] = [
   },
   { ...planting('p22', 'n4', 'lettuce', 'Farolillo', [1, 2], 22, '2027-02-15'), how: 'transplant' },
   planting('p23', 'f2', 'spinach', 'Brasa Verde', [1, 5], 3.4, '2027-02-08', 'grow'),
+  // a quick crop between lettuce and cucumbers, and not quick enough
+  {
+    ...planting('p24', 'n2', 'turnip', 'Luna Chica', [1, 4], 22, '2027-03-24', 'grow'),
+    clearedOn: '2027-05-14',
+  },
+  planting('p25', 'n2', 'cucumber', 'Largo Verde', [2, 3], 22, '2027-05-14', 'grow'),
+  // tomatoes in the middle of the bed, and lettuce in their shade
+  planting('p26', 's1', 'tomato', 'Brasa Roja', [2, 3], 16, '2027-05-12', 'grow'),
+  { ...planting('p27', 's1', 'lettuce', 'Farolillo', [4, 4], 16, '2027-05-24', 'grow'), how: 'transplant' },
+  // radishes out, peppers in
+  planting('p28', 's2', 'pepper', 'Lumbre', [3, 4], 16, '2027-05-15', 'grow'),
+  planting('p29', 'o1', 'french-bean', 'Vaina Fina', [1, 3], 20, '2027-05-28', 'grow'),
 ];
 
 export const DEMO_PLANTINGS: Planting[] = [

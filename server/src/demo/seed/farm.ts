@@ -1,5 +1,5 @@
 /** Rescoldo's settings, its clock and the three nights that its weather begins with. */
-import type { Farm } from '@fogata/contract';
+import { NO_RELAY, type Farm } from '@fogata/contract';
 import { atLocal } from '@fogata/core';
 import type { Episode } from '@fogata/core/standins';
 
@@ -40,6 +40,14 @@ export const DEMO_FARM: Farm = {
     { id: 'r-fleece', material: 'fleece-30', widthM: 3.2, lengthM: 100, count: 1 },
     { id: 'r-film', material: 'pe-film', widthM: 4, lengthM: 50, count: 1 },
   ],
+  relay: {
+    ...NO_RELAY,
+    demand: [
+      { crop: null, from: '2027-01-11', to: '2027-11-30', kgPerWeek: 25 },
+      { crop: 'lettuce', from: '2027-04-05', to: '2027-07-31', kgPerWeek: 6 },
+    ],
+    cells: 1200,
+  },
 };
 
 export const DEMO_SEED = 42;

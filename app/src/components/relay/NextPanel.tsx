@@ -1,0 +1,77 @@
+/** What is next for these rows? Two or three crops that come off from the day they fall free; one tap plans it. */
+import type { NextChoice } from '@fogata/contract';
+import { cropById, type Planting } from '@fogata/core';
+import { isoOf } from '@fogata/core/relay';
+import { View } from 'react-native';
+import { useFormat } from '../../data/format';
+import { useNext } from '../../data/hooks';
+import { newId } from '../../data/id';
+import { dayShort, dayWords, ofHundred, upper } from '../season/seasonWords';
+import { Button } from '../ui/Button';
+import { Loading, Row } from '../ui/Page';
+import { PartTitle, Text } from '../ui/Text';
+import { freeAfter } from './board';
+import { rowsWords } from './targets';
+import type { Board } from './useBoard';
+
+export interface RowsAsked {
+  bedId: string;
+  fromRow: number;
+  toRow: number;
+}
+
+export function NextPanel({ board, rows, onClose }: { board: Board; rows: RowsAsked; onClose: () => void }) {
+  const format = useFormat();
+  const { year } = board;
+  const bed = year?.beds.find((b) => b.id === rows.bedId);
+  const freeDay = year ? freeAfter(rows.bedId, { ...rows, strips: [] }, year.strips, year.today + 1) : 0;
+  const from = isoOf(freeDay);
+  const { data, error } = useNext(
+    bed ? `bed=${encodeURIComponent(bed.id)}&from=${from}&fromRow=${rows.fromRow}&toRow=${rows.toRow}` : null,
+  );
+  if (!year || !bed) return null;
+  const plan = (c: NextChoice) => {
+    const planting: Planting = {
+      id: newId(),
+      bedId: bed.id,
+      crop: c.crop,
+      cultivar: '',
+      fromRow: rows.fromRow,
+      toRow: rows.toRow,
+      lengthM: bed.lengthM,
+      plantedOn: c.plantedOn,
+      clearedOn: c.clearedOn,
+      aim: cropById(c.crop).aim,
+      note: '',
+      how: c.how,
+      planned: true,
+    };
+    void board.put(null, planting).then(onClose);
+  };
+  return (
+    <View testID="next">
+      <PartTitle
+        right={`free from ${dayShort(from.slice(5))}`}
+      >{`${bed.name}, ${rowsWords(rows)}`}</PartTitle>
+      {error ? <Text tone="ochre">{(error as Error).message}</Text> : null}
+      {data?.progress.state === 'computing' ? (
+        <Loading what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of}`} />
+      ) : null}
+      {data?.progress.state === 'ready' && data.choices.length === 0 ? (
+        <Text>{`Nothing that you grow comes off there in the five weeks from ${dayWords(from.slice(5))}, at the risk that you accept.`}</Text>
+      ) : null}
+      {data?.choices.map((c, n) => (
+        <Row key={c.crop} first={n === 0}>
+          <View style={{ flex: 1, gap: 2 }}>
+            <Text kind="strong">{`${upper(c.planted ? 'plant' : 'sow')} ${c.name} on ${dayWords(c.plantedOn.slice(5))}`}</Text>
+            <Text kind="small" tone="quiet">
+              {`Ready on ${dayShort(c.readyOn.slice(5))}, clear on ${dayShort(c.clearedOn.slice(5))}${c.kg === null ? '' : `, about ${format.mass(c.kg)}`}. It comes off in ${ofHundred(c.success)}.`}
+            </Text>
+          </View>
+          <Button label="Plan it" hint={`Plan ${c.name}`} onPress={() => plan(c)} testID="next-plan" />
+        </Row>
+      ))}
+      <Button kind="plain" label="Close" onPress={onClose} />
+    </View>
+  );
+}

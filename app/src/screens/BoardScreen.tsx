@@ -1,0 +1,222 @@
+/**
+ * The board. It answers: will every row be clear in time, what is short and when, and what could go in between? It opens with the hand-over that is
+ * least sure. Wide: all beds by weeks. On a phone one bed's year a page, swiped from bed to bed.
+ */
+import { router } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
+import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
+import { boardSentence, type Units } from '../components/relay/boardWords';
+import { FillPanel } from '../components/relay/FillPanel';
+import { MovePanel } from '../components/relay/MovePanel';
+import { NextPanel, type RowsAsked } from '../components/relay/NextPanel';
+import { QuarrelList } from '../components/relay/QuarrelList';
+import { useBoard, type Board } from '../components/relay/useBoard';
+import { Problem } from '../components/ui/Bars';
+import { Button, Choice } from '../components/ui/Button';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { useFormat } from '../data/format';
+import { patchFarm, seasonAgain, useFarm } from '../data/hooks';
+
+const ZOOMS = [
+  { value: 'year', label: 'year' },
+  { value: 'season', label: 'season' },
+  { value: 'month', label: 'month' },
+] as const;
+
+/** Undo and redo by the keys that everybody knows. */
+function useUndoKeys(board: Board) {
+  const { undo, redo } = board;
+  useEffect(() => {
+    if (typeof window === 'undefined' || !window.addEventListener) return;
+    const onKey = (e: KeyboardEvent) => {
+      if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return;
+      const act = e.shiftKey ? redo : undo;
+      if (!act) return;
+      e.preventDefault();
+      void act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+}
+
+function Undoing({ board }: { board: Board }) {
+  const { undo, redo } = board;
+  return (
+    <View style={styles.line}>
+      <Button
+        label="Undo"
+        hint="Undo the last move"
+        disabled={!undo}
+        onPress={() => void undo?.()}
+        testID="board-undo"
+      />
+      <Button
+        label="Redo"
+        hint="Do it again"
+        disabled={!redo}
+        onPress={() => void redo?.()}
+        testID="board-redo"
+      />
+    </View>
+  );
+}
+
+/** A bed at a time, swiped. */
+function Pages({
+  board,
+  width,
+  chosen,
+  onChoose,
+  onRow,
+}: {
+  board: Board;
+  width: number;
+  chosen: string | null;
+  onChoose: (id: string | null) => void;
+  onRow: (rows: RowsAsked) => void;
+}) {
+  const beds = board.year?.beds ?? [];
+  return (
+    <ScrollView horizontal pagingEnabled showsHorizontalScrollIndicator testID="bed-pages" tabIndex={0}>
+      {beds.map((b, n) => (
+        <View key={b.id} style={{ width }} testID={`page-${b.id}`}>
+          <PartTitle right={`${n + 1} of ${beds.length}`}>{`${b.name}, ${b.place}`}</PartTitle>
+          <BoardGrid
+            board={board}
+            width={width - 4}
+            zoom="year"
+            bedIds={[b.id]}
+            chosen={chosen}
+            onChoose={onChoose}
+            onRow={(bedId, fromRow, toRow) => onRow({ bedId, fromRow, toRow })}
+          />
+        </View>
+      ))}
+    </ScrollView>
+  );
+}
+
+export function BoardScreen() {
+  const board = useBoard();
+  const wide = useWide();
+  const format = useFormat();
+  const { data: farm } = useFarm();
+  const [width, setWidth] = useState(0);
+  const [zoom, setZoom] = useState<Zoom>('year');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [rows, setRows] = useState<RowsAsked | null>(null);
+  useUndoKeys(board);
+  const { year, check, view, weeks, handed } = board;
+  const units: Units = useMemo(() => ({ metres: format.metres, kilos: format.mass }), [format]);
+  const open = check && view ? check.quarrels.filter((q) => !view.accepted.includes(q.id)) : [];
+  const choose = (id: string | null) => {
+    setChosen(id);
+    setRows(null);
+  };
+  const askRow = (r: RowsAsked) => {
+    setRows(r);
+    setChosen(null);
+  };
+  const accept = (id: string, on: boolean) => {
+    if (!farm) return;
+    const { relay } = farm.farm;
+    const accepted = on ? [...relay.accepted, id] : relay.accepted.filter((x) => x !== id);
+    void patchFarm({ relay: { ...relay, accepted } });
+  };
+  const panel = chosen ? (
+    <MovePanel board={board} id={chosen} units={units} onClose={() => setChosen(null)} />
+  ) : rows ? (
+    <NextPanel
+      key={`${rows.bedId} ${rows.fromRow}`}
+      board={board}
+      rows={rows}
+      onClose={() => setRows(null)}
+    />
+  ) : null;
+  const list =
+    year && view ? (
+      <QuarrelList
+        quarrels={check?.quarrels ?? []}
+        accepted={view.accepted}
+        year={year}
+        units={units}
+        onShow={choose}
+        onAccept={accept}
+      />
+    ) : null;
+  return (
+    <Page testID="board" width={wide ? 1600 : 640}>
+      <TopLine back="Season" />
+      {year && view && check ? (
+        <Sentence parts={boardSentence(year, handed, open, weeks, units)} />
+      ) : board.error ? (
+        <Problem>{board.error.message}</Problem>
+      ) : (
+        <Loading what="Opening the board" />
+      )}
+      {view?.progress.state === 'computing' ? (
+        <Loading what={`Going through a hundred years: ${view.progress.done} of ${view.progress.of}`} />
+      ) : null}
+      {view?.progress.state === 'failed' ? (
+        <Problem onRetry={() => void seasonAgain()}>{view.progress.message ?? ''}</Problem>
+      ) : null}
+      {board.problem ? <Problem>{board.problem}</Problem> : null}
+      {view && view.beds.length === 0 ? (
+        <View style={{ gap: 12, paddingTop: 12 }}>
+          <Text>There is no bed yet. Rows come with beds.</Text>
+          <Button kind="main" label="Set up a bed" onPress={() => router.push('/beds')} />
+        </View>
+      ) : (
+        <>
+          <View style={styles.line}>
+            <Undoing board={board} />
+            {wide ? <Choice label="Zoom" options={ZOOMS} value={zoom} onChange={setZoom} /> : null}
+          </View>
+          <View
+            onLayout={(e: LayoutChangeEvent) => setWidth(e.nativeEvent.layout.width)}
+            style={{ paddingTop: 6 }}
+          >
+            {width > 0 && wide ? (
+              <BoardGrid
+                board={board}
+                width={width}
+                zoom={zoom}
+                chosen={chosen}
+                onChoose={choose}
+                onRow={(bedId, fromRow, toRow) => askRow({ bedId, fromRow, toRow })}
+              />
+            ) : null}
+            {width > 0 && !wide ? (
+              <Pages board={board} width={width} chosen={chosen} onChoose={choose} onRow={askRow} />
+            ) : null}
+          </View>
+          <View style={wide ? styles.panes : null}>
+            {panel ? <View style={wide ? styles.pane : null}>{panel}</View> : null}
+            {list ? <View style={wide ? styles.pane : null}>{list}</View> : null}
+            {view ? (
+              <View style={wide ? styles.pane : null}>
+                <FillPanel board={board} />
+              </View>
+            ) : null}
+          </View>
+          <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
+            Drag a strip to move it, its end to clear it sooner or later; with the keyboard, arrows by days,
+            with Shift by weeks, [ and ] its end. Dates are of the middle year, odds over a hundred; crop
+            figures are starting values.
+          </Text>
+        </>
+      )}
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', gap: 12, flexWrap: 'wrap', alignItems: 'center', paddingTop: 8 },
+  panes: { flexDirection: 'row', gap: 40, alignItems: 'flex-start' },
+  pane: { flex: 1, minWidth: 0 },
+});

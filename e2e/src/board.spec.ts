@@ -1,0 +1,81 @@
+/** The relay in the hand: the board when wide, a bed's year on a phone. */
+import { accessible, expect, test } from './farm';
+
+test.use({ demo: true });
+
+test.describe('wide', () => {
+  test.use({ viewport: { width: 1280, height: 900 } });
+
+  test('a hand-over that fails is seen, the strip before it dragged until it holds, undone and done again', async ({
+    page,
+    farm,
+  }) => {
+    await page.goto(`${farm.url}/season`);
+    await page.getByTestId('to-board').click();
+    await expect(page.getByTestId('sentence')).toContainText('is clear for', { timeout: 90_000 });
+    await expect(page.getByText(/Going through/)).toHaveCount(0, { timeout: 90_000 });
+    await expect(page.getByTestId('quarrel-not-clear').first()).toBeVisible();
+    const strip = page.getByTestId('strip-p25');
+    const label = (await strip.getAttribute('aria-label'))!;
+    expect(label).toContain('cucumbers, N2 rows 2–3');
+    // the cucumbers three weeks later
+    const box = (await strip.boundingBox())!;
+    await page.mouse.move(box.x + 30, box.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 60, box.y + 20, { steps: 5 });
+    await page.mouse.move(box.x + 100, box.y + 20, { steps: 5 });
+    await page.mouse.up();
+    await expect(strip).not.toHaveAttribute('aria-label', label);
+    await expect(page.getByTestId('move-panel')).toContainText('cucumbers');
+    const moved = (await strip.getAttribute('aria-label'))!;
+    await page.getByTestId('board-undo').click();
+    await expect(strip).toHaveAttribute('aria-label', label);
+    await page.getByTestId('board-redo').click();
+    await expect(strip).toHaveAttribute('aria-label', moved);
+    // kept: it is there again on another visit
+    await page.reload();
+    await expect(page.getByTestId('strip-p25')).toHaveAttribute('aria-label', moved, { timeout: 60_000 });
+    // and by the keys, a week back
+    await page.getByTestId('strip-p25').focus();
+    await page.keyboard.press('Shift+ArrowLeft');
+    await expect(page.getByTestId('strip-p25')).not.toHaveAttribute('aria-label', moved);
+    await accessible(page);
+  });
+
+  test('an empty bed is filled by proposal; a warning is accepted and is silent', async ({ page, farm }) => {
+    await page.goto(`${farm.url}/board`);
+    await expect(page.getByTestId('quarrels')).toBeVisible({ timeout: 90_000 });
+    await page.getByTestId('fill-begin').click();
+    await expect(page.getByTestId('proposal').first()).toBeVisible({ timeout: 90_000 });
+    await expect(page.getByTestId('fill-all')).toBeVisible({ timeout: 60_000 });
+    const before = await page.locator('[data-testid^="strip-"]').count();
+    await page.getByTestId('proposal-take').first().click();
+    await expect(page.locator('[data-testid^="strip-"]')).toHaveCount(before + 1, { timeout: 20_000 });
+    await page.getByTestId('board-undo').click();
+    await expect(page.locator('[data-testid^="strip-"]')).toHaveCount(before, { timeout: 20_000 });
+    const said = page.locator('[data-testid^="quarrel-"]').first();
+    const words = (await said.textContent())!;
+    await page
+      .getByRole('button', { name: `Accept: ${words.split('.')[0]!.replace('▲ ', '')}` })
+      .first()
+      .click();
+    await expect(page.getByTestId('quarrels')).not.toContainText(words.slice(0, 60));
+  });
+});
+
+test('on a phone a bed is a page, and a row’s next crop is chosen', async ({ page, farm }) => {
+  await page.goto(`${farm.url}/board`);
+  await expect(page.getByTestId('page-n1')).toBeVisible({ timeout: 90_000 });
+  await page
+    .getByTestId('page-n1')
+    .getByRole('button', { name: 'N1, rows 1–3: what next?' })
+    .click({ position: { x: 220, y: 20 } });
+  await expect(page.getByTestId('next')).toContainText('free from');
+  await expect(page.getByTestId('next-plan').first()).toBeVisible({ timeout: 90_000 });
+  const before = await page.getByTestId('page-n1').locator('[data-testid^="strip-"]').count();
+  await page.getByTestId('next-plan').first().click();
+  await expect(page.getByTestId('page-n1').locator('[data-testid^="strip-"]')).toHaveCount(before + 1, {
+    timeout: 20_000,
+  });
+  await accessible(page);
+});

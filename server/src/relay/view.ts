@@ -1,0 +1,89 @@
+/** The board as the screen reads it: rows and their directions, plantings, and what each crop does in its place. */
+import type { RelayOutlook, RelayView } from '@fogata/contract';
+import { bedCentres, cropById, layoutOf } from '@fogata/core';
+import type { RelayBed } from '@fogata/core/relay';
+import { asUsed, howOf, type SeasonPlace } from '@fogata/core/season';
+import type { FarmData } from '../farm/store';
+import type { SeasonAnswer, SeasonBook } from '../season/book';
+import { groundOf, placesBy, questionOf } from '../season/views';
+
+export function relayBeds(data: FarmData): RelayBed[] {
+  const layout = layoutOf(data.structures);
+  return data.structures.flatMap((s) => {
+    const own = data.beds.filter((b) => b.structureId === s.id);
+    const centres = bedCentres(s, own);
+    return own.map((b): RelayBed => ({
+      id: b.id,
+      name: b.name,
+      structureId: s.id,
+      place: s.name,
+      rows: b.rows,
+      lengthM: b.lengthM,
+      widthM: b.widthM,
+      turnDeg: layout.get(s.id)?.turnDeg ?? 90,
+      acrossM: centres.get(b.id)?.acrossM ?? 0,
+      headroomM: s.kind === 'open' ? null : s.heightM,
+    }));
+  });
+}
+
+const round = (x: number, digits: number) => Number(x.toFixed(digits));
+
+export const outlookOf = (
+  structureId: string,
+  crop: string,
+  how: RelayOutlook['how'],
+  a: SeasonAnswer,
+): RelayOutlook => ({
+  structureId,
+  crop,
+  how,
+  mean: { growthDd: a.mean.growthDd.map((x) => round(x, 2)), riseDd: a.mean.riseDd.map((x) => round(x, 2)) },
+  rows: a.rows,
+});
+
+/** Where a crop stands in a structure, as the farm would use it. */
+export const placeIn = (places: readonly SeasonPlace[], structureId: string): SeasonPlace | null =>
+  asUsed(places).find((p) => p.structureId === structureId) ?? null;
+
+/** Years that the board reaches back and ahead of today. */
+const BACK_DAYS = 4 * 366;
+
+export function relayView(book: SeasonBook, data: FarmData, nowMs: number): RelayView {
+  const { climate, key, today } = groundOf(data, nowMs);
+  const every = placesBy(data, climate);
+  const since = new Date(Date.parse(today) - BACK_DAYS * 86_400_000).toISOString().slice(0, 10);
+  const plantings = data.plantings.filter((p) => p.clearedOn === null || p.clearedOn >= since);
+  const wanted = new Map<
+    string,
+    { structureId: string; crop: string; how: RelayOutlook['how']; place: SeasonPlace }
+  >();
+  for (const p of plantings) {
+    const structureId = data.beds.find((b) => b.id === p.bedId)?.structureId;
+    if (!structureId) continue;
+    const crop = cropById(p.crop);
+    const how = howOf(p, crop);
+    const place = placeIn(every(crop), structureId);
+    if (place) wanted.set(`${structureId} ${crop.id} ${how}`, { structureId, crop: crop.id, how, place });
+  }
+  const list = [...wanted.values()];
+  const { answers, progress } = book.ask(
+    list.map((w) => questionOf(data, w.place, cropById(w.crop), w.how, key, true)),
+  );
+  const { demand, cells, risk, accepted } = data.farm.relay;
+  return {
+    today,
+    latitude: data.farm.latitude,
+    beds: relayBeds(data),
+    plantings,
+    outlooks: list.flatMap((w, n) => {
+      const a = answers[n];
+      return a ? [outlookOf(w.structureId, w.crop, w.how, a)] : [];
+    }),
+    demand,
+    cells,
+    risk,
+    accepted,
+    progress: list.length === 0 ? { state: 'ready', done: 0, of: 0 } : progress,
+  };
+}

@@ -1,0 +1,70 @@
+/** The board, and gaps filled. */
+import { date } from '@fogata/contract';
+import { AIMS_OF_FILL } from '@fogata/core/relay';
+import { isCrop } from '@fogata/core';
+import { Router } from 'express';
+import { z } from 'zod';
+import type { Context } from '../context';
+import { notFound, parseBody, Problem } from '../problem';
+import { nextView } from '../relay/next';
+import { relayView } from '../relay/view';
+
+const crop = z.string().refine(isCrop, 'the id of a crop of the list');
+const fillSchema = z.object({
+  aim: z.enum(AIMS_OF_FILL, { error: 'value, supply or variety' }).default('value'),
+  weeks: z.number().int('whole weeks').min(4, 'at least 4 weeks').max(60, 'at most 60 weeks').default(40),
+  crops: z.array(crop).min(1, 'at least one crop').max(60, 'at most 60 crops').optional(),
+  refused: z
+    .array(z.object({ crop, bed: z.string().max(60) }))
+    .max(500, 'at most 500')
+    .default([]),
+});
+
+const nextSchema = z.object({
+  bed: z.string().max(60),
+  from: date,
+  fromRow: z.coerce.number({ error: 'a row' }).int('a whole row').min(1, '1 or more').max(60, 'at most 60'),
+  toRow: z.coerce.number({ error: 'a row' }).int('a whole row').min(1, '1 or more').max(60, 'at most 60'),
+});
+
+export function relayRoutes(ctx: Context): Router {
+  const router = Router();
+
+  router.get('/relay', async (_req, res) => {
+    const { data, nowMs } = await ctx.standing(false);
+    res.json(relayView(ctx.seasons, data, nowMs));
+  });
+
+  router.get('/relay/next', async (req, res) => {
+    const asked = parseBody(nextSchema, req.query);
+    const { data, nowMs } = await ctx.standing(false);
+    const bed = data.beds.find((b) => b.id === asked.bed);
+    if (!bed) throw notFound('bed');
+    if (asked.toRow > bed.rows || asked.toRow < asked.fromRow)
+      throw new Problem(
+        422,
+        'Not accepted',
+        `toRow: expected a row from ${asked.fromRow} to ${bed.rows}`,
+        'toRow',
+      );
+    res.json(nextView(ctx.seasons, data, nowMs, asked));
+  });
+
+  router.get('/relay/fill', (_req, res) => {
+    res.json(ctx.filler.view());
+  });
+
+  router.post('/relay/fill', async (req, res) => {
+    const asked = parseBody(fillSchema, req.body ?? {});
+    const { data, nowMs } = await ctx.standing(false);
+    ctx.filler.begin(data, nowMs, asked);
+    res.status(202).json(ctx.filler.view());
+  });
+
+  router.delete('/relay/fill', (_req, res) => {
+    ctx.filler.stop();
+    res.json(ctx.filler.view());
+  });
+
+  return router;
+}
