@@ -47,7 +47,12 @@ test('the kept case is filled within its rows, trays and hours, better than by t
   const solver = (await highs()) as unknown as SparseSolver;
   let tick = 0;
   const options = { nowMs: () => (tick += 1) };
-  const answer = fillResult({ ...read.request, years: 10, gap: 0.05, seconds: 3 }, () => null, solver, options);
+  const answer = fillResult(
+    { ...read.request, years: 10, gap: 0.05, seconds: 3 },
+    () => null,
+    solver,
+    options,
+  );
   if ('problem' in answer) throw new Error(answer.problem);
   const r = answer.result as {
     worth: number;

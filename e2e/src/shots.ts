@@ -51,16 +51,21 @@ async function main(): Promise<void> {
   await shot('now-wide', '/', WIDE);
   await shot('place', '/place/n2');
   await shot('beds', '/beds');
-  await shot('beds-wide', '/beds', WIDE);
   await shot('kit', '/kit');
   // January's week, and how one planting has fared
   await page.goto(`${farm.url}/season`);
   await page.getByTestId('season-job').first().waitFor({ timeout: 60_000 });
   await page.waitForTimeout(9000);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'season.png') });
+  await page.setViewportSize(WIDE);
+  await page.goto(`${farm.url}/board`);
+  await page.getByTestId('quarrels').waitFor({ timeout: 90_000 });
+  await page.getByText('Going through').waitFor({ state: 'hidden', timeout: 90_000 });
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'board.png') });
+  await shot('board-phone', '/board');
   await shot('story', '/story/p01');
   await shot('forecast', '/forecast');
-  await shot('plan', '/plan');
   await shot('plan-wide', '/plan', WIDE);
   await shot('structure', '/structure/north');
   await page.setViewportSize(PHONE);

@@ -98,17 +98,25 @@ function between(bed: RelayBed, old: Strip, young: Strip, risk: number): Quarrel
   return found;
 }
 
+/** Of those before one, the last of each row: what has to go out for another one before is that one's business. */
+const lastOf = (before: readonly Strip[], young: Strip): Strip[] =>
+  before.filter(
+    (o) =>
+      o.endDay > young.startDay ||
+      !before.some((m) => m !== o && m.startDay > o.startDay && sharedRows(m.planting, o.planting) > 0),
+  );
+
 export function handOvers(bed: RelayBed, strips: readonly Strip[], risk: number, today: number): Quarrel[] {
   const byStart = [...strips].sort((a, b) => a.startDay - b.startDay);
   return byStart.flatMap((young, n) => {
     // what has happened is not argued with
     if (young.endDay < today || (young.startDay < today && young.planting.planned !== true)) return [];
-    return byStart
+    const before = byStart
       .slice(0, n)
       .filter((old) => sharedRows(old.planting, young.planting) > 0)
       .filter((old) => old.endDay > today && old.endDay > young.startDay - 120)
-      .filter((old) => old.startDay < young.startDay || old.planting.id < young.planting.id)
-      .flatMap((old) => between(bed, old, young, risk));
+      .filter((old) => old.startDay < young.startDay || old.planting.id < young.planting.id);
+    return lastOf(before, young).flatMap((old) => between(bed, old, young, risk));
   });
 }
 
@@ -135,12 +143,7 @@ export function posts(strips: readonly Strip[], today: number): Post[] {
           o.endDay > today &&
           o.endDay > young.startDay - 60,
       );
-      // what goes out for another one is that one's business
-      const last = before.filter(
-        (o) =>
-          !before.some((m) => m !== o && m.startDay > o.startDay && sharedRows(m.planting, o.planting) > 0),
-      );
-      return last.map((old) => {
+      return lastOf(before, young).map((old) => {
         const day = clearByDay(old, young);
         return {
           bedId: young.planting.bedId,

@@ -28,49 +28,49 @@ export function quarrelWords(q: Quarrel, year: RelayYear, units: Units): Said {
   switch (q.rule) {
     case 'rows-twice':
       return {
-        what: `${bed}: ${name(0)} and ${name(1)} stand in the same ${num('rows') === 1 ? 'row' : 'rows'} for ${num('days')} days; ${num('allowed')} go.`,
-        instead: `Clear the ${name(0)} ${num('days') - num('allowed')} days sooner, or begin the ${name(1)} later.`,
+        what: `${bed}: ${name(0)} and ${name(1)} in the same ${num('rows') === 1 ? 'row' : 'rows'} for ${num('days')} days; ${num('allowed')} go.`,
+        instead: `Clear ${name(0)} ${num('days') - num('allowed')} days sooner, or begin ${name(1)} later.`,
       };
     case 'not-clear': {
       const left = num('untaken');
       return {
-        what: `${bed}: in ${ofTen(num('chance'))} years the ${name(0)} are ready in time for the ${name(1)} on ${shortDay(num('clearBy'))}${left > 0.05 ? `; cleared then, ${per(left)} of them in the mean year is not picked` : ''}.`,
-        instead: `Begin the ${name(0)} sooner or the ${name(1)} later, or take something quicker.`,
+        what: `${bed}: ${name(0)} ready in time for ${name(1)} on ${shortDay(num('clearBy'))} in ${ofTen(num('chance'))} years${left > 0.05 ? `; cleared then, ${per(left)} of it in the mean year is not picked` : ''}.`,
+        instead: `Begin ${name(0)} sooner or ${name(1)} later, or take something quicker.`,
       };
     }
     case 'starved':
       return {
-        what: `${bed}: the ${name(0)} take ${per(num('light'))} of the light of the ${name(1)} for ${num('days')} days.`,
-        instead: `Clear the ${name(0)} by ${shortDay(q.fromDay + 7)}, or cut them low beside the young.`,
+        what: `${bed}: ${per(num('light'))} of the light of ${name(1)} goes to ${name(0)} for ${num('days')} days.`,
+        instead: `Clear ${name(0)} by ${shortDay(q.fromDay + 7)}, or cut it low beside the young.`,
       };
     case 'hungry':
       return {
-        what: `${bed}: the ${name(0)} and the ${name(1)} together want ${num('shortGM2').toFixed(0)} g/m² more nitrogen than the bed gives in ${num('days')} days.`,
-        instead: `Feed that much when the ${name(1)} go in, or part them.`,
+        what: `${bed}: ${name(0)} and ${name(1)} together want ${num('shortGM2').toFixed(0)} g/m² more nitrogen than the bed gives in ${num('days')} days.`,
+        instead: 'Feed that much with the young ones, or part them.',
       };
     case 'shaded': {
       const cut = num('cutM');
       return {
-        what: `${bed}: the ${name(0)} shade the ${name(1)} about ${num('hours').toFixed(0)} h of a clear day from ${shortDay(q.fromDay)} to ${shortDay(q.toDay)}.`,
+        what: `${bed}: ${name(1)} in the shade of ${name(0)} about ${num('hours').toFixed(0)} h of a clear day from ${shortDay(q.fromDay)} to ${shortDay(q.toDay)}.`,
         instead:
           cut > 0.15
-            ? `Keep the ${name(0)} under ${units.metres(cut)}, or put the tall on the other side.`
+            ? `Keep ${name(0)} under ${units.metres(cut)}, or put the tall on the other side.`
             : 'Put the tall on the other side.',
       };
     }
     case 'swamped':
       return {
-        what: `${bed}: the ${name(0)} will run over the ${name(1)} from ${shortDay(q.fromDay)}; they need ${units.metres(num('roomM'))} and have ${units.metres(num('apartM'))}.`,
-        instead: `Clear the ${name(1)} by then, or give the ${name(0)} another place.`,
+        what: `${bed}: ${name(1)} under ${name(0)} from ${shortDay(q.fromDay)}; ${units.metres(num('roomM'))} are wanted between them, ${units.metres(num('apartM'))} are there.`,
+        instead: `Clear ${name(1)} by then, or give ${name(0)} another place.`,
       };
     case 'too-tall':
       return {
-        what: `${bed}: the ${name(0)} grow to ${units.metres(num('heightM'))}, and there are ${units.metres(num('headroomM'))} over them.`,
-        instead: `Open or lift it by ${shortDay(q.fromDay)}, or choose a low one.`,
+        what: `${bed}: ${name(0)} at ${units.metres(num('heightM'))} with ${units.metres(num('headroomM'))} over the bed.`,
+        instead: `Open or lift the cover by ${shortDay(q.fromDay)}, or choose a low one.`,
       };
     case 'fails':
       return {
-        what: `${bed}: begun on ${shortDay(q.fromDay)} the ${name(0)} come off in ${ofTen(num('success'))} years; in ${ofTen(num('share'))} it ${FAILURE[v['most'] as keyof typeof FAILURE]}.`,
+        what: `${bed}, ${name(0)} on ${shortDay(q.fromDay)}: ${ofTen(num('success'))} years come off; mostly it ${FAILURE[v['most'] as keyof typeof FAILURE]}.`,
         instead: 'Move it until the odds are yours, or take a hardier or quicker one.',
       };
     case 'rotation':
@@ -132,7 +132,9 @@ export function boardSentence(
     out.push({ text: `${ofTen(worst.chance)} years`, tone: sure ? 'pine' : 'ember' });
     out.push(
       plain(
-        sure ? ', and that is the least sure of all. ' : `; the ${old?.crop.name ?? 'old'} are why not. `,
+        sure
+          ? ', and that is the least sure of all. '
+          : `, because of ${old?.crop.name ?? 'what stands there'}. `,
       ),
     );
   } else if (year.strips.length === 0)
