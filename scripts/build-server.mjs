@@ -1,5 +1,6 @@
 /** Bundles server and worker into server/dist: one file each starts in half the time, and the heat engine runs twice as fast. */
 import { build, context } from 'esbuild';
+import { mkdirSync, renameSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { dirname, join } from 'node:path';
 
@@ -30,8 +31,15 @@ const options = {
   logLevel: 'warning',
 };
 
+/** Each file is put in its place whole: a thread that starts meanwhile has the old one or the new one, never half of one. */
 export async function buildServer() {
-  await build(options);
+  const { outputFiles } = await build({ ...options, write: false });
+  for (const { path, contents } of outputFiles) {
+    mkdirSync(dirname(path), { recursive: true });
+    const part = `${path}.${process.pid}`;
+    writeFileSync(part, contents);
+    renameSync(part, path);
+  }
 }
 
 /** Rebuilds on every change; `onBuilt` is told after each. */

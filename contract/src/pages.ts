@@ -4,6 +4,7 @@
  */
 const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/$/, 'Now'],
+  [/^\/ahead$/, 'The nights to come'],
   [/^\/ask$/, 'Will it stand tonight?'],
   [/^\/start$/, 'A farm like yours'],
   [/^\/beds$/, 'Beds'],

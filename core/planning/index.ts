@@ -4,6 +4,7 @@ export * from '../src/night/jobParts';
 export * from '../src/night/jobs';
 export * from '../src/night/evening';
 export * from '../src/night/several';
+export * from '../src/night/short';
 export { keptOn } from '../src/night/lifting';
 export * from '../src/night/planned';
 export * from '../src/night/tasks';

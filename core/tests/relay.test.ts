@@ -12,6 +12,7 @@ import {
   lightTaken,
   mayBeOver,
   meanYear,
+  picks,
   readyBy,
   RULES,
   shadeOn,
@@ -157,6 +158,31 @@ describe('odds and shares', () => {
       expect(w.highKg).toBeGreaterThanOrEqual(w.kg - 1e-9);
     }
   });
+});
+
+test('what is picked in a week is a share of what stands, the first to end first; flowers are picked as they open', () => {
+  const bed = aBedOf('b');
+  const cut = aStrip(bed, 'spinach', [1, 1], ['2026-10-01', null], evenOutlook(60), { planned: false });
+  const heads = aStrip(
+    bed,
+    'lettuce',
+    [2, 2],
+    ['2026-11-01', '2027-01-20'],
+    evenOutlook(50, { overDays: 90 }),
+    { planned: false },
+  );
+  const late = aStrip(bed, 'radish', [3, 3], ['2027-03-01', null], evenOutlook(30));
+  const flowers = aStrip(bed, 'anemone', [4, 4], ['2026-10-01', '2027-05-01'], evenOutlook(60), {
+    planned: false,
+  });
+  const week = picks(aYear([bed], [cut, heads, late, flowers]), heads.endDay - 20);
+  expect(week.map((p) => p.strip.crop.id)).toContain('lettuce');
+  expect(week.map((p) => p.strip.crop.id)).not.toContain('radish');
+  expect(week[0]!.leftDays).toBeLessThanOrEqual(week.at(-1)!.leftDays);
+  for (const p of week) {
+    const whole = (p.strip.crop.yieldKgPerM ?? 0) * 10;
+    expect(p.kg).toBeLessThan(Math.max(whole, 0.01));
+  }
 });
 
 const rulesOf = (quarrels: Quarrel[]) => [...new Set(quarrels.map((q) => q.rule))].sort();

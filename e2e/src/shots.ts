@@ -79,14 +79,9 @@ async function main(): Promise<void> {
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'ask.png') });
 
-  await page.goto(`${farm.url}/place/n2`);
-  await settle(page);
-  await page.getByTestId('compare-hold').click();
-  await page.getByTestId('layer-blanket').click();
-  await page.waitForTimeout(900);
-  await page.getByTestId('compare').evaluate((e) => e.scrollIntoView());
-  await page.waitForTimeout(400);
-  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'compare.png') });
+  await page.goto(`${farm.url}/ahead`);
+  await page.getByTestId('ahead-2027-01-18').waitFor({ timeout: 120_000 });
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'ahead.png') });
   await page.setViewportSize(PHONE);
   await page.goto(farm.url);
   await settle(page);

@@ -7,6 +7,7 @@ import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
 import { findNight, loadFarm, saveLows, saveNight, type FarmData } from './farm/store';
+import { Ahead } from './night/ahead';
 import { keptIn } from './night/keptPlans';
 import { nightWeather } from './night/nowView';
 import { Planner } from './night/planner';
@@ -65,6 +66,7 @@ export class Context {
   readonly seasons: SeasonBook;
   readonly days: DayBook;
   readonly filler: Filler;
+  readonly ahead: Ahead;
   private readonly sources: (site: Site) => Sources;
 
   constructor(readonly options: ServerOptions) {
@@ -73,13 +75,15 @@ export class Context {
     this.filler = new Filler(options.pool, this.seasons);
     const kept = keptSources(options.db);
     this.sources = options.sources ?? (() => kept);
+    const workers = remembering(options.pool);
     this.planner = new Planner({
-      pool: remembering(options.pool),
+      pool: workers,
       onReady: (plan) => this.keepPrediction(plan),
       kept: keptIn(options.db),
       locks: options.locks ?? ownLocks(),
       version: options.version ?? '',
     });
+    this.ahead = new Ahead(workers, this.planner);
   }
 
   /** Whether weather and thermometers are invented. */

@@ -179,6 +179,7 @@ async function main(): Promise<void> {
     context.seasons.stop();
     context.days.stop();
     context.filler.stop();
+    context.ahead.stop();
     stopPolling();
     stopBackups();
     door?.close();

@@ -1,5 +1,6 @@
 /** One hook a need: read through SWR, change through one helper, no second store of server data. */
 import type {
+  AheadView,
   BedsView,
   CropRow,
   CutView,
@@ -156,6 +157,10 @@ export function useStory(id: string) {
   const path = `/api/plantings/${encodeURIComponent(id)}/story`;
   return useRead<StoryView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
 }
+export const useAhead = () =>
+  useRead<AheadView>('/api/ahead', {
+    refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : MINUTE),
+  });
 export const useRelay = () =>
   useRead<RelayView>('/api/relay', {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
@@ -193,6 +198,7 @@ export async function change<T>(
 }
 
 /** What could not be worked out is tried once more. */
+export const planAgain = () => change('/api/plan/again', 'POST').catch(() => refresh());
 export const seasonAgain = () => change('/api/season/again', 'POST').catch(() => refresh());
 
 export const patchFarm = (patch: FarmPatch) => change('/api/farm', 'PATCH', patch);

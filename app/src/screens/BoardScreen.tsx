@@ -7,9 +7,11 @@ import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
 import { boardSentence, type Units } from '../components/relay/boardWords';
+import { DemandPanel } from '../components/relay/DemandPanel';
 import { FillPanel } from '../components/relay/FillPanel';
 import { MovePanel } from '../components/relay/MovePanel';
 import { NextPanel, type RowsAsked } from '../components/relay/NextPanel';
+import { PickList } from '../components/relay/PickList';
 import { QuarrelList } from '../components/relay/QuarrelList';
 import { useBoard, type Board } from '../components/relay/useBoard';
 import { Problem } from '../components/ui/Bars';
@@ -197,10 +199,16 @@ export function BoardScreen() {
           </View>
           <View style={wide ? styles.panes : null}>
             {panel ? <View style={wide ? styles.pane : null}>{panel}</View> : null}
-            {list ? <View style={wide ? styles.pane : null}>{list}</View> : null}
+            {list && year ? (
+              <View style={wide ? styles.pane : null}>
+                {list}
+                <PickList year={year} onShow={choose} />
+              </View>
+            ) : null}
             {view ? (
               <View style={wide ? styles.pane : null}>
                 <FillPanel board={board} />
+                <DemandPanel today={view.today} />
               </View>
             ) : null}
           </View>

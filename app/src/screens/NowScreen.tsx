@@ -134,6 +134,12 @@ function Places({
           onPress={() => setAll(true)}
         />
       ) : null}
+      <Button
+        kind="plain"
+        label="The nights to come ›"
+        onPress={() => router.push('/ahead')}
+        testID="to-ahead"
+      />
     </View>
   );
 }

@@ -2,6 +2,7 @@
  * Every screen but Now, fetched together when the first of them is opened (and beforehand, for use without signal): so
  * that the first words of Now wait for nothing that only the others need. Only `later` asks for this.
  */
+export { AheadScreen } from './AheadScreen';
 export { AskScreen } from './AskScreen';
 export { BedScreen } from './BedScreen';
 export { BedsScreen } from './BedsScreen';

@@ -137,7 +137,7 @@ export async function severalNights(
   i: SeveralNights,
   workers: Workers,
   signal: AbortSignal,
-  onNight: (done: number) => void = () => undefined,
+  onNight: (done: number, night: PlannedNight) => void = () => undefined,
 ): Promise<PlannedNight[]> {
   const { farm } = i.data;
   let { state } = i;
@@ -187,8 +187,9 @@ export async function severalNights(
       morning.beds.filter((b) => b.lift !== null).map((b) => [b.bed.id, b.lift!.atMs] as const),
     );
     if (morning !== plan) state = applyAll(actsOf(jobsOf(morning, i.style)), state);
-    out.push({ plan, jobs, lifts });
-    onNight(n + 1);
+    const planned = { plan, jobs, lifts };
+    out.push(planned);
+    onNight(n + 1, planned);
   }
   return out;
 }

@@ -22,7 +22,12 @@ export function nightRoutes(ctx: Context): Router {
     res.json(await dayView(ctx));
   });
 
+  router.get('/ahead', async (_req, res) => {
+    res.json(await ctx.ahead.view(await ctx.moment()));
+  });
+
   router.post('/plan/again', (_req, res) => {
+    ctx.ahead.again();
     ctx.planner.again();
     res.status(204).end();
   });

@@ -25,6 +25,8 @@ export interface Forecast {
   name: string;
   source: Issue['source'];
   members: WeatherEntry[][];
+  /** Its last hour: beyond it nothing is said. */
+  untilMs: number;
 }
 
 export type Coming = Forecast | Lack;
@@ -86,6 +88,7 @@ export async function farmWeather(
         issuedMs,
         name: issue.name,
         source: issue.source,
+        untilMs: Date.parse(issue.entries.at(-1)!.time),
         members: ensemble(seedOf(issue.id), issuedMs, centre, memberCount, issue.doubt),
       };
     },

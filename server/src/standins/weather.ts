@@ -13,7 +13,7 @@ export interface SimulatedOptions {
 }
 
 /** How far a simulated issue reaches, and how far back it began. */
-const AHEAD_H = 60;
+const AHEAD_H = 132;
 const BACK_H = 8;
 
 export function simulatedWeather(options: SimulatedOptions): {

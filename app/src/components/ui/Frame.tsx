@@ -16,7 +16,12 @@ import { PasscodeGate } from './PasscodeGate';
 import { Text } from './Text';
 
 const TABS = [
-  { href: '/', label: 'Now', Icon: Flame, match: (p: string) => p === '/' || p.startsWith('/place/') },
+  {
+    href: '/',
+    label: 'Now',
+    Icon: Flame,
+    match: (p: string) => p === '/' || p === '/ahead' || p.startsWith('/place/'),
+  },
   {
     href: '/beds',
     label: 'Beds',

@@ -1,0 +1,171 @@
+/**
+ * What is asked for by the week, and what the plan has to do with: trays, hands, the risk. It answers: what do I have to have, when, and what
+ * have I to do it with? Kept as it is changed, each change taken back by one tap.
+ */
+import type { CropRow, RelaySettings } from '@fogata/contract';
+import { addDays, cropById } from '@fogata/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useFormat } from '../../data/format';
+import { useCrops } from '../../data/hooks';
+import { useSaveFarm } from '../../data/useSaveFarm';
+import { dayShort, upper } from '../season/seasonWords';
+import { Problem } from '../ui/Bars';
+import { Button, Choice } from '../ui/Button';
+import { DateStepper } from '../ui/DateStepper';
+import { NoteField } from '../ui/Field';
+import { Amount, Fold } from '../ui/Fields';
+import { Row } from '../ui/Page';
+import { Text } from '../ui/Text';
+
+type Demand = RelaySettings['demand'][number];
+
+const RISKS = [
+  { value: 0.1, label: '1 year in 10' },
+  { value: 0.2, label: '2 in 10' },
+  { value: 0.3, label: '3 in 10' },
+  { value: 0.4, label: '4 in 10' },
+] as const;
+
+const at = (date: string) => `${dayShort(date.slice(5))} ${date.slice(0, 4)}`;
+
+/** A line in words. */
+export const demandWords = (d: Demand, kilos: (kg: number) => string): string =>
+  `${d.crop === null ? 'Whatever there is' : upper(cropById(d.crop).name)}, ${kilos(d.kgPerWeek)} a week, ${at(d.from)} to ${at(d.to)}`;
+
+/** The crops that a word finds; everything where none is typed. */
+export function found(crops: readonly CropRow[], text: string): { value: string; label: string }[] {
+  const q = text.trim().toLowerCase();
+  const everything = { value: '', label: 'whatever there is' };
+  if (q === '') return [everything];
+  return [
+    everything,
+    ...crops.filter((c) => c.name.toLowerCase().includes(q)).map((c) => ({ value: c.id, label: c.name })),
+  ].slice(0, 7);
+}
+
+function NewLine({ today, onAdd }: { today: string; onAdd: (d: Demand) => void }) {
+  const { data: crops } = useCrops();
+  const [text, setText] = useState('');
+  const [crop, setCrop] = useState('');
+  const [kg, setKg] = useState(10);
+  const [from, setFrom] = useState(addDays(today, 1));
+  const [to, setTo] = useState(addDays(today, 180));
+  return (
+    <View style={{ gap: 12, paddingTop: 8 }}>
+      <NoteField label="Of what" value={text} onChange={setText} placeholder="lettuce" testID="demand-find" />
+      <Choice label="Of what" options={found(crops ?? [], text)} value={crop} onChange={setCrop} />
+      <Amount
+        label="A week"
+        unit="kg"
+        value={kg}
+        onChange={setKg}
+        step={1}
+        bigStep={10}
+        min={0}
+        max={100_000}
+        testID="demand-kg"
+      />
+      <DateStepper label="From" value={from} onChange={setFrom} />
+      <DateStepper label="To" value={to} onChange={setTo} />
+      {to < from ? (
+        <Text kind="small" tone="ochre">
+          It ends before it begins: put “to” after “from”.
+        </Text>
+      ) : null}
+      <Button
+        label="Add it"
+        kind="main"
+        disabled={to < from}
+        onPress={() => onAdd({ crop: crop === '' ? null : crop, from, to, kgPerWeek: kg })}
+        testID="demand-add"
+      />
+    </View>
+  );
+}
+
+export function DemandPanel({ today }: { today: string }) {
+  const format = useFormat();
+  const { farm, save, problem } = useSaveFarm();
+  const [adding, setAdding] = useState(false);
+  if (!farm) return null;
+  const { relay } = farm;
+  const put = (more: Partial<RelaySettings>, label: string) => save({ relay: { ...relay, ...more } }, label);
+  return (
+    <View testID="demand">
+      <Fold title="What is asked for, and what there is to do it with" open={relay.demand.length === 0}>
+        {problem ? <Problem>{problem}</Problem> : null}
+        {relay.demand.length === 0 ? (
+          <Text>
+            Nothing is asked for yet: gaps are then filled for what sells, ten kilos of a crop a week at its
+            full value. Say what boxes, kitchens and the market take, and the board says when it is short.
+          </Text>
+        ) : null}
+        {relay.demand.map((d, n) => (
+          <Row key={`${d.crop} ${d.from} ${n}`} first={n === 0}>
+            <View style={{ flex: 1 }}>
+              <Text>{demandWords(d, format.mass)}</Text>
+            </View>
+            <Button
+              kind="plain"
+              label="Take out"
+              hint={`Take out: ${demandWords(d, format.mass)}`}
+              onPress={() => put({ demand: relay.demand.filter((_, i) => i !== n) }, 'What is asked for')}
+            />
+          </Row>
+        ))}
+        {adding ? (
+          <NewLine
+            today={today}
+            onAdd={(d) => {
+              put({ demand: [...relay.demand, d] }, 'What is asked for');
+              setAdding(false);
+            }}
+          />
+        ) : (
+          <View style={{ flexDirection: 'row', paddingTop: 8 }}>
+            <Button label="Ask for something" onPress={() => setAdding(true)} testID="demand-new" />
+          </View>
+        )}
+        <View style={{ gap: 12, paddingTop: 12 }}>
+          <Amount
+            label="Cells in trays"
+            unit="cells"
+            value={relay.cells}
+            onChange={(cells) => put({ cells }, 'Cells')}
+            step={10}
+            bigStep={100}
+            min={0}
+            max={1_000_000}
+            note={
+              relay.cells === null
+                ? 'Not counted until you say how many there are.'
+                : 'In all, over everything that is raised at a time.'
+            }
+          />
+          <Amount
+            label="Hours of work a week"
+            unit="h"
+            value={relay.hoursPerWeek}
+            onChange={(hoursPerWeek) => put({ hoursPerWeek }, 'Hours')}
+            step={1}
+            bigStep={10}
+            min={0}
+            max={10_000}
+            note={
+              relay.hoursPerWeek === null
+                ? 'Not counted until you say how many there are.'
+                : 'For sowing, planting, picking and clearing.'
+            }
+          />
+          <Choice
+            label="May go wrong in"
+            options={RISKS}
+            value={RISKS.find((r) => r.value === relay.risk)?.value ?? null}
+            onChange={(risk) => put({ risk }, 'Risk')}
+          />
+        </View>
+      </Fold>
+    </View>
+  );
+}

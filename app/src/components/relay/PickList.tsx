@@ -1,0 +1,47 @@
+/** What is to be picked this week, the first to end first; a tap shows the planting on the board. */
+import { isoOf, picks, type RelayYear } from '@fogata/core/relay';
+import { Pressable, View } from 'react-native';
+import { useFormat } from '../../data/format';
+import { dayShort, upper } from '../season/seasonWords';
+import { Row } from '../ui/Page';
+import { PartTitle, Text } from '../ui/Text';
+import { rowsWords } from './targets';
+
+export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingId: string) => void }) {
+  const format = useFormat();
+  const list = picks(year, year.today);
+  if (list.length === 0) return null;
+  const all = list.reduce((sum, p) => sum + p.kg, 0);
+  return (
+    <View testID="picks">
+      <PartTitle right={`about ${format.mass(Math.round(all))}`}>To pick this week</PartTitle>
+      {list.map(({ strip: s, kg, leftDays }, n) => {
+        const bed = year.beds.find((b) => b.id === s.planting.bedId)?.name ?? '';
+        const title = `${upper(s.crop.name)}, ${bed} ${rowsWords(s.planting)}`;
+        const amount =
+          s.crop.yieldKgPerM === null ? 'As it opens' : `About ${format.mass(Number(kg.toFixed(1)))}`;
+        return (
+          <Pressable
+            key={s.planting.id}
+            role="button"
+            aria-label={`${title}, ${amount}`}
+            onPress={() => onShow(s.planting.id)}
+            testID="pick"
+          >
+            <Row first={n === 0}>
+              <View style={{ flex: 1, gap: 2 }}>
+                <Text kind="strong">{title}</Text>
+                <Text kind="small" tone={leftDays <= 14 ? 'ochre' : 'quiet'}>
+                  {`${amount}; ${leftDays <= 14 ? 'the last of it by' : 'it stands until'} ${dayShort(isoOf(year.today + leftDays).slice(5))}.`}
+                </Text>
+              </View>
+            </Row>
+          </Pressable>
+        );
+      })}
+      <Text kind="small" tone="quiet">
+        By the middle year, evenly from the first picking to the last. What you see in the bed is right.
+      </Text>
+    </View>
+  );
+}

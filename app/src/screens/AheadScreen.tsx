@@ -1,0 +1,158 @@
+/**
+ * Ahead. It answers: how do the next nights look, what will be moved, and when do I run short of sheets? It opens with the hardest. A row a night on
+ * a phone; wide, places by nights.
+ */
+import type { AheadNight, AheadView } from '@fogata/contract';
+import { addDays } from '@fogata/core';
+import { router } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { aheadSentence, nightName, nightWords, shortWords, workWords } from '../components/ahead/aheadWords';
+import { dayShort } from '../components/season/seasonWords';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { useFormat } from '../data/format';
+import { planAgain, useAhead } from '../data/hooks';
+
+function NightRow({ n, first, firstNight }: { n: AheadNight; first: boolean; firstNight: string }) {
+  const format = useFormat();
+  return (
+    <Row first={first}>
+      <View style={{ flex: 1, gap: 4 }} testID={`ahead-${n.night}`}>
+        <View style={styles.head}>
+          <Text kind="figure">{nightName(n.night, firstNight)}</Text>
+          <Text
+            kind="label"
+            tone="quiet"
+          >{`${dayShort(n.night.slice(5))} to ${dayShort(addDays(n.night, 1).slice(5))}`}</Text>
+          <Text kind="figure" tone={n.outsideC.mid < 0 ? 'frost' : 'ink'}>
+            {format.range(n.outsideC.low, n.outsideC.high)}
+          </Text>
+        </View>
+        <Text>{nightWords(n, format)}</Text>
+        <Text kind="small" tone="quiet">
+          {`${workWords(n)} ${n.lossPlanned >= 1 ? `At risk as planned about ${format.money(n.lossPlanned)}, left alone ${format.money(n.lossLeft)}.` : n.lossLeft >= 1 ? `Left alone it would cost about ${format.money(n.lossLeft)}.` : 'Left alone it costs nothing.'}`}
+        </Text>
+        {n.short.length > 0 && n.shortSaves >= 1 ? (
+          <Text
+            kind="small"
+            tone="ochre"
+          >{`▲ ${shortWords(n)} would save about ${format.money(n.shortSaves)} more.`}</Text>
+        ) : null}
+      </View>
+    </Row>
+  );
+}
+
+/** Places by nights: the leaf's lowest, and how far from harm. */
+function Grid({ view }: { view: AheadView }) {
+  const format = useFormat();
+  const firstNight = view.nights[0]!.night;
+  const beds = view.nights[0]!.places.map((p) => p);
+  return (
+    <View testID="ahead-grid" style={{ paddingTop: 16 }}>
+      <View style={styles.line}>
+        <View style={styles.name} />
+        {view.nights.map((n) => (
+          <View key={n.night} style={styles.cell}>
+            <Text kind="label">{nightName(n.night, firstNight)}</Text>
+            <Text
+              kind="small"
+              tone="quiet"
+            >{`${format.range(n.outsideC.low, n.outsideC.high)} outside`}</Text>
+          </View>
+        ))}
+      </View>
+      {beds.map((b, i) => (
+        <Row key={b.bedId} first={i === 0}>
+          <Pressable
+            role="link"
+            aria-label={`${b.name}, ${b.place}`}
+            onPress={() => router.push(`/place/${b.bedId}`)}
+            style={styles.name}
+          >
+            <Text kind="strong">{b.name}</Text>
+            <Text kind="small" tone="quiet">
+              {b.crop}
+            </Text>
+          </Pressable>
+          {view.nights.map((n) => {
+            const p = n.places.find((x) => x.bedId === b.bedId);
+            const harmed = p && p.harmChance >= 0.2;
+            return (
+              <View key={n.night} style={styles.cell}>
+                {p ? (
+                  <>
+                    <Text kind="figure" tone={harmed ? 'frost' : 'ink'}>
+                      {`${harmed ? '▼ ' : ''}${format.t(p.leafC.mid)}`}
+                    </Text>
+                    <Text kind="small" tone="quiet">
+                      {p.marginK >= 0
+                        ? `${format.diff(p.marginK).replace('+', '')} to spare`
+                        : `${format.diff(-p.marginK).replace('+', '')} too cold`}
+                    </Text>
+                  </>
+                ) : (
+                  <Text tone="quiet">–</Text>
+                )}
+              </View>
+            );
+          })}
+        </Row>
+      ))}
+    </View>
+  );
+}
+
+export function AheadScreen() {
+  const { data, error } = useAhead();
+  const format = useFormat();
+  const wide = useWide();
+  return (
+    <Page testID="ahead" width={wide ? 1200 : 640}>
+      <TopLine back="Now" />
+      {data ? (
+        <Sentence parts={aheadSentence(data, format)} />
+      ) : error ? (
+        <Problem>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Opening the nights to come" />
+      )}
+      {data?.progress.state === 'computing' ? (
+        <Loading
+          what={`Working out the nights, one after the other: ${data.nights.length} of ${data.progress.of}`}
+        />
+      ) : null}
+      {data?.progress.state === 'failed' ? (
+        <Problem onRetry={() => void planAgain()}>{data.progress.message ?? ''}</Problem>
+      ) : null}
+      {data?.lack ? (
+        <View style={{ paddingTop: 12, flexDirection: 'row' }}>
+          <Button kind="main" label="Tell the weather" onPress={() => router.push('/forecast')} />
+        </View>
+      ) : null}
+      {data && data.nights.length > 0 ? (
+        <>
+          {wide ? <Grid view={data} /> : null}
+          <PartTitle>Night by night</PartTitle>
+          {data.nights.map((n, i) => (
+            <NightRow key={n.night} n={n} first={i === 0} firstNight={data.nights[0]!.night} />
+          ))}
+          <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
+            {`The forecast reaches to ${format.day(data.untilMs!)} ${format.time(data.untilMs!)}; nothing is said beyond it. Each night begins where the one before leaves off, with its jobs done as planned, and is chosen by itself. The further off, the more may change.`}
+          </Text>
+        </>
+      ) : null}
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', alignItems: 'baseline', gap: 12, flexWrap: 'wrap' },
+  line: { flexDirection: 'row', paddingBottom: 8 },
+  name: { width: 150 },
+  cell: { flex: 1, minWidth: 90 },
+});

@@ -1,0 +1,180 @@
+/**
+ * The nights to come, planned one after the other as far as the forecast reaches. Contract: `view` says at once what is known and how far it is; a
+ * change of the farm, the weather or the quarter hour begins it anew. Tonight is the plan that Now shows, never another one.
+ */
+import type { AheadNight, AheadView, PlanProgress, Range } from '@fogata/contract';
+import { addDays, bandOf, HOUR_MS, nightWindow, type FarmSite } from '@fogata/core';
+import {
+  anythingStands,
+  AS_IS,
+  jobsOf,
+  nightAt,
+  reachMs,
+  severalNights,
+  sheetsShort,
+  type NightPlan,
+  type PlannedNight,
+  type Workers,
+} from '@fogata/core/planning';
+import { setMaxListeners } from 'node:events';
+import type { Moment } from '../context';
+import { isForecast, needMs } from '../sources/farmWeather';
+import { placeRow } from './glyph';
+import type { Planner } from './planner';
+import { stateKey } from './stateKey';
+
+const MOST_NIGHTS = 5;
+
+interface Work {
+  key: string;
+  of: number;
+  nights: PlannedNight[];
+  progress: PlanProgress;
+  abort: AbortController;
+}
+
+/** Nights that end before a forecast does. */
+export function nightsWithin(nowMs: number, untilMs: number, farm: FarmSite): number {
+  const first = nightAt(nowMs, farm).window.night;
+  let n = 0;
+  while (n < MOST_NIGHTS && needMs(nightWindow(addDays(first, n), farm), nowMs) <= untilMs) n += 1;
+  return n;
+}
+
+function outside(plan: NightPlan): Range {
+  const from = Math.max(plan.nowMs, plan.window.fromMs);
+  const lows = plan.members.map((m) =>
+    m.reduce((low, e) => {
+      const ms = Date.parse(e.time);
+      return ms >= from - HOUR_MS && ms <= plan.window.toMs ? Math.min(low, e.airC) : low;
+    }, Infinity),
+  );
+  return bandOf(lows, 0);
+}
+
+function nightRow(
+  plan: NightPlan,
+  jobs: PlannedNight['jobs'],
+  lifts: PlannedNight['lifts'] | null,
+): AheadNight {
+  const places = plan.beds
+    .filter((b) => b.atRisk.length > 0)
+    .map((b) => {
+      const { bedId, name, structureName, crop, leafC, marginK, harmChance } = placeRow(plan, b);
+      return { bedId, name, place: structureName, crop, leafC, marginK, harmChance };
+    })
+    .sort((a, b) => a.marginK - b.marginK);
+  const items = jobs.flatMap((j) => j.items.filter((i) => !i.done));
+  const sum = (of: (b: NightPlan['beds'][number]) => number) => plan.beds.reduce((t, b) => t + of(b), 0);
+  const short = sheetsShort(plan.beds, plan.data.covers, plan.data.farm.hourlyRate);
+  return {
+    night: plan.window.night,
+    outsideC: outside(plan),
+    places,
+    laid: items.filter((i) => i.on).length,
+    lifted: items.filter((i) => !i.on).length,
+    minutes: jobs.filter((j) => !j.done).reduce((t, j) => t + j.minutes, 0),
+    lossLeft: sum((b) => b.loss[AS_IS] ?? 0),
+    lossPlanned: sum((b) => b.loss[b.chosen] ?? 0),
+    stays: [...(lifts ?? [])].flatMap(([id, atMs]) =>
+      atMs === null ? [plan.beds.find((b) => b.bed.id === id)?.bed.name ?? id] : [],
+    ),
+    short: [...short.missing].map(([id, count]) => ({
+      name: plan.data.covers.find((c) => c.id === id)?.name ?? id,
+      count,
+    })),
+    shortSaves: short.saves,
+  };
+}
+
+export class Ahead {
+  private work: Work | null = null;
+
+  constructor(
+    private readonly workers: Workers,
+    private readonly planner: Planner,
+  ) {}
+
+  async view(m: Moment): Promise<AheadView> {
+    const { farm } = m.data;
+    const at = nightAt(m.nowMs, farm);
+    const base: AheadView = {
+      nowMs: m.nowMs,
+      untilMs: null,
+      lack: null,
+      nights: [],
+      progress: { state: 'empty', done: 0, of: 0 },
+    };
+    if (!anythingStands(m.data, at.today)) return base;
+    const tonight = m.weather.coming(at.window, at.hourMs, at.endMs);
+    if (!isForecast(tonight)) return { ...base, lack: tonight };
+    const of = Math.max(1, nightsWithin(m.nowMs, tonight.untilMs, farm));
+    const now = await this.planner.ask(m.data, m.weather, m.nowMs);
+    // tonight comes first: what is to come begins from it
+    if (!now.plan) return { ...base, untilMs: tonight.untilMs, progress: { ...now.progress, of } };
+    const key = stateKey(m.data, m.weather.key, m.nowMs);
+    if (this.work?.key !== key) await this.begin(key, of, m, now.plan);
+    const { nights, progress } = this.work!;
+    const later = nights.filter((n) => n.plan.window.night !== now.plan!.window.night);
+    const first = nights.find((n) => n.plan.window.night === now.plan!.window.night);
+    return {
+      ...base,
+      untilMs: tonight.untilMs,
+      nights: [
+        nightRow(now.plan, jobsOf(now.plan, m.style), first?.lifts ?? null),
+        ...later.map((n) => nightRow(n.plan, n.jobs, n.lifts)),
+      ],
+      progress,
+    };
+  }
+
+  private async begin(key: string, of: number, m: Moment, plan: NightPlan): Promise<void> {
+    this.work?.abort.abort();
+    const abort = new AbortController();
+    setMaxListeners(0, abort.signal);
+    const work: Work = { key, of, nights: [], abort, progress: { state: 'computing', done: 0, of } };
+    this.work = work;
+    const { farm } = m.data;
+    const at = nightAt(m.nowMs, farm);
+    const past = await m.weather.past(at.pastMs, m.nowMs);
+    const coming = m.weather.coming(at.window, at.hourMs, reachMs(m.nowMs, of, farm));
+    if (!isForecast(coming)) return;
+    void severalNights(
+      {
+        data: m.data,
+        state: m.state,
+        nowMs: m.nowMs,
+        history: past.hours,
+        members: coming.members,
+        nights: of,
+        beliefs: plan.beliefs,
+        style: m.style,
+      },
+      this.workers,
+      abort.signal,
+      (done, night) => {
+        work.nights.push(night);
+        work.progress = { state: done === of ? 'ready' : 'computing', done, of };
+      },
+    ).catch((error: unknown) => {
+      if (abort.signal.aborted) return;
+      process.stderr.write(
+        `ahead failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+      );
+      work.progress = {
+        ...work.progress,
+        state: 'failed',
+        message: 'The nights to come could not be worked out. Tonight’s plan stands.',
+      };
+    });
+  }
+
+  /** What failed is worked out anew when it is asked for next. */
+  again(): void {
+    if (this.work?.progress.state === 'failed') this.work = null;
+  }
+
+  stop(): void {
+    this.work?.abort.abort();
+  }
+}
