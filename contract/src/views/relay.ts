@@ -1,6 +1,6 @@
 /** The board: beds and what goes through their rows, with what a crop does in a place, so that a strip can be moved without asking. */
 import type { Planting } from '@fogata/core';
-import type { Outlook, RelayBed } from '@fogata/core/relay';
+import type { Outlook, Proposal, RelayBed } from '@fogata/core/relay';
 import type { RelaySettings } from '../farm';
 import type { PlanProgress } from './night';
 
@@ -19,27 +19,8 @@ export interface RelayView extends Pick<RelaySettings, 'demand' | 'cells' | 'ris
   progress: PlanProgress;
 }
 
-/** A planting that would fill a gap. Dates of the calendar. */
-export interface FillProposal {
-  crop: string;
-  how: 'sow' | 'transplant';
-  bedId: string;
-  fromRow: number;
-  toRow: number;
-  lengthM: number;
-  traysOn: string | null;
-  plantedOn: string;
-  readyOn: string;
-  clearedOn: string;
-  kg: number;
-  cells: number;
-  minutes: number;
-  success: number;
-  worth: number;
-  fills: { kg: number; from: string | null; to: string | null };
-  idleWeeks: number;
-  instead: { crop: string; less: number } | null;
-}
+/** A planting that would fill a gap. */
+export type FillProposal = Proposal;
 
 export interface FillView {
   state: 'none' | 'looking' | 'solving' | 'ready' | 'failed' | 'stopped';
