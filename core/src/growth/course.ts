@@ -7,7 +7,7 @@ import type { Crop } from '../crops/crops';
 import { YEAR_DAYS } from '../climate/climate';
 import type { Under } from '../climate/underCover';
 import { FRESH, hardnessLimit, hardnessOf, ROOTED_DD } from '../hardiness/acclimation';
-import { injury } from '../hardiness/injury';
+import { daysLost, leavesLost, plantsLost } from '../hardiness/injury';
 import { growthOf, risingDays } from './thermal';
 
 export type How = 'sow' | 'transplant';
@@ -142,6 +142,8 @@ export function course(
   const rootedAt = ROOTED_DD;
   const yearDays = YEAR_DAYS;
   const [softC, hardC] = crop.damageC;
+  const [softDeathC, hardDeathC] = crop.deathC;
+  const [softRootC, hardRootC] = crop.rootC;
   const always = Math.max(crop.flowerC ?? -99, crop.chillingC ?? -99) + 0.5;
   const { by, dayH: longH, coldDays } = crop.bolts;
   const cooksAbove = crop.spoilC + 4;
@@ -150,9 +152,11 @@ export function course(
     const leafMinC = lowsC[i]! + standsK;
     const today = growth[i + 1]! - growth[i]!;
     if (leafMinC < softC + (hardC - softC) * h + 0.5 || leafMinC < always) {
-      const hurt = injury(crop, h, { leafMinC, soilMinC: under.soilC[i]! });
-      alive *= 1 - hurt.plants;
-      debt += hurt.daysLost * Math.max(0.5, today) * 0.5;
+      // `injury`, without its objects
+      const deathC = softDeathC + (hardDeathC - softDeathC) * h;
+      const leaves = leavesLost(softC + (hardC - softC) * h, deathC, leafMinC);
+      alive *= 1 - plantsLost(deathC, leafMinC, softRootC + (hardRootC - softRootC) * h, under.soilC[i]!);
+      debt += daysLost(leaves, crop.chillingC, leafMinC) * Math.max(0.5, today) * 0.5;
       if (alive < LOST) return { upDay, readyDay, fate: 'cold', endDay: i };
     }
     // `acclimate`, with the day's rates worked out before

@@ -76,18 +76,37 @@ export const standsOf = (crop: Crop, h: number): Stands => ({
   chillingC: crop.chillingC,
 });
 
+/** Share of plants lost, by their growing point and by their roots; plain numbers, for a century's innermost loop. */
+export function plantsLost(
+  deathC: number,
+  c: number,
+  rootC: number | null,
+  soilMinC: number | undefined,
+): number {
+  const byRoot = soilMinC === undefined || rootC === null ? 0 : sharePast(rootC, soilMinC);
+  return 1 - (1 - sharePast(deathC, c)) * (1 - byRoot);
+}
+
+/** Share of leaves lost: burn begins at `damageC`, half are gone six tenths of the way to where plants die. */
+export function leavesLost(damageC: number, deathC: number, c: number): number {
+  const depth = Math.max(0, (damageC - c) / (0.6 * (damageC - deathC)));
+  return 1 - 2 ** -(depth * depth);
+}
+
+/** Days of growth that burnt leaves and chill cost. */
+export function daysLost(leaves: number, chillingC: number | null, leafMinC: number): number {
+  const chilled = chillingC === null ? 0 : Math.max(0, chillingC - leafMinC) / 4;
+  return Math.min(30, 14 * leaves + Math.min(6, chilled));
+}
+
 export function injuryOf(s: Stands, night: ColdNight): Omit<Injury, 'nextFlowerDays'> {
   const c = effectiveC(night);
-  const byRoot = night.soilMinC === undefined || s.rootC === null ? 0 : sharePast(s.rootC, night.soilMinC);
-  // burn begins at `damageC`, half of the leaves are gone six tenths of the way to where plants die
-  const depth = Math.max(0, (s.damageC - c) / (0.6 * (s.damageC - s.deathC)));
-  const leaves = 1 - 2 ** -(depth * depth);
-  const chilled = s.chillingC === null ? 0 : Math.max(0, s.chillingC - night.leafMinC) / 4;
+  const leaves = leavesLost(s.damageC, s.deathC, c);
   return {
-    plants: 1 - (1 - sharePast(s.deathC, c)) * (1 - byRoot),
+    plants: plantsLost(s.deathC, c, s.rootC, night.soilMinC),
     leaves,
     flowers: s.flowerC === null ? 0 : sharePast(s.flowerC, c),
-    daysLost: Math.min(30, 14 * leaves + Math.min(6, chilled)),
+    daysLost: daysLost(leaves, s.chillingC, night.leafMinC),
   };
 }
 
