@@ -162,7 +162,7 @@ const fill: FillView = {
 
 test('a proposal says what it fills and risks and what else would do; taken it is a planned planting, refused it is gone', async () => {
   mockFill = fill;
-  const put = jest.fn(() => Promise.resolve());
+  const put = jest.fn(() => Promise.resolve(true));
   render(<FillPanel board={{ view: { beds: [bed] }, put } as unknown as Board} />);
   expect(
     screen.getByText(

@@ -6,7 +6,7 @@ test.use({ demo: true });
 test.describe('wide', () => {
   test.use({ viewport: { width: 1280, height: 900 } });
 
-  test('a hand-over that fails is seen, the strip before it dragged until it holds, undone and done again', async ({
+  test('a hand-over that fails is seen, the strip after it dragged, undone and done again', async ({
     page,
     farm,
   }) => {

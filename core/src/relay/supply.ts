@@ -4,7 +4,7 @@
  *
  * Minutes are starting values for hand work with simple tools; a grower's own records are better.
  */
-import type { Crop, Habit } from '../crops/crops';
+import type { Habit } from '../crops/crops';
 import { bench } from '../windows/schools';
 import { rowCount, takenBy, type Demand, type RelayYear, type Strip } from './year';
 import { dayOf } from './course';
@@ -143,12 +143,6 @@ export function supply(year: RelayYear, fromDay: number, weeks: number): Week[] 
     };
   });
 }
-
-/** What is asked for of a crop, where it is asked for by name. */
-export const asksFor = (demand: readonly Demand[], crop: Crop, fromDay: number): number | null => {
-  const asked = askedIn(demand, fromDay).get(crop.id);
-  return asked ?? null;
-};
 
 export interface Pick {
   strip: Strip;

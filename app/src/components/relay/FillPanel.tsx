@@ -110,7 +110,8 @@ export function FillPanel({ board, bedIds }: { board: Board; bedIds?: readonly s
   };
   const take = async (list: readonly FillProposal[]) => {
     for (const p of list) {
-      await board.put(null, plantingOf(p));
+      // what is refused is said, and the rest waits
+      if (!(await board.put(null, plantingOf(p)))) return;
       setTaken((t) => new Set(t).add(keyOf(p)));
     }
   };

@@ -1,5 +1,4 @@
 /** One planting of the board: its days by steppers, what it has against it, and what it gives. */
-import { cropById } from '@fogata/core';
 import { isoOf, kgBetween, type Strip } from '@fogata/core/relay';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
@@ -97,5 +96,3 @@ export function MovePanel({
     </View>
   );
 }
-
-export const cropName = (id: string): string => cropById(id).name;

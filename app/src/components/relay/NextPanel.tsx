@@ -46,7 +46,7 @@ export function NextPanel({ board, rows, onClose }: { board: Board; rows: RowsAs
       how: c.how,
       planned: true,
     };
-    void board.put(null, planting).then(onClose);
+    void board.put(null, planting).then((kept) => kept && onClose());
   };
   return (
     <View testID="next">

@@ -51,6 +51,9 @@ export function useBoard() {
   );
   /** Shows it there, and does not keep it yet. */
   const show = useCallback((p: Planting) => setMoved((m) => new Map(m).set(p.id, p)), []);
+  /** What was shown is the server's again: kept there by now, or refused. */
+  const letGo = (p: Planting) =>
+    setMoved((m) => (m.get(p.id) === p ? new Map([...m].filter(([id]) => id !== p.id)) : m));
   const keep = async (p: Planting): Promise<{ recordId: string | null } | null> => {
     show(p);
     setProblem(null);
@@ -59,34 +62,38 @@ export function useBoard() {
     } catch (e) {
       setProblem((e as Error).message);
       return null;
+    } finally {
+      letGo(p);
     }
   };
-  const put = async (before: Planting | null, after: Planting) => {
+  /** Whether it was kept. */
+  const put = async (before: Planting | null, after: Planting): Promise<boolean> => {
     const kept = await keep(after);
-    if (kept) {
-      setPast((s) => [...s, { before, after, recordId: kept.recordId }]);
-      setFuture([]);
-    } else if (before) show(before);
+    if (!kept) return false;
+    setPast((s) => [...s, { before, after, recordId: kept.recordId }]);
+    setFuture([]);
+    return true;
   };
-  const remove = async (p: Planting, recordId: string | null) => {
-    if (recordId && clockMs !== undefined) await retract([recordId], clockMs);
-    setMoved((m) => new Map([...m].filter(([id]) => id !== p.id)));
+  const remove = async (recordId: string | null): Promise<boolean> => {
+    if (recordId === null || clockMs === undefined) return false;
+    await retract([recordId], clockMs);
     await refresh();
+    return true;
   };
   const undo = async () => {
     const step = past.at(-1);
     if (!step) return;
+    // refused, it stays to be taken back
+    if (!(step.before ? await keep(step.before) : await remove(step.recordId))) return;
     setPast(past.slice(0, -1));
     setFuture([...future, step]);
-    if (step.before) await keep(step.before);
-    else await remove(step.after, step.recordId);
   };
   const redo = async () => {
     const step = future.at(-1);
-    if (!step) return;
+    const kept = step && (await keep(step.after));
+    if (!kept) return;
     setFuture(future.slice(0, -1));
-    const kept = await keep(step.after);
-    setPast([...past, { ...step, recordId: kept?.recordId ?? step.recordId }]);
+    setPast([...past, { ...step, recordId: kept.recordId ?? step.recordId }]);
   };
   return {
     view: view as RelayView | null,
