@@ -27,6 +27,9 @@ const line = { crop: 'lettuce', from: '2027-04-05', to: '2027-07-31', kgPerWeek:
 const settings = { demand: [line], cells: null, hoursPerWeek: null, risk: 0.2, never: [], accepted: [] };
 const crops = ['lettuce', 'lettuce-leaf', 'leek'].map((id) => ({ id, name: cropById(id).name }) as CropRow);
 
+/** A loaded machine takes its time; what is waited for comes all the same. */
+const SLOW = { timeout: 10_000 };
+
 beforeEach(() => {
   mockSave.mockClear();
   mockChange.mockClear();
@@ -171,9 +174,9 @@ test('a proposal says what it fills and risks and what else would do; taken it i
   ).toBeTruthy();
   expect(screen.getByText(/no plan can be more than 2 % better/)).toBeTruthy();
   fireEvent.press(screen.getByRole('button', { name: /^Refuse: Sow radish/ }));
-  await waitFor(() => expect(screen.getAllByTestId('proposal')).toHaveLength(1));
+  await waitFor(() => expect(screen.getAllByTestId('proposal')).toHaveLength(1), SLOW);
   fireEvent.press(screen.getByTestId('proposal-take'));
-  await waitFor(() => expect(screen.queryAllByTestId('proposal')).toHaveLength(0));
+  await waitFor(() => expect(screen.queryAllByTestId('proposal')).toHaveLength(0), SLOW);
   expect(put).toHaveBeenCalledWith(
     null,
     expect.objectContaining({ crop: 'lettuce', planned: true, how: 'transplant', clearedOn: '2027-08-05' }),
