@@ -1,8 +1,8 @@
 /** What a hand did is on the screen at once, whatever the signal, and never twice. */
-import type { BedsView, FarmRecord, JobView, NowView } from '@fogata/contract';
-import { nightWindow, type FarmSite } from '@fogata/core';
+import type { BedsView, DayView, FarmRecord, JobView, NowView, PlaceView } from '@fogata/contract';
+import { NOTHING_STANDS, nightWindow, type FarmSite, type Standing } from '@fogata/core';
 import type { OwnAct } from '../src/data/outbox';
-import { overlay } from '../src/data/overlay';
+import { overlay, overlayBeds, overlayDay, overlayPlace, type Asked } from '../src/data/overlay';
 import { steady, steadyBeds, withoutServer } from '../src/data/steady';
 
 const site: FarmSite = { latitude: 42.7, longitude: -5.4, timeZone: 'Europe/Madrid' };
@@ -39,7 +39,8 @@ const view = (more: Partial<NowView> = {}) =>
       { spot: 'north', name: 'North', predictedC: null, thermometer: null, reading: null },
     ],
     storm: [],
-    places: [{ bedId: 'n2' }],
+    standing: NOTHING_STANDS,
+    places: [{ bedId: 'n2', structureId: 's', stack: [{ name: 'S', state: 'on', opening: 1 }] }],
     askedMs: 1000,
     ...more,
   }) as unknown as NowView & { askedMs: number };
@@ -84,6 +85,76 @@ test('a house that was shut, and a reading: the round goes on to the next thermo
   const shown = overlay(view(), acts);
   expect(shown.jobs[1]!.done).toBe(true);
   expect(shown.rounds.map((r) => r.reading?.minC ?? null)).toEqual([-6, null]);
+});
+
+const blanket = { id: 'c', name: 'C', use: 'hoops' };
+const sheet = (bedId: string, recordId: string) => ({ bedId, coverId: 'c', sinceMs: 0, recordId });
+
+test('a place and all beds show what was laid and opened there without a server', () => {
+  const acts = [cover('n2'), act({ kind: 'vent', structureId: 's', fraction: 0.4 })];
+  const place = {
+    structure: { id: 's' },
+    bed: { id: 'n2' },
+    opening: 0,
+    covers: [{ cover: blanket, on: false, recordId: null }],
+    standing: NOTHING_STANDS,
+  } as unknown as PlaceView;
+  const shown = overlayPlace(place, acts);
+  expect([shown.opening, shown.covers[0]!.on, shown.covers[0]!.recordId]).toEqual([
+    0.4,
+    true,
+    acts[0]!.record.id,
+  ]);
+  const beds = {
+    standing: { ...NOTHING_STANDS, sheets: [sheet('n3', 'x')] } as Standing,
+    structures: [
+      {
+        structure: { id: 's' },
+        opening: 0,
+        beds: [
+          { bed: { id: 'n3' }, stack: [{ name: 'C', state: 'on', opening: 0, coverId: 'c' }], plantings: [] },
+        ],
+      },
+    ],
+  } as unknown as BedsView;
+  const off = act({ kind: 'cover', bedId: 'n3', coverId: 'c', on: false });
+  const after = overlayBeds(beds, [...acts, off]).structures[0]!;
+  expect([after.opening, after.beds[0]!.stack]).toEqual([0.4, []]);
+  // taken back, it lies there again
+  const back = act({ kind: 'retraction', retracts: off.record.id });
+  expect(overlayBeds(beds, [off, back]).structures[0]!.beds[0]!.stack).toHaveLength(1);
+});
+
+test('a house that was opened in the morning is none to open, also without signal; the next move of it still comes', () => {
+  const day = {
+    structures: [
+      {
+        structureId: 's',
+        open: 0,
+        recordId: null,
+        steps: [
+          { atMs: T, fraction: 0.5 },
+          { atMs: T + 3_600_000, fraction: 0 },
+        ],
+      },
+    ],
+    askedMs: 1000,
+  } as unknown as Asked<DayView>;
+  const opened = overlayDay(day, [act({ kind: 'vent', structureId: 's', fraction: 0.5 })]).structures[0]!;
+  expect([opened.open, opened.steps.map((x) => x.fraction)]).toEqual([0.5, [0]]);
+  const other = overlayDay(day, [act({ kind: 'vent', structureId: 't', fraction: 0.5 })]).structures[0]!;
+  expect(other).toBe(day.structures[0]);
+});
+
+test('while the night is worked out anew, what another phone did is shown on the list that stands', () => {
+  const fresh = view({
+    jobs: [],
+    places: [],
+    progress: { state: 'computing', done: 0, of: 3 },
+    standing: { ...NOTHING_STANDS, sheets: [sheet('n3', 'theirs')] },
+  });
+  const shown = steady(fresh, view());
+  expect(shown.jobs[0]!.items.map((i) => i.recordId)).toEqual([null, null, 'theirs']);
 });
 
 test('while the night is worked out anew the list stays where it is', () => {

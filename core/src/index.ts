@@ -44,6 +44,7 @@ export * from './heat/types';
 export * from './heat/wax';
 export type { SharedTrace } from './heat/work';
 export * from './log/apply';
+export * from './log/standing';
 export * from './night/bands';
 export * from './night/choose';
 export * from './night/evaluate';

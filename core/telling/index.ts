@@ -2,3 +2,5 @@
 export * from '../src/formats/units';
 export * from '../src/time/farmTime';
 export type { FarmSite } from '../src/farm/types';
+export * from '../src/log/apply';
+export * from '../src/log/standing';

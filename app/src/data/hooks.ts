@@ -30,15 +30,18 @@ import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';
 import { farmSite, learnFarm } from './moment';
 import { outbox, type OwnAct } from './outbox';
-import { overlay, type Asked } from './overlay';
+import { overlay, overlayBeds, overlayDay, overlayPlace, type Asked } from './overlay';
 import { steady, steadyBeds, withoutServer } from './steady';
 import { readStored, store } from './storage';
+
+/** Views that this device's own acts are shown on before the server has them. */
+const SHOWS_ACTS = /^\/api\/(now|day|beds(\?.*)?|places\/[^/]+)$/;
 
 async function get<T>(path: string): Promise<T> {
   const askedMs = Date.now();
   const answer = await request<T>(path);
   if (path === '/api/farm') learnFarm(answer as unknown as FarmView);
-  return path === '/api/now' ? { ...answer, askedMs } : answer;
+  return SHOWS_ACTS.test(path) ? { ...answer, askedMs } : answer;
 }
 
 /** What was last known, so that a screen opens without the server. */
@@ -81,11 +84,7 @@ export function useNow() {
   const read = useRead<Asked<NowView>>('/api/now', { refreshInterval: usePace('/api/now') });
   // for the round without a server: read once
   const { data: beds } = useRead<BedsView>('/api/beds');
-  const acts = useSyncExternalStore(
-    outbox.subscribe,
-    () => outbox.acts,
-    () => NO_ACTS,
-  );
+  const acts = useOwnActs();
   const [lastReady, setLastReady] = useState<Asked<NowView> | null>(null);
   const { data, error } = read;
   const deviceMs = useDeviceClock();
@@ -102,6 +101,21 @@ export function useNow() {
 }
 const NO_ACTS: readonly OwnAct[] = [];
 
+/** What this device did lately. */
+const useOwnActs = () =>
+  useSyncExternalStore(
+    outbox.subscribe,
+    () => outbox.acts,
+    () => NO_ACTS,
+  );
+
+/** A view with what this device did on it. */
+function useShown<T>(read: { data: T | undefined }, show: (view: Asked<T>, own: readonly OwnAct[]) => T) {
+  const acts = useOwnActs();
+  const { data } = read;
+  return useMemo(() => (data ? show(data, acts) : undefined), [data, acts, show]);
+}
+
 /** The device's own time, to the minute. */
 function useDeviceClock(): number {
   const [ms, set] = useState(() => Date.now());
@@ -114,7 +128,8 @@ function useDeviceClock(): number {
 
 export const usePlace = (bedId: string | null) => {
   const path = bedId ? `/api/places/${bedId}` : null;
-  return useRead<PlaceView>(path, { refreshInterval: usePace(path) });
+  const read = useRead<PlaceView>(path, { refreshInterval: usePace(path) });
+  return { ...read, data: useShown(read, overlayPlace) };
 };
 export const useRibbon = (bedId: string | null) =>
   useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
@@ -125,7 +140,7 @@ export function useBeds(date?: string) {
   const [lastReady, setLastReady] = useState<BedsView | null>(null);
   if (data?.progress.state === 'ready' && data !== lastReady) setLastReady(data);
   const shown = useMemo(() => (data ? steadyBeds(data, lastReady) : undefined), [data, lastReady]);
-  return { ...read, data: shown };
+  return { ...read, data: useShown({ data: shown }, overlayBeds) };
 }
 export const useLog = (kinds: string, offset: number) =>
   useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
@@ -146,7 +161,10 @@ export const useCut = (material: string, shared: boolean) =>
   useRead<CutView>(`/api/kit/cut?material=${material}&shared=${shared ? 'yes' : 'no'}`);
 export const useCrops = () => useRead<CropRow[]>('/api/crops');
 /** What may be begun this week; read quickly while it is being worked out. */
-export const useDay = () => useRead<DayView>('/api/day', { refreshInterval: usePace('/api/day') });
+export function useDay() {
+  const read = useRead<DayView>('/api/day', { refreshInterval: usePace('/api/day') });
+  return { ...read, data: useShown(read, overlayDay) };
+}
 export const useSeason = () =>
   useRead<SeasonView>('/api/season', { refreshInterval: usePace('/api/season') });
 export function useSeasonCrop(crop: string | null, how: 'sow' | 'transplant' | null) {

@@ -1,73 +1,63 @@
 /**
- * What this device did, laid over what the server last said. Contract: `overlay(view, acts)` shows an act at once, with or
- * without signal; an act that the answer can know (it was asked for after the act was taken) is left to the answer.
+ * What this device did, on what the server last said. Contract: each function shows a view as it stands after this device's acts,
+ * at once, with or without signal, by the same `apply` as the server's; an act that the answer can know (it was asked for after
+ * the act was taken) is left to the answer.
  */
-import type { FarmRecord, JobView, NowView, RoundItem, StormView } from '@fogata/contract';
+import type {
+  BedsView,
+  DayView,
+  FarmRecord,
+  NowView,
+  PlaceView,
+  RoundItem,
+  StormView,
+} from '@fogata/contract';
+import {
+  foldOn,
+  jobAsItStands,
+  NOTHING_STANDS,
+  stackAsItStands,
+  type Lain,
+  type Standing,
+} from '@fogata/core/telling';
 import type { OwnAct } from './outbox';
 
 /** A view and when it was asked for, by this device's clock. */
 export type Asked<T> = T & { askedMs?: number };
 
+interface Since {
+  acts: FarmRecord[];
+  back: Set<string>;
+}
+
 /** The acts that an answer cannot know, without those that are taken back by another of them, and what else is taken back. */
-function unknownTo(acts: readonly OwnAct[], askedMs: number): { acts: FarmRecord[]; back: Set<string> } {
+function unknownTo(acts: readonly OwnAct[], askedMs: number): Since {
   const list = acts.filter((a) => a.sentMs === null || a.sentMs >= askedMs).map((a) => a.record);
   const back = new Set<string>();
   for (const r of [...list].reverse()) if (r.kind === 'retraction' && !back.has(r.id)) back.add(r.retracts);
   return { acts: list.filter((r) => r.kind !== 'retraction' && !back.has(r.id)), back };
 }
 
-type CoverAct = Extract<FarmRecord, { kind: 'cover' }>;
-
-function overlayJob(job: JobView, acts: readonly FarmRecord[], back: ReadonlySet<string>): JobView {
-  if (job.kind === 'close') {
-    const shut = acts.find((r) => r.kind === 'vent' && r.structureId === job.structureId && r.fraction === 0);
-    if (shut && !job.done) return { ...job, done: true, doneAtMs: shut.atMs, recordIds: [shut.id] };
-    const undone = job.done && job.recordIds.some((id) => back.has(id));
-    return undone ? { ...job, done: false, doneAtMs: null, recordIds: [] } : job;
-  }
-  const used = new Set<string>();
-  let touched = false;
-  const items = job.items.map((i) => {
-    if (i.done && i.recordId !== null && back.has(i.recordId)) {
-      touched = true;
-      return { ...i, done: false, recordId: null };
-    }
-    const act = i.done
-      ? undefined
-      : acts.find(
-          (r): r is CoverAct =>
-            r.kind === 'cover' &&
-            !used.has(r.id) &&
-            r.bedId === i.bedId &&
-            r.coverId === i.coverId &&
-            r.use === i.use &&
-            r.on === i.on,
-        );
-    if (!act) return i;
-    touched = true;
-    used.add(act.id);
-    return { ...i, done: true, recordId: act.id };
-  });
-  if (!touched) return job;
-  const done = items.every((i) => i.done);
-  const recordIds = items.flatMap((i) => (i.recordId === null ? [] : [i.recordId]));
-  const atMs = Math.max(0, ...acts.filter((r) => used.has(r.id)).map((r) => r.atMs));
-  return { ...job, items, done, doneAtMs: done ? (job.doneAtMs ?? atMs) : null, recordIds };
+/** `show` with the farm as it stands, where this device did something that the answer cannot know; else the answer itself. */
+function shown<V extends object>(
+  view: Asked<V>,
+  standing: Standing | undefined,
+  own: readonly OwnAct[],
+  show: (state: Lain, since: Since) => V,
+): V {
+  const since = unknownTo(own, view.askedMs ?? 0);
+  if (since.acts.length === 0 && since.back.size === 0) return view;
+  return show(foldOn(standing ?? NOTHING_STANDS, since.acts, since.back), since);
 }
 
-function overlayRound(
-  item: RoundItem,
-  night: string,
-  acts: readonly FarmRecord[],
-  back: ReadonlySet<string>,
-): RoundItem {
+function roundShown(item: RoundItem, night: string, { acts, back }: Since): RoundItem {
   const noted = acts.filter((r) => r.kind === 'reading' && r.spot === item.spot && r.night === night).at(-1);
   if (noted?.kind === 'reading')
     return { ...item, reading: { minC: noted.minC, maxC: noted.maxC, recordId: noted.id } };
   return item.reading && back.has(item.reading.recordId) ? { ...item, reading: null } : item;
 }
 
-function overlayStorm(job: StormView, acts: readonly FarmRecord[], back: ReadonlySet<string>): StormView {
+function stormShown(job: StormView, { acts, back }: Since): StormView {
   const made = acts.find(
     (r) => r.kind === 'secured' && r.structureId === job.structureId && r.what === job.what,
   );
@@ -76,12 +66,65 @@ function overlayStorm(job: StormView, acts: readonly FarmRecord[], back: Readonl
 }
 
 export function overlay(view: Asked<NowView>, own: readonly OwnAct[]): NowView {
-  const { acts, back } = unknownTo(own, view.askedMs ?? 0);
-  if (acts.length === 0 && back.size === 0) return view;
-  return {
+  return shown<NowView>(view, view.standing, own, (state, since) => {
+    const lifted = new Set(view.standing.lifted.map((s) => s.offId));
+    return {
+      ...view,
+      jobs: view.jobs.map((j) => jobAsItStands(j, state, lifted)),
+      places: view.places.map((p) => ({
+        ...p,
+        stack: stackAsItStands(p.stack, p.bedId, p.structureId, state),
+      })),
+      rounds: view.rounds.map((r) => roundShown(r, view.clock.window.night, since)),
+      storm: view.storm.map((j) => stormShown(j, since)),
+    };
+  });
+}
+
+/** What lies on one bed, and how far its structure is open. */
+export function overlayPlace(view: Asked<PlaceView>, own: readonly OwnAct[]): PlaceView {
+  return shown<PlaceView>(view, view.standing, own, (state) => ({
     ...view,
-    jobs: view.jobs.map((j) => overlayJob(j, acts, back)),
-    rounds: view.rounds.map((r) => overlayRound(r, view.clock.window.night, acts, back)),
-    storm: view.storm.map((j) => overlayStorm(j, acts, back)),
-  };
+    opening: state.openings.get(view.structure.id)?.fraction ?? view.opening,
+    covers: view.covers.map((c) => {
+      const lies = state.onBed
+        .get(view.bed.id)
+        ?.find((s) => s.coverId === c.cover.id && (s.use ?? c.cover.use) === (c.use ?? c.cover.use));
+      return { ...c, on: lies !== undefined, recordId: lies?.recordId ?? null };
+    }),
+  }));
+}
+
+export function overlayBeds(view: Asked<BedsView>, own: readonly OwnAct[]): BedsView {
+  return shown<BedsView>(view, view.standing, own, (state) => ({
+    ...view,
+    structures: view.structures.map((s) => ({
+      ...s,
+      opening: state.openings.get(s.structure.id)?.fraction ?? s.opening,
+      beds: s.beds.map((b) => ({
+        ...b,
+        stack: stackAsItStands(b.stack, b.bed.id, s.structure.id, state),
+      })),
+    })),
+  }));
+}
+
+/** What is to be opened: a move that has been made is none to come. */
+export function overlayDay(view: Asked<DayView>, own: readonly OwnAct[]): DayView {
+  const openings = view.structures.map((s) => ({
+    structureId: s.structureId,
+    fraction: s.open,
+    atMs: 0,
+    recordId: s.recordId ?? '',
+    before: null,
+  }));
+  return shown<DayView>(view, { ...NOTHING_STANDS, openings }, own, (state) => ({
+    ...view,
+    structures: view.structures.map((s) => {
+      const o = state.openings.get(s.structureId);
+      if (!o || o.recordId === (s.recordId ?? '')) return s;
+      const steps = s.steps[0]?.fraction === o.fraction ? s.steps.slice(1) : s.steps;
+      return { ...s, open: o.fraction, recordId: o.recordId, steps };
+    }),
+  }));
 }

@@ -4,16 +4,39 @@
  * round, and a word about how old the rest is.
  */
 import type { BedsView, NowView, RoundItem } from '@fogata/contract';
-import { nightOf, phaseOf, type FarmSite } from '@fogata/core/telling';
+import {
+  foldOn,
+  jobAsItStands,
+  nightOf,
+  phaseOf,
+  stackAsItStands,
+  type FarmSite,
+} from '@fogata/core/telling';
 import type { Asked } from './overlay';
 
 type Now = Asked<NowView>;
 
-/** The last whole answer of this night and phase under the newest clock, while a new one is on its way. */
+/** The last whole answer of this night and phase, with what has been done since on it, while a new one is on its way. */
 export function steady(now: Now, last: Now | null): Now {
   const same = last?.clock.window.night === now.clock.window.night && last.clock.phase === now.clock.phase;
   if (now.progress.state !== 'computing' || !last || !same || last.progress.state !== 'ready') return now;
-  return { ...last, clock: now.clock, progress: now.progress, rounds: now.rounds, storm: now.storm };
+  const state = foldOn(now.standing, [], new Set());
+  const lifted = new Set(last.standing.lifted.map((x) => x.offId));
+  return {
+    ...now,
+    sentence: last.sentence,
+    evidence: last.evidence,
+    night: last.night,
+    money: last.money,
+    atRisk: last.atRisk,
+    ribbon: last.ribbon,
+    cautions: last.cautions,
+    jobs: last.jobs.map((j) => jobAsItStands(j, state, lifted)),
+    places: last.places.map((p) => ({
+      ...p,
+      stack: stackAsItStands(p.stack, p.bedId, p.structureId, state),
+    })),
+  };
 }
 
 /** The beds as they stand now, each planting with the night that was last worked out for it, while a new one is on its way. */

@@ -1,5 +1,5 @@
 /** Now and what it is made of: the sentence, jobs, places, ribbon, the morning round. */
-import type { Issue, Job, JobItem, Lack, Segment, StormJob } from '@fogata/core';
+import type { Issue, Job, JobItem, Lack, Segment, Standing, StormJob } from '@fogata/core';
 import type { ClockView } from './farm';
 
 export type { Job as JobView, JobItem };
@@ -13,6 +13,7 @@ export interface Range {
 export interface PlaceRow {
   bedId: string;
   name: string;
+  structureId: string;
   structureName: string;
   stack: GlyphLayer[];
   /** Lowest leaf temperature of the night as it is planned. */
@@ -34,6 +35,8 @@ export interface GlyphLayer {
   state: 'on' | 'off' | 'planned';
   /** 0 shut to 1 wide open. */
   opening: number;
+  /** The kind of sheet; left out of the structure itself. */
+  coverId?: string;
 }
 
 export interface RibbonView {
@@ -85,6 +88,8 @@ export interface NowView {
   /** Wind and snow on structures, the first to be done first. */
   storm: StormView[];
   cautions: string[];
+  /** What lies where and is open: what this device did since is applied to it. */
+  standing: Standing;
 }
 
 export interface StormView extends StormJob {

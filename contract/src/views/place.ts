@@ -9,6 +9,7 @@ import type {
   Planting,
   Site,
   SoilState,
+  Standing,
   Structure,
   WeatherEntry,
 } from '@fogata/core';
@@ -101,10 +102,12 @@ export interface PlaceView {
   whatIf: WhatIf | null;
   learnt: LearntView | null;
   cautions: string[];
+  standing: Standing;
 }
 
 export interface BedsView {
   progress: PlanProgress;
+  standing: Standing;
   structures: {
     structure: Structure;
     opening: number;

@@ -63,9 +63,10 @@ export function glyphOf(
   const layers = all.map((c): GlyphLayer & { over: boolean } => {
     const i = remaining.indexOf(c);
     if (i >= 0) remaining.splice(i, 1);
-    return { name: c.name, state: i >= 0 ? 'on' : 'planned', opening: 0, over: c.use === 'over' };
+    const state = i >= 0 ? 'on' : 'planned';
+    return { name: c.name, state, opening: 0, coverId: c.id, over: c.use === 'over' };
   });
-  const strip = ({ name, state, opening: o }: GlyphLayer): GlyphLayer => ({ name, state, opening: o });
+  const strip = ({ over: _over, ...layer }: GlyphLayer & { over: boolean }): GlyphLayer => layer;
   return [...layers.filter((l) => l.over).map(strip), ...base, ...layers.filter((l) => !l.over).map(strip)];
 }
 
@@ -96,6 +97,7 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
   return {
     bedId: b.bed.id,
     name: b.bed.name,
+    structureId: b.structure.id,
     structureName: b.structure.name,
     stack: glyphOf(b.structure, b.on, planned, opening),
     leafC,

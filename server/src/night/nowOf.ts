@@ -1,5 +1,6 @@
 /** Now as it is asked for: what stands, what was worked out, the morning's round, the storm. One answer for the API and the shell. */
 import type { NowView } from '@fogata/contract';
+import { standingOf } from '@fogata/core';
 import type { Context } from '../context';
 import { findNight } from '../farm/store';
 import { nowView } from './nowView';
@@ -16,6 +17,7 @@ export async function nowOf(ctx: Context): Promise<NowView> {
       : [];
   return {
     ...nowView(m.clock, progress, plan, rounds, m.style, partial),
+    standing: standingOf(m.state, m.clock.window.fromMs),
     storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowMs, m.style),
   };
 }

@@ -13,6 +13,7 @@ import {
   moneyText,
   morningSentence,
   nightSentence,
+  NOTHING_STANDS,
   rangeText,
   shareOf,
   temperatureText,
@@ -315,6 +316,7 @@ export function nowView(
     rounds,
     storm: [],
     cautions: [],
+    standing: NOTHING_STANDS,
   };
   if (!plan) {
     // bed by bed, as they stand

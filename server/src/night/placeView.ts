@@ -30,6 +30,7 @@ import {
   type Structure,
   type Style,
   standingIn,
+  standingOf,
   inUse,
   coversOn,
   sheetOf,
@@ -317,6 +318,7 @@ export function placeView(i: PlaceInputs): PlaceView {
     whatIf: whatIfOf(i),
     learnt: learntOf(i),
     cautions: cautionsFor(i),
+    standing: standingOf(i.state, i.clock.window.fromMs),
   };
 }
 

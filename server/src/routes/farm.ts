@@ -12,7 +12,16 @@ import {
   type FarmView,
   type KitView,
 } from '@fogata/contract';
-import { CROPS, MATERIAL_IDS, MATERIALS, type Bed, type Cover, type Structure, inUse } from '@fogata/core';
+import {
+  CROPS,
+  inUse,
+  MATERIAL_IDS,
+  MATERIALS,
+  standingOf,
+  type Bed,
+  type Cover,
+  type Structure,
+} from '@fogata/core';
 import tzlookup from '@photostructure/tz-lookup';
 import { findTowns, townOfZone } from '../towns';
 import { eq } from 'drizzle-orm';
@@ -101,6 +110,7 @@ export function farmRoutes(ctx: Context): Router {
     const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
     const view: BedsView = {
       progress,
+      standing: standingOf(m.state, m.clock.window.fromMs),
       structures: m.data.structures.map((structure) => ({
         structure,
         opening: m.state.openings.get(structure.id)?.fraction ?? 0,

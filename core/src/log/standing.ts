@@ -1,0 +1,180 @@
+/**
+ * What stands by the last answer and by what this device did since. Contract: `standingOf(state, sinceMs)` is what an answer
+ * carries of it; `foldOn(standing, acts, back)` takes back what of it was taken back, then applies the acts, by the one `apply`;
+ * the other functions show a job, a stack, an opening as that state has them. Pure, the same on a phone and on the server.
+ */
+import { applyAll, NOTHING_LAIN, type Act, type Lain, type OnBed, type Span } from './apply';
+
+/** Small enough for every answer: what lies where, what was lifted lately, how far each structure is open. */
+export interface Standing {
+  sheets: ({ bedId: string } & OnBed)[];
+  lifted: ({ bedId: string } & OnBed & { toMs: number; offId: string })[];
+  /** `before`: how far it was open before that act, null where that is not known. */
+  openings: {
+    structureId: string;
+    fraction: number;
+    atMs: number;
+    recordId: string;
+    before: number | null;
+  }[];
+}
+
+export const NOTHING_STANDS: Standing = { sheets: [], lifted: [], openings: [] };
+
+/** What lies and is open, with what was lifted since `sinceMs` (so that it can be taken back). */
+export function standingOf(state: Lain, sinceMs: number): Standing {
+  const how = (s: Span | OnBed) => (s.use === undefined ? {} : { use: s.use });
+  return {
+    sheets: [...state.onBed].flatMap(([bedId, list]) => list.map((s) => ({ bedId, ...s }))),
+    lifted: [...state.spans].flatMap(([bedId, list]) =>
+      list.flatMap((s) =>
+        s.offId !== null && s.toMs >= sinceMs
+          ? [
+              {
+                bedId,
+                coverId: s.coverId,
+                sinceMs: s.fromMs,
+                recordId: s.onId,
+                toMs: s.toMs,
+                offId: s.offId,
+                ...how(s),
+              },
+            ]
+          : [],
+      ),
+    ),
+    openings: [...state.openings].map(([structureId, o]) => ({
+      structureId,
+      ...o,
+      before: state.ventSteps.get(structureId)?.at(-2)?.fraction ?? null,
+    })),
+  };
+}
+
+function pushed<T>(map: Map<string, T[]>, key: string, value: T): void {
+  map.set(key, [...(map.get(key) ?? []), value]);
+}
+
+/** The state that an answer told, without what `back` (ids of acts) takes back of it, and with `acts` applied, oldest first. */
+export function foldOn(standing: Standing, acts: readonly Act[], back: ReadonlySet<string>): Lain {
+  const onBed = new Map<string, OnBed[]>();
+  const spans = new Map<string, Span[]>();
+  const lie = (bedId: string, sheet: OnBed) => {
+    pushed(onBed, bedId, sheet);
+    const { coverId, sinceMs: fromMs, recordId: onId, use } = sheet;
+    pushed(spans, bedId, { coverId, fromMs, toMs: Infinity, onId, offId: null, ...(use ? { use } : {}) });
+  };
+  for (const { bedId, toMs, offId, ...sheet } of standing.lifted) {
+    if (back.has(sheet.recordId)) continue;
+    if (back.has(offId)) lie(bedId, sheet);
+    else {
+      const { coverId, sinceMs: fromMs, recordId: onId, use } = sheet;
+      pushed(spans, bedId, { coverId, fromMs, toMs, onId, offId, ...(use ? { use } : {}) });
+    }
+  }
+  for (const { bedId, ...sheet } of standing.sheets) if (!back.has(sheet.recordId)) lie(bedId, sheet);
+  const openings = new Map<string, { fraction: number; atMs: number; recordId: string }>();
+  for (const { structureId, fraction, atMs, recordId, before } of standing.openings) {
+    if (!back.has(recordId)) openings.set(structureId, { fraction, atMs, recordId });
+    else if (before !== null) openings.set(structureId, { fraction: before, atMs, recordId: '' });
+  }
+  return applyAll(acts, { ...NOTHING_LAIN, onBed, spans, openings });
+}
+
+interface ItemLike {
+  bedId: string;
+  coverId: string;
+  on: boolean;
+  done: boolean;
+  lying: number;
+  recordId: string | null;
+}
+interface JobLike<I extends ItemLike> {
+  kind: string;
+  structureId: string;
+  items: I[];
+  done: boolean;
+  doneAtMs: number | null;
+  recordIds: string[];
+}
+
+/** The act that has done what an item asks, null where nothing has. */
+function doneBy(i: ItemLike, state: Lain, known: ReadonlySet<string>): { id: string; atMs: number } | null {
+  const sheets = (state.onBed.get(i.bedId) ?? []).filter((s) => s.coverId === i.coverId);
+  const ended = (state.spans.get(i.bedId) ?? []).filter((s) => s.coverId === i.coverId && s.offId !== null);
+  if (i.done) {
+    const sheet = i.on ? sheets.find((s) => s.recordId === i.recordId) : undefined;
+    if (sheet) return { id: sheet.recordId, atMs: sheet.sinceMs };
+    const lifted = i.on ? undefined : ended.find((s) => s.offId === i.recordId);
+    return lifted ? { id: lifted.offId!, atMs: lifted.toMs } : null;
+  }
+  if (i.on) {
+    const sheet = sheets[i.lying];
+    return sheet ? { id: sheet.recordId, atMs: sheet.sinceMs } : null;
+  }
+  if (sheets.length >= i.lying) return null;
+  const fresh = ended.filter((s) => !known.has(s.offId!));
+  const span = fresh[sheets.length + fresh.length - i.lying];
+  return span ? { id: span.offId!, atMs: span.toMs } : null;
+}
+
+/** A job with what of it is done in `state`; `known` are the liftings that its answer had. */
+export function jobAsItStands<I extends ItemLike, J extends JobLike<I>>(
+  job: J,
+  state: Lain,
+  known: ReadonlySet<string> = new Set(),
+): J {
+  if (job.kind === 'close') {
+    const o = state.openings.get(job.structureId);
+    if (o?.fraction === 0)
+      return job.done ? job : { ...job, done: true, doneAtMs: o.atMs, recordIds: [o.recordId] };
+    return job.done ? { ...job, done: false, doneAtMs: null, recordIds: [] } : job;
+  }
+  const by = job.items.map((i) => doneBy(i, state, known));
+  if (by.every((b, n) => (b !== null) === job.items[n]!.done)) return job;
+  const waits = new Map<string, number>();
+  const items = job.items.map((i, n) => {
+    if (by[n]) return { ...i, done: true, recordId: by[n].id };
+    const kind = `${i.bedId} ${i.coverId}`;
+    const before = waits.get(kind) ?? 0;
+    waits.set(kind, before + 1);
+    const there = (state.onBed.get(i.bedId) ?? []).filter((s) => s.coverId === i.coverId).length;
+    // one that was done and is not any more expects what lies there now
+    const lying = i.done ? (i.on ? there + before : there - before) : i.lying;
+    return { ...i, lying, done: false, recordId: null };
+  });
+  const done = items.every((i) => i.done);
+  return {
+    ...job,
+    items,
+    done,
+    doneAtMs: done ? Math.max(...by.map((b) => b!.atMs)) : null,
+    recordIds: by.flatMap((b) => b?.id ?? []),
+  };
+}
+
+interface GlyphLike {
+  state: 'on' | 'off' | 'planned';
+  opening: number;
+  /** The kind of sheet; left out of the structure itself. */
+  coverId?: string;
+}
+
+/** A bed's stack with the sheets that lie there in `state`, its structure as far open as it is. A sheet it never had is not drawn. */
+export function stackAsItStands<G extends GlyphLike>(
+  stack: readonly G[],
+  bedId: string,
+  structureId: string,
+  state: Lain,
+): G[] {
+  const left = new Map<string, number>();
+  for (const s of state.onBed.get(bedId) ?? []) left.set(s.coverId, (left.get(s.coverId) ?? 0) + 1);
+  return stack.flatMap((layer): G[] => {
+    if (layer.coverId === undefined)
+      return [{ ...layer, opening: state.openings.get(structureId)?.fraction ?? layer.opening }];
+    const n = left.get(layer.coverId) ?? 0;
+    left.set(layer.coverId, n - 1);
+    if (n > 0) return [{ ...layer, state: 'on' }];
+    return layer.state === 'on' ? [] : [layer];
+  });
+}
