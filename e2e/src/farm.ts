@@ -29,6 +29,7 @@ export class Farm {
     readonly port: number,
     readonly demo: boolean,
     private readonly env: Record<string, string> = {},
+    private readonly words: readonly string[] = [],
   ) {}
 
   get url(): string {
@@ -36,7 +37,7 @@ export class Farm {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [MAIN, ...(this.demo ? ['--demo'] : [])], {
+    const child = spawn(process.execPath, [MAIN, ...(this.demo ? ['--demo'] : []), ...this.words], {
       cwd: ROOT,
       // fewer members than a farm has: the journeys are about what is done, core's tests about how sure it is
       env: {

@@ -8,6 +8,7 @@ import { Context, type ServerOptions } from './context';
 import { firstWords } from './firstWords';
 import { AUTHORITY_PATH } from './front';
 import { limiter, passcodeGate, sameHouse, securityHeaders, sessions, type GuardOptions } from './guard';
+import { ownFarmOnly } from './farm/identity';
 import { takeOrigin } from './origin';
 import { nowOf } from './night/nowOf';
 import { Problem, sendProblem } from './problem';
@@ -40,7 +41,7 @@ export function makeApp(
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
     // by this the app knows its own server's word from a portal's or a proxy's
-    res.setHeader('X-Fogata', '1');
+    res.setHeader('X-Fogata', options.farmId ?? '1');
     next();
   });
   if (!process.env['FOGATA_DEV']) app.use(sameHouse(guard));
@@ -50,6 +51,7 @@ export function makeApp(
       throw new Problem(429, 'Too often', 'Too many requests in a minute. Wait a moment.');
     next();
   });
+  if (options.farmId !== undefined) app.use('/api', ownFarmOnly(options.farmId));
   app.use('/api', takeOrigin);
   app.use(compression());
   app.use('/api/session', express.json({ limit: '2kb' }));
@@ -63,7 +65,7 @@ export function makeApp(
     // Expo's own server has another port; only while developing
     app.use('/api', (req, res, next) => {
       res.setHeader('Access-Control-Allow-Origin', 'http://localhost:8081');
-      res.setHeader('Access-Control-Allow-Headers', 'content-type');
+      res.setHeader('Access-Control-Allow-Headers', 'content-type, x-fogata-device, x-fogata-who, x-fogata-farm');
       res.setHeader('Access-Control-Expose-Headers', 'x-fogata');
       res.setHeader('Access-Control-Allow-Methods', 'GET,POST,PUT,PATCH,DELETE');
       if (req.method === 'OPTIONS') res.status(204).end();

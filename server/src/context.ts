@@ -27,8 +27,12 @@ export interface ServerOptions {
   pool: NightPool & SeasonPool & DayPool & FillPool;
   /** Where weather and temperatures come from; what is kept in the database unless said. The demo says. */
   sources?: (site: Site) => Sources;
+  /** A rehearsal on a copy of a farm. */
+  practice?: boolean;
   /** Between the servers of one database; this process alone unless said. */
   locks?: Locks;
+  /** Which farm it is, so that what a phone holds for another is not written here. */
+  farmId?: string;
   /** Of this code, so that plans kept by another are worked out anew. */
   version?: string;
   /** The list of towns. */

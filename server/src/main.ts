@@ -1,23 +1,27 @@
 /** Starts the server: data directory, migrations, the demo where asked for, workers, one port for app and API. */
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync } from 'node:fs';
+import type { Episode } from '@fogata/core/standins';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { makeApp } from './app';
 import { demoClock, realClock } from './clock';
 import { DirectoryInUse } from './db/lock';
-import { openPglite, openPostgres, type OpenDb } from './db/open';
+import { openPglite, openPostgres, type Db, type OpenDb } from './db/open';
 import { loadDemo } from './demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
 import { readBackup, startBackups } from './farm/backup';
-import { readMeta, writeMeta } from './farm/store';
+import { farmIdOf } from './farm/identity';
+import { loadFarm, readMeta, writeMeta } from './farm/store';
 import { Problem } from './problem';
 import { AUTHORITY_PATH, frontDoor } from './front';
 import { allowedNames, isLoopback, type GuardOptions } from './guard';
 import { startPool } from './night/pool';
 import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
+import { practiceStartMs, practiceWeather, preparePractice } from './standins/practice';
 import { fingerprintOf, madeCertificate, ownCertificate, type Certificate } from './tls';
 
 /** Why it cannot start, in a sentence. */
@@ -36,9 +40,9 @@ function findRoot(): string {
   return at;
 }
 
-async function openDb(root: string, directory: string): Promise<OpenDb> {
+async function openDb(root: string, directory: string, shared: boolean): Promise<OpenDb> {
   const migrations = join(root, 'server', 'drizzle');
-  const url = process.env['DATABASE_URL'];
+  const url = shared ? process.env['DATABASE_URL'] : undefined;
   if (url) {
     say('Opening the PostgreSQL server that DATABASE_URL names.');
     return openPostgres(url, migrations);
@@ -78,11 +82,38 @@ function certificateOf(guard: GuardOptions, directory: string): Certificate | nu
   return madeCertificate(join(directory, 'tls'), names, Date.now());
 }
 
+/** What follows a word on the command line, null without the word. */
+function valueOf(word: string): string | null {
+  const at = process.argv.indexOf(word);
+  return at < 0 ? null : (process.argv[at + 1] ?? '');
+}
+
+/** Fills the passing directory from a backup, and gives the weather of the rehearsal. */
+async function rehearse(db: Db, file: string): Promise<{ seed: number; episodes: Episode[] }> {
+  if (!existsSync(resolve(file)))
+    throw new CannotStart(
+      `--practice: expected a backup's file, made in Kit, Files; “${file}” is not there.`,
+    );
+  await readBackup(db, resolve(file));
+  const { farm } = await loadFarm(db, Date.now(), false, db);
+  const startMs = practiceStartMs(farm, Date.now(), valueOf('--on') ?? undefined);
+  await preparePractice(db, startMs);
+  say(
+    'Practice: on a copy of the farm, under invented weather. Nothing of it is kept, nothing reaches the farm.',
+  );
+  return { seed: DEMO_SEED, episodes: practiceWeather(farm, startMs) };
+}
+
 async function main(): Promise<void> {
   const demo = process.argv.includes('--demo');
+  const practice = valueOf('--practice');
   const root = findRoot();
-  const directory = resolve(process.env['FOGATA_DATA'] ?? join(root, demo ? '.fogata-demo' : '.fogata'));
-  const port = Number(process.env['PORT'] ?? 4310);
+  // of a rehearsal nothing is kept
+  const passing = practice === null ? null : mkdtempSync(join(tmpdir(), 'fogata-practice-'));
+  if (passing) process.on('exit', () => rmSync(passing, { recursive: true, force: true }));
+  const directory =
+    passing ?? resolve(process.env['FOGATA_DATA'] ?? join(root, demo ? '.fogata-demo' : '.fogata'));
+  const port = Number(process.env['PORT'] ?? (passing ? 4311 : 4310));
   const host = process.env['HOST'] ?? '127.0.0.1';
   const passcode = process.env['FOGATA_PASSCODE'] ?? null;
   if (!isLoopback(host) && (passcode === null || passcode.length < 8))
@@ -91,10 +122,10 @@ async function main(): Promise<void> {
     );
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new CannotStart(`PORT: expected a number from 1 to 65535, not “${process.env['PORT']}”.`);
-  const { db, locks, close } = await openDb(root, directory);
-  const restore = process.argv.indexOf('--restore');
-  if (restore >= 0) {
-    const counts = await readBackup(db, resolve(process.argv[restore + 1] ?? ''));
+  const { db, locks, close } = await openDb(root, directory, passing === null);
+  const restore = valueOf('--restore');
+  if (restore !== null) {
+    const counts = await readBackup(db, resolve(restore));
     await close();
     say(
       `Restored into ${directory}: ${Object.entries(counts)
@@ -104,7 +135,9 @@ async function main(): Promise<void> {
     return;
   }
   if (demo && (await loadDemo(db))) say('Loaded the demo farm, Rescoldo.');
-  const clock = demo
+  const rehearsal = practice === null ? null : await rehearse(db, practice);
+  const invented = rehearsal ?? (demo ? { seed: DEMO_SEED, episodes: DEMO_EPISODES } : null);
+  const clock = invented
     ? demoClock(Number((await readMeta(db, 'clockMs')) ?? DEMO_START_MS), (ms) =>
         writeMeta(db, 'clockMs', String(ms)),
       )
@@ -127,7 +160,8 @@ async function main(): Promise<void> {
       townsFile: join(root, 'server', 'data', 'towns.tsv'),
       locks,
       version: versionOf(root),
-      ...(demo ? { sources: demoSources(db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),
+      farmId: await farmIdOf(db),
+      ...(invented ? { sources: demoSources(db, invented), practice: practice !== null } : {}),
       ...(process.env['FOGATA_MEMBERS'] ? { members: Number(process.env['FOGATA_MEMBERS']) } : {}),
     },
     join(root, 'app', 'dist'),
@@ -154,7 +188,9 @@ async function main(): Promise<void> {
       '▲ Open to the network. Without HTTPS anyone on it can read what is sent, and phones cannot keep the app for offline: docs/network.md.',
     );
   const scheme = certificate === null ? 'http' : 'https';
-  say(`Fogata ${demo ? '(demo) ' : ''}is at ${scheme}://${host.includes(':') ? `[${host}]` : host}:${port}`);
+  say(
+    `Fogata ${demo ? '(demo) ' : practice ? '(practice) ' : ''}is at ${scheme}://${host.includes(':') ? `[${host}]` : host}:${port}`,
+  );
   if (certificate?.authority)
     say(
       `Phones: open http://<this machine>:${port}${AUTHORITY_PATH} once and trust it, after comparing its SHA-256: ${fingerprintOf(certificate.authority)} (docs/network.md)`,
@@ -167,7 +203,7 @@ async function main(): Promise<void> {
 
   const stopPolling = startPolling(db, locks, () => clock.nowMs());
   // of the demo there is nothing to keep
-  const stopBackups = demo
+  const stopBackups = invented
     ? () => {}
     : startBackups(db, locks, join(directory, 'backups'), () => clock.nowMs());
   let stopping = false;

@@ -1,5 +1,6 @@
 /** Requests to the server: JSON in, JSON out, problems as errors that carry their sentence. */
 import type { ProblemBody } from '@fogata/contract';
+import { heard } from './house';
 import { originHeaders } from './who';
 
 /** The server said no, with a sentence. */
@@ -24,7 +25,7 @@ export class NoServer extends Error {
 /** Where the API is: the page's own origin on the web; on a device the address that was built in. */
 const BASE = process.env['EXPO_PUBLIC_FOGATA_API'] ?? '';
 
-/** Every answer of our own server carries this; a portal's page or a proxy's word does not. */
+/** Every answer of our own server says here which farm it is; a portal's page or a proxy's word does not. */
 const OURS = 'x-fogata';
 /** An answer that takes longer is not waited for. */
 const LONGEST_MS = 60_000;
@@ -50,7 +51,9 @@ export async function request<T>(
     throw new NoServer();
   }
   // who answers for a server that cannot be reached is the same to the grower as none
-  if (response.headers.get(OURS) === null) throw new NoServer();
+  const farm = response.headers.get(OURS);
+  if (farm === null) throw new NoServer();
+  heard(farm);
   if (response.status === 204) return undefined as T;
   const json: unknown = await response.json().catch(() => null);
   if (json === null) throw new NoServer();

@@ -6,6 +6,7 @@
  */
 import type { FarmRecord } from '@fogata/contract';
 import { NoServer, Refused, request } from './api';
+import { under } from './house';
 import { newId } from './id';
 import { indexedOutbox, type OutboxStore, type Refusal } from './outboxStore';
 import { readStored, store } from './storage';
@@ -40,7 +41,7 @@ export class Outbox {
   private pauseMs = FIRST_PAUSE_MS;
   private readonly tab = newId();
   private readonly channel =
-    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fogata-outbox');
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(under('fogata-outbox'));
   readonly ready: Promise<void>;
   /** Entries on the device that the server does not have yet. */
   count = 0;

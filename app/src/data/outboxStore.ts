@@ -3,6 +3,7 @@
  * the tab that holds the lease sends; where the browser forbids storage every call rejects and the caller says so.
  */
 import type { FarmRecord } from '@fogata/contract';
+import { under } from './house';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 export interface Refusal {
@@ -29,7 +30,7 @@ export interface OutboxStore {
 
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 function db(): Promise<IDBPDatabase<Schema>> {
-  opening ??= openDB<Schema>('fogata', 1, {
+  opening ??= openDB<Schema>(under('fogata'), 1, {
     upgrade(made) {
       made.createObjectStore('waiting', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
       made.createObjectStore('refused');

@@ -1,4 +1,5 @@
 /** Who uses this device, where that was said, and the device itself: sent with what is done. Nothing of it is asked for. */
+import { farmHere } from './house';
 import { newId } from './id';
 import { readStored, store } from './storage';
 
@@ -22,7 +23,9 @@ export function thisDevice(): string {
 /** Headers carry letters of ASCII only. */
 export function originHeaders(): Record<string, string> {
   const who = whoUses();
+  const farm = farmHere();
   return {
+    ...(farm ? { 'x-fogata-farm': farm } : {}),
     'x-fogata-device': thisDevice(),
     ...(who ? { 'x-fogata-who': encodeURIComponent(who) } : {}),
   };

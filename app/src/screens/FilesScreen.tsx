@@ -156,7 +156,8 @@ export function FilesScreen() {
       <Row first>
         <Text style={{ flex: 1 }}>
           The whole database in one file, checked before it is given: the farm, the log, every forecast and
-          temperature. The server keeps one a day as well. How to restore it is in docs/reliability.md.
+          temperature. The server keeps one a day as well. How to restore it is in docs/reliability.md; with
+          npm run practice and this file you rehearse a cold night on a copy, under invented weather.
         </Text>
       </Row>
       <View style={{ flexDirection: 'row', paddingTop: 8 }}>

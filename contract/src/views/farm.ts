@@ -15,8 +15,10 @@ export interface ClockView {
 export interface FarmView {
   farm: Farm;
   clock: ClockView;
-  /** Whether weather and thermometers are invented: only in the demo. */
+  /** Whether weather and thermometers are invented: only in the demo and in practice. */
   simulated: boolean;
+  /** A rehearsal on a copy of the farm: nothing of it is kept. */
+  practice: boolean;
   emptyFarm: boolean;
 }
 

@@ -70,6 +70,7 @@ export function farmRoutes(ctx: Context): Router {
       farm: m.data.farm,
       clock: m.clock,
       simulated: ctx.simulated,
+      practice: ctx.options.practice ?? false,
       emptyFarm: m.data.structures.length === 0,
     };
     res.json(view);

@@ -81,7 +81,7 @@ export function DemoClock() {
       <Text
         kind="small"
         tone="quiet"
-      >{`Demo: the clock stands at ${format.time(data.clock.nowMs)} until you move it.`}</Text>
+      >{`${data.practice ? 'Practice on a copy of your farm: weather and readings are invented and nothing here is kept. The' : 'Demo: the'} clock stands at ${format.time(data.clock.nowMs)} until you move it.`}</Text>
       <View style={styles.line}>
         <Button
           label="+1 h"
