@@ -4,9 +4,11 @@ import {
   coldNights,
   expectedLoss,
   harmChance,
-  normalBelow,
   readSheetKey,
   sheetKey,
+  tollOf,
+  type ColdNight,
+  type PlantingAtRisk,
   type Style,
 } from '@fogata/core';
 import { AS_IS, chosenOutcome, layMs, type PlannedBed, type PlannedNight } from '@fogata/core/planning';
@@ -42,6 +44,22 @@ function stackOf(n: PlannedNight, b: PlannedBed) {
   });
 }
 
+/** What the night takes of it, expected over all outcomes: plants, leaves of those that live, flowers, days of growth. */
+function tollFor(a: PlantingAtRisk, nights: readonly ColdNight[], errorK: number) {
+  const toll = tollOf(a.thresholds, nights, errorK);
+  const { deathC } = a.thresholds;
+  return {
+    chanceOfDeath: round(
+      harmChance({ ...a, thresholds: { ...a.thresholds, harmC: deathC } }, nights, errorK),
+      4,
+    ),
+    plantsLost: round(toll.plants, 4),
+    leavesLost: round(toll.leaves, 4),
+    flowersLost: round(toll.flowers, 4),
+    daysLost: round(toll.daysLost),
+  };
+}
+
 function bedOf(n: PlannedNight, b: PlannedBed) {
   const { errorK } = n.plan;
   const lows = chosenOutcome(b).minLeafC;
@@ -60,15 +78,12 @@ function bedOf(n: PlannedNight, b: PlannedBed) {
     minutes: round(b.minutes[b.chosen] ?? 0, 1),
     loss: { asItIs: round(asItIs), asPlanned: round(asPlanned), saved: round(asItIs - asPlanned) },
     plantings: b.atRisk.map((a) => ({
+      ...tollFor(a, nights, errorK),
       planting: a.planting.id,
       crop: a.planting.crop,
       harmBelowC: round(a.thresholds.harmC),
       deathNearC: round(a.thresholds.deathC),
-      chanceOfHarm: round(harmChance(a, lows, errorK), 4),
-      chanceOfDeath: round(
-        lows.reduce((s, c) => s + normalBelow((a.thresholds.deathC - c) / errorK), 0) / lows.length,
-        4,
-      ),
+      chanceOfHarm: round(harmChance(a, nights, errorK), 4),
       value: round(a.value),
       loss: round(expectedLoss(a, nights, errorK)),
     })),

@@ -1,15 +1,12 @@
 /** The farm as it crosses the API: settings, structures, beds, plantings, covers. SI units, ISO dates. */
-import { AIMS, FOOTINGS, FORMS, isCrop, MATERIAL_IDS, STEPS, ZONES } from '@fogata/core';
+import { MATERIAL_IDS, STEPS } from '@fogata/core';
+import { date, id, metres, name, plantingSchema } from '@fogata/core/things';
 import { z } from 'zod';
 
-export const id = z.string().min(1).max(64);
-/** How a sheet lies: on hoops, laid on the crop, over a frame or tunnel. */
-export const USES = ['hoops', 'flat', 'over'] as const;
+export { bedSchema, coverSchema, date, id, plantingSchema, structureSchema } from '@fogata/core/things';
+
+export { USES } from '@fogata/core';
 export const instantMs = z.number().int().describe('epoch milliseconds, UTC');
-export const date = z.iso.date({ error: 'a date like 2027-01-14' });
-const metres = (min: number, max: number) =>
-  z.number({ error: 'a length in metres' }).min(min, `at least ${min} m`).max(max, `at most ${max} m`);
-const name = z.string().trim().min(1, 'a name').max(60, 'at most 60 letters');
 
 /** Whether this machine knows a time zone: with one that it does not, no hour of the farm can be told. */
 function isTimeZone(name: string): boolean {
@@ -156,152 +153,7 @@ export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();
 export type FarmPatch = z.infer<typeof farmPatchSchema>;
 
-const degrees = z.number({ error: 'degrees' }).min(0, '0 to 360 degrees').max(360, '0 to 360 degrees');
-const onFarm = z.number({ error: 'metres' }).min(-5000, 'within 5000 m').max(5000, 'within 5000 m');
-const draught = z.union([z.literal(0), z.literal(1), z.literal(2)]);
-
-export const structureMoreSchema = z.object({
-  form: z.enum(FORMS).optional(),
-  at: z.object({ xM: onFarm, yM: onFarm, turnDeg: degrees }).optional(),
-  coveredYear: z
-    .number({ error: 'a year' })
-    .int('a whole year')
-    .min(1950, 'a year like 2024')
-    .max(2200, 'a year like 2024')
-    .nullable()
-    .optional(),
-  snug: z.object({ ends: draught, edges: draught, skin: draught }).optional(),
-  openings: z
-    .array(
-      z.object({
-        name,
-        kind: z.enum(['door', 'roll-up', 'lid', 'hinged']),
-        areaM2: z.number({ error: 'an area in m²' }).min(0.01, 'more than 0 m²').max(1000, 'at most 1000 m²'),
-        wax: z
-          .object({
-            startC: z.number().min(0, '0 to 50 °C').max(50, '0 to 50 °C'),
-            fullC: z.number().min(5, '5 to 60 °C').max(60, '5 to 60 °C'),
-          })
-          .refine((w) => w.fullC > w.startC, 'fully open only above where it starts')
-          .nullable()
-          .optional(),
-      }),
-    )
-    .max(20, 'at most 20 openings')
-    .optional(),
-  footing: z.enum(FOOTINGS).optional(),
-  shade: z.enum(['shade-30', 'shade-50']).nullable().optional(),
-  heat: z
-    .object({
-      kind: z.enum(['manure', 'cable', 'air']),
-      wm2: z.number().min(0, '0 to 300 W/m²').max(300, '0 to 300 W/m²'),
-    })
-    .nullable()
-    .optional(),
-  waterLitres: z.number().min(0, '0 or more').max(50_000, 'at most 50000 l').optional(),
-  snowRatingKgM2: z.number().min(0, '0 or more').max(1000, 'at most 1000 kg/m²').nullable().optional(),
-  windRatingMs: z.number().min(0, '0 or more').max(100, 'at most 100 m/s').nullable().optional(),
-});
-
-export const bedMoreSchema = z.object({
-  zone: z.enum(ZONES).optional(),
-  zoneOffsetC: z.number().min(-10, '−10 to 10 K').max(10, '−10 to 10 K').nullable().optional(),
-  at: z.object({ alongM: onFarm, acrossM: onFarm }).optional(),
-  crates: z
-    .object({
-      count: z.number().int('whole crates').min(1).max(9999),
-      lengthM: metres(0.05, 5),
-      widthM: metres(0.05, 5),
-      plantsEach: z.number().int('whole plants').min(1).max(2000),
-    })
-    .nullable()
-    .optional(),
-});
-
-export const coverMoreSchema = z.object({
-  condition: z.enum(['good', 'worn', 'torn']).optional(),
-  keptAt: z.string().trim().max(60, 'at most 60 letters').optional(),
-  madeFor: z.string().trim().max(60, 'at most 60 letters').optional(),
-  ways: z.array(z.enum(USES)).max(3).optional(),
-});
-
-export const structureSchema = z.object({
-  id,
-  name,
-  kind: z.enum(['house', 'frame', 'tunnel', 'open']),
-  shape: z.enum(['arch', 'box', 'flat']),
-  sides: z.enum(['cover', 'board']),
-  lengthM: metres(0.3, 300),
-  widthM: metres(0.3, 60),
-  heightM: metres(0.1, 12),
-  material: z.enum(MATERIAL_IDS),
-  plies: z.union([z.literal(1), z.literal(2)]),
-  tightness: z.enum(['tight', 'average', 'drafty']),
-  ventAreaM2: z.number().min(0, '0 or more').max(2000, 'at most 2000 m²'),
-  order: z.number().int(),
-  ...structureMoreSchema.shape,
-});
-
-export const bedSchema = z.object({
-  id,
-  structureId: id,
-  name,
-  lengthM: metres(0.3, 300),
-  widthM: metres(0.2, 10),
-  rows: z
-    .number({ error: 'a number of rows' })
-    .int('a whole number of rows')
-    .min(1, 'at least one row')
-    .max(40, 'at most 40 rows'),
-  on: z.enum(['ground', 'bench']),
-  texture: z.enum(['sand', 'loam', 'clay', 'compost']),
-  wetness: z.enum(['dry', 'moist', 'wet']),
-  mulchM: metres(0, 0.3),
-  hoopHeightM: metres(0, 2),
-  order: z.number().int(),
-  ...bedMoreSchema.shape,
-});
-
-export const plantingSchema = z.object({
-  id,
-  bedId: id,
-  crop: z
-    .string()
-    .trim()
-    .min(1, 'choose a crop from the list')
-    .max(40, 'at most 40 letters')
-    .refine(isCrop, 'a crop of the list, as GET /api/crops has it'),
-  cultivar: z.string().trim().max(60, 'at most 60 letters'),
-  fromRow: z.number({ error: 'a row' }).int('a whole row').min(1, 'row 1 or more'),
-  toRow: z.number({ error: 'a row' }).int('a whole row').min(1, 'row 1 or more'),
-  lengthM: metres(0.1, 300),
-  plantedOn: date,
-  clearedOn: date.nullable(),
-  aim: z.enum(AIMS),
-  note: z.string().max(500, 'at most 500 letters'),
-  how: z.enum(['sow', 'transplant']).optional(),
-  planned: z.boolean().optional(),
-  done: z.partialRecord(z.enum(STEPS), date).optional(),
-});
 /** A step of a planting, done on a day or moved to it. */
 export const stepSchema = z.object({ step: z.enum(STEPS), on: date, done: z.boolean() });
 export type StepBody = z.infer<typeof stepSchema>;
 export type PlantingBody = z.infer<typeof plantingSchema>;
-
-export const coverSchema = z.object({
-  id,
-  name,
-  material: z.enum(MATERIAL_IDS),
-  plies: z.union([z.literal(1), z.literal(2)]),
-  lengthM: metres(0.3, 300),
-  widthM: metres(0.2, 30),
-  count: z
-    .number({ error: 'a number of pieces' })
-    .int('whole pieces')
-    .min(0, '0 or more')
-    .max(999, 'at most 999'),
-  use: z.enum(USES),
-  minutes: z.number().min(0, '0 or more').max(240, 'at most 240'),
-  order: z.number().int(),
-  ...coverMoreSchema.shape,
-});

@@ -47,6 +47,7 @@ export * from './log/apply';
 export * from './log/standing';
 export * from './night/bands';
 export * from './night/choose';
+export * from './night/toll';
 export * from './night/evaluate';
 export * from './night/flowWords';
 export * from './night/house';

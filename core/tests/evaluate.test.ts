@@ -188,11 +188,17 @@ test('loss and chance of harm fall as covers are added', () => {
     value: 500,
   };
   const loss = options.map((o) => expectedLoss(risk, coldNights(o)));
-  const harm = options.map((o) => harmChance(risk, o.minLeafC));
+  const harm = options.map((o) => harmChance(risk, coldNights(o)));
   expect(loss[0]!).toBeGreaterThan(loss[1]!);
   expect(loss[1]!).toBeGreaterThan(loss[2]!);
   expect(harm[0]!).toBeGreaterThan(0.5);
-  expect(harm[2]!).toBeLessThan(0.2);
+  expect(harm[0]!).toBeGreaterThan(harm[1]!);
+  expect(harm[1]!).toBeGreaterThan(harm[2]!);
+  // ten hours within a kelvin of the lowest harm sooner than the two that a threshold is given for
+  const short = coldNights(options[2]!).map((n) => ({ ...n, hours: 2 }));
+  expect(coldNights(options[2]!)[0]!.hours!).toBeGreaterThan(4);
+  expect(harmChance(risk, short)).toBeLessThan(0.2);
+  expect(harmChance(risk, short)).toBeLessThan(harm[2]!);
 });
 
 test('cut over threads and joined again, the answer is that of the whole', () => {
@@ -298,7 +304,7 @@ describe('lifting in the morning', () => {
 
   test('what would freeze without its cover keeps it, on a day that does not warm', () => {
     const cold = looks(false);
-    expect(cold[0]!.offC[0]!).toBeLessThan(cold[0]!.onC[0]! - 1);
+    expect(cold[0]!.off[0]!.leafMinC).toBeLessThan(cold[0]!.on[0]!.leafMinC - 1);
     expect(liftTimeMs([planting], cold)).toBeNull();
     // what bears it may be uncovered all the same
     const hardy = {

@@ -15,6 +15,7 @@ import {
   lossShare,
   thresholds,
   verdict,
+  type ColdNight,
 } from '../src';
 
 const days = (n: number, meanC: number) => Array<number>(n).fill(meanC);
@@ -183,8 +184,14 @@ test('a longer night, cold ground and lost roots cost more; one law prices the n
 test('the verdict says what happens to the crop', () => {
   const lettuce = cropById('lettuce');
   const t = thresholds(lettuce, 1, 'survive');
-  expect(verdict(lettuce, t, -8)).toBe('plants lost');
-  expect(verdict(lettuce, t, -5)).toBe('leaf burn');
-  expect(verdict(lettuce, t, -3)).toBe('close');
-  expect(verdict(lettuce, t, 1)).toBe('safe');
+  const said = (leafMinC: number, more: Partial<ColdNight> = {}) =>
+    verdict(lettuce, t, { leafMinC, hours: 2, ...more });
+  expect(said(t.deathC - 1)).toBe('plants lost');
+  expect(said(t.deathC + 0.5)).toMatch(/^[1-4] in 10 plants lost$/);
+  expect(said(t.damageC - 0.8)).toMatch(/^leaf burn/);
+  expect(said(t.damageC + 0.5)).toBe('close');
+  expect(said(t.damageC + 3)).toBe('safe');
+  // a whole night of it does more than an hour, and so does frozen soil
+  expect(said(t.damageC - 0.8, { hours: 0.5 })).not.toBe(said(t.damageC - 0.8, { hours: 12 }));
+  expect(said(t.damageC + 3, { soilMinC: (t.rootC ?? 0) - 2 })).toBe('plants lost');
 });

@@ -31,7 +31,10 @@ test('a grower covers up in the afternoon, and reads, scores and cuts next morni
   const done = page.locator('[data-testid="job-tick"][aria-checked="true"]');
   for (let i = 0; i < 25 && (await open.count()) > 0; i++) {
     const before = await done.count();
+    // the next one is looked for on the list as it stands after this one
+    const sent = page.waitForResponse((r) => r.url().endsWith('/api/records'));
     await open.first().click();
+    await sent;
     await expect.poll(() => done.count()).toBeGreaterThan(before);
     await farm.ready();
   }

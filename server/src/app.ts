@@ -65,7 +65,10 @@ export function makeApp(
     // Expo's own server has another port; only while developing
     app.use('/api', (req, res, next) => {
       res.setHeader('Access-Control-Allow-Origin', 'http://localhost:8081');
-      res.setHeader('Access-Control-Allow-Headers', 'content-type, x-fogata-device, x-fogata-who, x-fogata-farm');
+      res.setHeader(
+        'Access-Control-Allow-Headers',
+        'content-type, x-fogata-device, x-fogata-who, x-fogata-farm',
+      );
       res.setHeader('Access-Control-Expose-Headers', 'x-fogata');
       res.setHeader('Access-Control-Allow-Methods', 'GET,POST,PUT,PATCH,DELETE');
       if (req.method === 'OPTIONS') res.status(204).end();

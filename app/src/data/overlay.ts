@@ -15,6 +15,7 @@ import type {
 import {
   foldOn,
   jobAsItStands,
+  knownActs,
   NOTHING_STANDS,
   stackAsItStands,
   type Lain,
@@ -67,10 +68,10 @@ function stormShown(job: StormView, { acts, back }: Since): StormView {
 
 export function overlay(view: Asked<NowView>, own: readonly OwnAct[]): NowView {
   return shown<NowView>(view, view.standing, own, (state, since) => {
-    const lifted = new Set(view.standing.lifted.map((s) => s.offId));
+    const known = knownActs(view.standing);
     return {
       ...view,
-      jobs: view.jobs.map((j) => jobAsItStands(j, state, lifted)),
+      jobs: view.jobs.map((j) => jobAsItStands(j, state, known)),
       places: view.places.map((p) => ({
         ...p,
         stack: stackAsItStands(p.stack, p.bedId, p.structureId, state),

@@ -7,6 +7,7 @@ import type { BedsView, NowView, RoundItem } from '@fogata/contract';
 import {
   foldOn,
   jobAsItStands,
+  knownActs,
   nightOf,
   phaseOf,
   stackAsItStands,
@@ -21,7 +22,7 @@ export function steady(now: Now, last: Now | null): Now {
   const same = last?.clock.window.night === now.clock.window.night && last.clock.phase === now.clock.phase;
   if (now.progress.state !== 'computing' || !last || !same || last.progress.state !== 'ready') return now;
   const state = foldOn(now.standing, [], new Set());
-  const lifted = new Set(last.standing.lifted.map((x) => x.offId));
+  const known = knownActs(last.standing);
   return {
     ...now,
     sentence: last.sentence,
@@ -31,7 +32,7 @@ export function steady(now: Now, last: Now | null): Now {
     atRisk: last.atRisk,
     ribbon: last.ribbon,
     cautions: last.cautions,
-    jobs: last.jobs.map((j) => jobAsItStands(j, state, lifted)),
+    jobs: last.jobs.map((j) => jobAsItStands(j, state, known)),
     places: last.places.map((p) => ({
       ...p,
       stack: stackAsItStands(p.stack, p.bedId, p.structureId, state),

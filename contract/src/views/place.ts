@@ -11,6 +11,7 @@ import type {
   SoilState,
   Standing,
   Structure,
+  Toll,
   WeatherEntry,
 } from '@fogata/core';
 import type { GlyphLayer, PlanProgress, Range, RibbonView } from './night';
@@ -40,6 +41,8 @@ export interface PlantingView {
   leafC: Range | null;
   verdict: string | null;
   harmChance: number | null;
+  /** What the night takes of it, expected over all outcomes: shares, and days of growth. */
+  toll: Toll | null;
   lastHarm: string | null;
   /** Share of it that the nights before have left, by its last score and the model since. */
   left: number;

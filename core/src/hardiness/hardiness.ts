@@ -50,13 +50,3 @@ export function lastingLoss(t: Thresholds, aim: Aim, night: ColdNight): number {
   const i = injuryOf(t, night);
   return i.plants + (1 - i.plants) * (aim === 'flower' ? FLOWERS * i.flowers : 0);
 }
-
-/** What a leaf temperature will do, as a grower says it. */
-export function verdict(crop: Crop, t: Thresholds, leafMinC: number): string {
-  if (leafMinC < t.deathC + 0.5) return crop.deathWord;
-  if (leafMinC < t.damageC) return crop.damageWord;
-  if (t.flowerC !== null && leafMinC < t.flowerC) return 'flowers lost';
-  if (leafMinC < t.harmC) return 'growth checked';
-  if (leafMinC < t.harmC + 1) return 'close';
-  return 'safe';
-}

@@ -2,79 +2,31 @@
  * The words of the heat engine: one bed under a stack of covers, as the open format `fogata-case/1` has it.
  * Units are in the names; instants are ISO 8601 strings at the border and epoch milliseconds inside.
  */
+import type { z } from 'zod';
+import type {
+  groundSchema,
+  layerSchema,
+  simulationCaseSchema,
+  siteSchema,
+  weatherEntrySchema,
+} from './caseShape';
 
-export const MATERIAL_IDS = [
-  'pe-film',
-  'pe-film-ir',
-  'polycarbonate-twin',
-  'glass',
-  'glass-double',
-  'perforated-film',
-  'fleece-17',
-  'fleece-30',
-  'fleece-50',
-  'frost-blanket',
-  'foil-blanket',
-  'tarp',
-  'straw-mat',
-  'shade-30',
-  'shade-50',
-] as const;
-export type MaterialId = (typeof MATERIAL_IDS)[number];
-export type Shape = 'arch' | 'box' | 'flat';
-/** How a frame stands: on the ground, with earth against its sides, or let into the ground. */
-export const FOOTINGS = ['standing', 'banked', 'sunk'] as const;
-export type Footing = (typeof FOOTINGS)[number];
-export type Tightness = 'tight' | 'average' | 'drafty';
-export type Texture = 'sand' | 'loam' | 'clay' | 'compost';
-export type Wetness = 'dry' | 'moist' | 'wet';
+export * from './kinds';
 
-export interface Site {
-  latitude: number;
-  longitude: number;
-  elevationM?: number | undefined;
-}
+export type Site = z.infer<typeof siteSchema>;
 
-export interface WeatherEntry {
-  time: string;
-  airC: number;
-  dewPointC: number;
-  windMs: number;
-  cloudFraction: number;
-  globalWm2?: number | undefined;
-  rainMm?: number | undefined;
-  snowMm?: number | undefined;
+export type WeatherEntry = z.infer<typeof weatherEntrySchema> & {
   /** Where the wind comes from, degrees from north; not part of a case: only what stands in the wind asks for it. */
   windFromDeg?: number | undefined;
-}
+};
 
-export interface Ground {
-  texture?: Texture | undefined;
-  wetness?: Wetness | undefined;
-  deepC: number;
-  surfaceC?: number | undefined;
-  mulch?: { material: 'straw'; thicknessM: number } | undefined;
-  on?: 'ground' | 'bench' | undefined;
-}
+export type Ground = z.infer<typeof groundSchema>;
 
-export interface Layer {
-  lengthM: number;
-  widthM: number;
-  heightM: number;
-  shape: Shape;
-  sides?: 'cover' | 'board' | undefined;
-  material: MaterialId;
-  plies?: 1 | 2 | undefined;
-  tightness?: Tightness | undefined;
-  touchesCrop?: boolean | undefined;
-  /** Of a box; `standing` where it is left out. */
-  footing?: Footing | undefined;
-  /** Direction of its length, degrees clockwise from north; all directions alike where it is left out. */
-  turnDeg?: number | undefined;
-  on?: { from: string; to: string }[] | undefined;
-  ventAreaM2?: number | undefined;
-  open?: { from: string; fraction: number }[] | undefined;
-}
+/** What a layer is on a farm: its structure, shade cloth on it, a sheet over it, a sheet within. */
+export type LayerRole = 'structure' | 'shade' | 'over' | 'sheet';
+
+/** A layer of a case; on a farm it knows which structure or kind of sheet it is, and as what it is there. */
+export type Layer = z.infer<typeof layerSchema> & { id?: string | undefined; role?: LayerRole | undefined };
 
 /** Height of what stands around, degrees above the horizon, from north clockwise in equal steps; what passes through it, 0 to 1. */
 export interface Horizon {
@@ -107,11 +59,7 @@ export interface BedSpec {
   crop?: { heightM?: number | undefined; groundCover?: number | undefined } | undefined;
 }
 
-export interface SimulationCase extends BedSpec {
-  format: 'fogata-case/1';
-  site: Site;
-  weather: WeatherEntry[];
-}
+export type SimulationCase = z.infer<typeof simulationCaseSchema>;
 
 /** Factors that a grower's own readings move; 1 and 0 are the book's. */
 export interface Calibration {

@@ -84,6 +84,7 @@ export function foldOn(standing: Standing, acts: readonly Act[], back: ReadonlyS
 interface ItemLike {
   bedId: string;
   coverId: string;
+  use?: string | undefined;
   on: boolean;
   done: boolean;
   lying: number;
@@ -98,31 +99,34 @@ interface JobLike<I extends ItemLike> {
   recordIds: string[];
 }
 
-/** The act that has done what an item asks, null where nothing has. */
-function doneBy(i: ItemLike, state: Lain, known: ReadonlySet<string>): { id: string; atMs: number } | null {
-  const sheets = (state.onBed.get(i.bedId) ?? []).filter((s) => s.coverId === i.coverId);
-  const ended = (state.spans.get(i.bedId) ?? []).filter((s) => s.coverId === i.coverId && s.offId !== null);
-  if (i.done) {
-    const sheet = i.on ? sheets.find((s) => s.recordId === i.recordId) : undefined;
-    if (sheet) return { id: sheet.recordId, atMs: sheet.sinceMs };
-    const lifted = i.on ? undefined : ended.find((s) => s.offId === i.recordId);
-    return lifted ? { id: lifted.offId!, atMs: lifted.toMs } : null;
-  }
-  if (i.on) {
-    const sheet = sheets[i.lying];
-    return sheet ? { id: sheet.recordId, atMs: sheet.sinceMs } : null;
-  }
-  if (sheets.length >= i.lying) return null;
-  const fresh = ended.filter((s) => !known.has(s.offId!));
-  const span = fresh[sheets.length + fresh.length - i.lying];
+type By = { id: string; atMs: number } | null;
+
+/** What an act that was done so far stands as: still there, or taken back. */
+function stillDone(i: ItemLike, state: Lain): By {
+  const sheet = (state.onBed.get(i.bedId) ?? []).find((s) => s.recordId === i.recordId);
+  if (i.on) return sheet ? { id: sheet.recordId, atMs: sheet.sinceMs } : null;
+  const span = (state.spans.get(i.bedId) ?? []).find((s) => s.offId === i.recordId);
   return span ? { id: span.offId!, atMs: span.toMs } : null;
 }
 
-/** A job with what of it is done in `state`; `known` are the liftings that its answer had. */
+/** The act since the answer that does what an item asks, and no other item had. */
+function freshFor(i: ItemLike, state: Lain, known: ReadonlySet<string>): By {
+  const spans = (state.spans.get(i.bedId) ?? []).filter((s) => s.coverId === i.coverId && s.use === i.use);
+  const span = i.on
+    ? spans.find((s) => s.offId === null && !known.has(s.onId))
+    : spans.find((s) => s.offId !== null && !known.has(s.offId));
+  return span ? (i.on ? { id: span.onId, atMs: span.fromMs } : { id: span.offId!, atMs: span.toMs }) : null;
+}
+
+/** Ids of the acts that an answer's standing came from. */
+export const knownActs = (s: Standing): Set<string> =>
+  new Set([...s.sheets.map((x) => x.recordId), ...s.lifted.map((x) => x.offId)]);
+
+/** A job with what of it is done in `state`; `known` are the acts that its answer had. */
 export function jobAsItStands<I extends ItemLike, J extends JobLike<I>>(
   job: J,
   state: Lain,
-  known: ReadonlySet<string> = new Set(),
+  known: ReadonlySet<string>,
 ): J {
   if (job.kind === 'close') {
     const o = state.openings.get(job.structureId);
@@ -130,7 +134,13 @@ export function jobAsItStands<I extends ItemLike, J extends JobLike<I>>(
       return job.done ? job : { ...job, done: true, doneAtMs: o.atMs, recordIds: [o.recordId] };
     return job.done ? { ...job, done: false, doneAtMs: null, recordIds: [] } : job;
   }
-  const by = job.items.map((i) => doneBy(i, state, known));
+  const taken = new Set(known);
+  for (const i of job.items) if (i.recordId !== null) taken.add(i.recordId);
+  const by = job.items.map((i): By => {
+    const act = i.done ? stillDone(i, state) : freshFor(i, state, taken);
+    if (act) taken.add(act.id);
+    return act;
+  });
   if (by.every((b, n) => (b !== null) === job.items[n]!.done)) return job;
   const waits = new Map<string, number>();
   const items = job.items.map((i, n) => {

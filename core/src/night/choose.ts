@@ -6,10 +6,11 @@
 import { cropById } from '../crops/crops';
 import type { Cover, Planting } from '../farm/types';
 import { lossShare, type Thresholds } from '../hardiness/hardiness';
-import type { ColdNight } from '../hardiness/injury';
+import { effectiveC, type ColdNight } from '../hardiness/injury';
 import { REST_ERROR_K } from '../calibration/belief';
 import type { OptionOutcome } from './outcome';
 import type { CoverOption } from './options';
+import { overNights } from './toll';
 
 export interface PlantingAtRisk {
   planting: Planting;
@@ -23,30 +24,16 @@ export function plantingValue(planting: Planting): number {
   return cropById(planting.crop).valuePerM * planting.lengthM * (planting.toRow - planting.fromRow + 1);
 }
 
-/** Three points that stand for a normal error: Gauss and Hermite. */
-const ERROR_POINTS = [
-  { k: -Math.sqrt(3), weight: 1 / 6 },
-  { k: 0, weight: 2 / 3 },
-  { k: Math.sqrt(3), weight: 1 / 6 },
-];
-
 /** Expected loss of one planting in money, over the members' nights and the model's own error. */
 export function expectedLoss(p: PlantingAtRisk, nights: readonly ColdNight[], errorK = REST_ERROR_K): number {
-  let sum = 0;
-  for (const night of nights) {
-    for (const { k, weight } of ERROR_POINTS) {
-      const leafMinC = night.leafMinC + k * errorK;
-      sum += weight * lossShare(p.thresholds, p.planting.aim, { ...night, leafMinC });
-    }
-  }
-  return (p.value * sum) / nights.length;
+  return p.value * overNights(nights, errorK, (night) => lossShare(p.thresholds, p.planting.aim, night));
 }
 
-/** Share of outcomes in which the leaf falls below what harms the planting, 0 to 1. */
-export function harmChance(p: PlantingAtRisk, minLeafC: readonly number[], errorK = REST_ERROR_K): number {
+/** Share of outcomes in which the night, as long as it is, does the planting its first harm, 0 to 1. */
+export function harmChance(p: PlantingAtRisk, nights: readonly ColdNight[], errorK = REST_ERROR_K): number {
   let sum = 0;
-  for (const min of minLeafC) sum += normalBelow((p.thresholds.harmC - min) / errorK);
-  return sum / minLeafC.length;
+  for (const night of nights) sum += normalBelow((p.thresholds.harmC - effectiveC(night)) / errorK);
+  return sum / nights.length;
 }
 
 /** Standard normal distribution function: Abramowitz and Stegun 26.2.17, error under 7.5e-8. */

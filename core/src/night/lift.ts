@@ -4,8 +4,10 @@
  * that as well as it would have borne staying covered, or null where it has to stay covered.
  */
 import type { BedSpec } from '../heat/types';
+import type { ColdNight } from '../hardiness/injury';
 import { harmChance, type PlantingAtRisk } from './choose';
 import { evaluateBed, type BedTask } from './evaluate';
+import { coldNights, type OptionOutcome } from './outcome';
 
 export interface LiftTask {
   task: Omit<BedTask, 'options' | 'countFromMs'>;
@@ -17,10 +19,14 @@ export interface LiftTask {
 
 export interface LiftLook {
   atMs: number;
-  /** Lowest leaf from then to the end of the morning, by member, °C: lifted, and left on. */
-  offC: number[];
-  onC: number[];
+  /** The leaf from then to the end of the morning, by member: lifted, and left on. */
+  off: ColdNight[];
+  on: ColdNight[];
 }
+
+/** A short cold counts as one of two hours: light is no reason to be bold. */
+const cautious = (o: OptionOutcome): ColdNight[] =>
+  coldNights(o).map((n) => ({ ...n, hours: Math.max(2, n.hours ?? 2) }));
 
 export function looksAtLifting({ task, lifted, left }: LiftTask): LiftLook[] {
   return lifted.map(({ atMs, spec }) => {
@@ -32,7 +38,7 @@ export function looksAtLifting({ task, lifted, left }: LiftTask): LiftLook[] {
         { key: 'on', spec: left, structureLayer: -1 },
       ],
     });
-    return { atMs, offC: off!.minLeafC, onC: on!.minLeafC };
+    return { atMs, off: cautious(off!), on: cautious(on!) };
   });
 }
 
@@ -41,7 +47,7 @@ const BORNE = 0.1;
 
 /** Whether a planting bears being uncovered: harm in at most one outcome of ten, or no likelier than under its cover. */
 export function bearsLifting(p: PlantingAtRisk, look: LiftLook): boolean {
-  return harmChance(p, look.offC) <= Math.max(BORNE, harmChance(p, look.onC) + 0.02);
+  return harmChance(p, look.off) <= Math.max(BORNE, harmChance(p, look.on) + 0.02);
 }
 
 export function liftTimeMs(plantings: readonly PlantingAtRisk[], looks: readonly LiftLook[]): number | null {

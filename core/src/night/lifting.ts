@@ -40,7 +40,10 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   }
   const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
   const looks = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
-  b.lift = { atMs: stays ? null : liftTimeMs(b.atRisk, looks), bareC: medianOf(looks[0]!.offC) };
+  b.lift = {
+    atMs: stays ? null : liftTimeMs(b.atRisk, looks),
+    bareC: medianOf(looks[0]!.off.map((n) => n.leafMinC)),
+  };
 }
 
 /** Beds whose covers have to stay on through the morning. */

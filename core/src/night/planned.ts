@@ -1,6 +1,7 @@
 /** A night's plan as plain data: its beds, what each step of working it out knows, and what others ask of a bed. */
 import type { Belief } from '../calibration/belief';
 import type { FarmFacts } from '../farm/facts';
+import type { ColdNight } from '../hardiness/injury';
 import type { BedSpec, WeatherEntry } from '../heat/types';
 import type { Lain } from '../log/apply';
 import { HOUR_MS, type NightWindow, type Phase } from '../time/farmTime';
@@ -9,7 +10,7 @@ import { outcomeOf, type PlantingAtRisk } from './choose';
 import type { BedTask, Due } from './evaluate';
 import type { HouseOutcome, HouseTask } from './house';
 import type { LiftLook, LiftTask } from './lift';
-import type { BedOutcome, OptionOutcome } from './outcome';
+import { coldNights, type BedOutcome, type OptionOutcome } from './outcome';
 import { AS_IS, type BedPlan, type Roof, type TaskInputs } from './tasks';
 
 /** A cover's latest time: a bed under one option put on at several times. */
@@ -166,10 +167,14 @@ export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC:
  * The night's lowest leaf by member. While it is still to come, what the plan will make of it; in the morning, what it has
  * been together with what the rest of the morning may bring: one figure, wherever a screen speaks of the night.
  */
-export function nightLowsC(plan: NightPlan, b: PlannedBed): number[] {
-  const ahead = chosenOutcome(b).minLeafC;
+export const nightLowsC = (plan: NightPlan, b: PlannedBed): number[] =>
+  nightColds(plan, b).map((n) => n.leafMinC);
+
+/** The same with how long and how cold the soil: what does harm. Of a night that was, only how low it went is known. */
+export function nightColds(plan: NightPlan, b: PlannedBed): ColdNight[] {
+  const ahead = coldNights(chosenOutcome(b));
   const was = plan.phase === 'morning' ? lowSoFar(plan, b) : null;
-  return was === null ? ahead : ahead.map((c) => Math.min(c, was.leafC));
+  return was === null ? ahead : ahead.map((n) => (n.leafMinC <= was.leafC ? n : { leafMinC: was.leafC }));
 }
 
 /** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze, Infinity where not by noon. */

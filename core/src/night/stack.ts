@@ -41,6 +41,8 @@ export function sortCovers(covers: readonly Cover[]): Cover[] {
 function structureLayer(structure: Structure, options: StackOptions): Layer | null {
   if (structure.kind === 'open') return null;
   return {
+    id: structure.id,
+    role: 'structure',
     lengthM: structure.lengthM,
     widthM: structure.widthM,
     heightM: structure.heightM,
@@ -95,6 +97,8 @@ function heatOf(s: Structure): Pick<BedSpec, 'heat'> {
 /** A sheet over a frame or tunnel hangs down its sides, or lies on a lid whose sides are in the earth. */
 function overLayer(structure: Structure, cover: Cover): Layer {
   return {
+    id: cover.id,
+    role: 'over',
     lengthM: structure.lengthM + 0.1,
     widthM: structure.widthM + 0.1,
     heightM: structure.heightM + 0.05,
@@ -153,6 +157,8 @@ export function bedSpec(
   // shade cloth that stays on a house lies outermost, where there is room for one more
   if (base && structure.shade && shadeShown(structure, covers)) {
     outer.unshift({
+      id: structure.id,
+      role: 'shade',
       lengthM: structure.lengthM + 0.2,
       widthM: structure.widthM + 0.2,
       heightM: structure.heightM + 0.1,
@@ -164,6 +170,8 @@ export function bedSpec(
   const own = inner.map(({ cover, timing }): Layer => {
     const flat = cover.use === 'flat';
     return {
+      id: cover.id,
+      role: 'sheet',
       lengthM: bed.lengthM + 0.1,
       widthM: bed.widthM + 0.1,
       heightM: flat ? Math.max(0.05, crop.heightM) : bed.hoopHeightM,

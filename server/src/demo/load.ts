@@ -2,10 +2,10 @@
 import { localDate } from '@fogata/core';
 import type { Db } from '../db/open';
 import { writing } from '../db/write';
-import { beds, covers, farm, meta, plantings, structures } from '../db/schema';
-import { plantingRow } from '../farm/store';
+import { farm, meta } from '../db/schema';
 import { appendRecords } from '../farm/log';
-import { bedRow, coverRow, isEmpty, structureRow } from '../farm/store';
+import { writeBed, writeCover, writePlanting, writeStructure } from '../farm/rows';
+import { isEmpty } from '../farm/store';
 import { demoReadings } from './readings';
 import {
   DEMO_BEDS,
@@ -37,10 +37,10 @@ export async function loadDemo(db: Db): Promise<boolean> {
     // another server may have been quicker
     if (!(await isEmpty(tx))) return false;
     await tx.insert(farm).values({ id: 'farm', settings: DEMO_FARM });
-    await tx.insert(structures).values(DEMO_STRUCTURES.map(structureRow));
-    await tx.insert(beds).values(DEMO_BEDS.map(bedRow));
-    await tx.insert(plantings).values(DEMO_PLANTINGS.map(plantingRow));
-    await tx.insert(covers).values(DEMO_COVERS.map(coverRow));
+    for (const s of DEMO_STRUCTURES) await writeStructure(tx, s);
+    for (const b of DEMO_BEDS) await writeBed(tx, b);
+    for (const p of DEMO_PLANTINGS) await writePlanting(tx, p);
+    for (const c of DEMO_COVERS) await writeCover(tx, c);
     for (const record of all) await appendRecords(tx, [record], record.atMs, DEMO_START_MS);
     await tx
       .insert(meta)

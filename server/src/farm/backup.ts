@@ -22,6 +22,7 @@ import * as schema from '../db/schema';
 import { writing } from '../db/write';
 import { Problem } from '../problem';
 import { rebuildAll } from './log';
+import { olderRow } from './rows';
 
 const FORMAT = 'fogata-backup/1';
 const CHUNK = 2000;
@@ -30,8 +31,14 @@ const CHUNK = 2000;
 const TABLES: [string, PgTable, PgColumn[]][] = [
   ['farm', schema.farm, [schema.farm.id]],
   ['structures', schema.structures, [schema.structures.id]],
+  [
+    'structure_openings',
+    schema.structureOpenings,
+    [schema.structureOpenings.structureId, schema.structureOpenings.n],
+  ],
   ['beds', schema.beds, [schema.beds.id]],
   ['plantings', schema.plantings, [schema.plantings.id]],
+  ['planting_steps', schema.plantingSteps, [schema.plantingSteps.plantingId, schema.plantingSteps.step]],
   ['covers', schema.covers, [schema.covers.id]],
   ['records', schema.records, [schema.records.seq]],
   ['forecasts', schema.forecasts, [schema.forecasts.id]],
@@ -157,6 +164,21 @@ export async function writeBackup(db: Db, path: string, nowMs: number): Promise<
   }
 }
 
+/** Puts rows into their tables, fathers before children; of a table or column that is no more nothing is taken. */
+async function fill(db: Db, parts: readonly { table: string; row: object }[]): Promise<void> {
+  for (const [name, of] of TABLES) {
+    const known = Object.keys(getTableColumns(of));
+    const rows = parts
+      .filter((p) => p.table === name)
+      .map((p) => Object.fromEntries(Object.entries(p.row).filter(([k]) => known.includes(k))));
+    if (rows.length > 0)
+      await db
+        .insert(of)
+        .overridingSystemValue()
+        .values(rows as never);
+  }
+}
+
 /** Fills a database in which no farm has been set up. */
 export async function readBackup(db: Db, path: string): Promise<Counts> {
   await checkBackup(path);
@@ -174,17 +196,10 @@ export async function readBackup(db: Db, path: string): Promise<Counts> {
     await tx.delete(schema.farm);
     for await (const line of checked(path)) {
       counts = line.counts ?? counts;
-      const found = TABLES.find(([name]) => name === line.table);
-      if (!found) continue;
-      const known = Object.keys(getTableColumns(found[1]));
-      const rows = line.rows!.map((r) =>
-        Object.fromEntries(Object.entries(r).filter(([k]) => known.includes(k))),
-      );
-      for (const part of chunks(rows))
-        await tx
-          .insert(found[1])
-          .overridingSystemValue()
-          .values(part as never);
+      if (line.table === undefined) continue;
+      const table = line.table;
+      for (const part of chunks(line.rows!.flatMap((r) => olderRow(table, r))))
+        await fill(tx as unknown as Db, part);
     }
     const [last] = await tx.select({ seq: max(schema.records.seq) }).from(schema.records);
     if (last?.seq)

@@ -1,37 +1,11 @@
 /** Reads and writes of the farm: everything the planner needs in one load, records appended once, plans changed in place. */
-import {
-  bedMoreSchema,
-  coverMoreSchema,
-  farmSchema,
-  NO_GEAR,
-  NO_RELAY,
-  structureMoreSchema,
-  type Farm,
-} from '@fogata/contract';
-import {
-  addDays,
-  localDate,
-  type Bed,
-  type Cover,
-  type FarmFacts,
-  type Planting,
-  type PastLow,
-  type Structure,
-} from '@fogata/core';
+import { farmSchema, NO_GEAR, NO_RELAY, type Farm } from '@fogata/contract';
+import { addDays, localDate, type FarmFacts, type PastLow } from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
-import {
-  beds,
-  covers,
-  farm,
-  meta,
-  nightLows,
-  nights,
-  plantings,
-  structures,
-  type NightPrediction,
-} from '../db/schema';
+import { beds, covers, farm, meta, nightLows, nights, structures, type NightPrediction } from '../db/schema';
 import { standingFor, type StoredRecord } from './log';
+import { asBed, asCover, readPlantings, readStructures } from './rows';
 
 export type { StoredRecord } from './log';
 
@@ -65,30 +39,6 @@ export const DEFAULT_FARM: Farm = {
   relay: NO_RELAY,
 };
 
-type Row<T, M> = Omit<T, keyof M> & { more: M };
-
-/** The fields that may be left out lie in one column: out of it into the thing, and back. */
-const whole = <T, M extends object>({ more, ...row }: Row<T, M>) => ({ ...row, ...more }) as unknown as T;
-function split<T extends object, M extends object>(thing: T, moreKeys: readonly string[]): Row<T, M> {
-  const entries = Object.entries(thing);
-  const more = Object.fromEntries(entries.filter(([k, v]) => moreKeys.includes(k) && v !== undefined));
-  return { ...Object.fromEntries(entries.filter(([k]) => !moreKeys.includes(k))), more } as unknown as Row<
-    T,
-    M
-  >;
-}
-const STRUCTURE_MORE = Object.keys(structureMoreSchema.shape);
-const BED_MORE = Object.keys(bedMoreSchema.shape);
-const COVER_MORE = Object.keys(coverMoreSchema.shape);
-
-export const structureRow = (s: Structure) =>
-  split(s, STRUCTURE_MORE) as unknown as typeof structures.$inferInsert;
-export const bedRow = (b: Bed) => split(b, BED_MORE) as unknown as typeof beds.$inferInsert;
-export const coverRow = (c: Cover) => split(c, COVER_MORE) as unknown as typeof covers.$inferInsert;
-export const asStructure = (row: typeof structures.$inferSelect) => whole(row as never) as Structure;
-export const asBed = (row: typeof beds.$inferSelect) => whole(row as never) as Bed;
-export const asCover = (row: typeof covers.$inferSelect) => whole(row as never) as Cover;
-
 /**
  * Settings as they were kept. What was kept before a setting existed takes its default; one that cannot be read takes the
  * default too, so that one wrong value never stops the farm: it is seen and can be set again.
@@ -115,29 +65,13 @@ export async function writeFarm(db: Db, settings: Farm): Promise<void> {
     .onConflictDoUpdate({ target: farm.id, set: { settings } });
 }
 
-type PlantingRow = typeof plantings.$inferSelect;
-
-/** What is as usual is not said. */
-export function asPlanting({ how, planned, done, ...row }: PlantingRow): Planting {
-  return {
-    ...row,
-    ...(how ? { how } : {}),
-    ...(planned ? { planned } : {}),
-    ...(Object.keys(done).length > 0 ? { done } : {}),
-  };
-}
-
-export function plantingRow(p: Planting): PlantingRow {
-  return { ...p, how: p.how ?? null, planned: p.planned ?? false, done: p.done ?? {} };
-}
-
 /** The farm as it stands; without its log where only that is asked for. */
 export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = db): Promise<FarmData> {
   // one after the other: within a transaction there is one connection
   const settings = await readFarm(db);
-  const s = await db.select().from(structures).orderBy(structures.order, structures.name);
+  const s = await readStructures(db);
   const b = await db.select().from(beds).orderBy(beds.order, beds.name);
-  const p = await db.select().from(plantings).orderBy(plantings.bedId, plantings.fromRow);
+  const p = await readPlantings(db);
   const c = await db.select().from(covers).orderBy(covers.order, covers.name);
   const ids = p.map((x) => x.id);
   const standing = withLog
@@ -145,9 +79,9 @@ export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = d
     : { records: [], harvestedKg: new Map<string, number>() };
   return {
     farm: settings,
-    structures: s.map(asStructure),
+    structures: s,
     beds: b.map(asBed),
-    plantings: p.map(asPlanting),
+    plantings: p,
     covers: c.map(asCover),
     ...standing,
     ...(withLog ? { pastLows: await readLows(db, localDate(nowMs, settings.timeZone)) } : {}),

@@ -28,11 +28,18 @@ import {
   asStructure,
   bedRow,
   coverRow,
+  openingRows,
   plantingRow,
-  readFarm,
+  readPlantings,
+  readStructures,
+  stepRows,
   structureRow,
-  writeFarm,
-} from './store';
+  writeBed,
+  writeCover,
+  writePlanting,
+  writeStructure,
+} from './rows';
+import { readFarm, writeFarm } from './store';
 
 export type What = (typeof CHANGED)[number] | 'planting';
 export interface Things {
@@ -52,18 +59,14 @@ interface Room<T> {
   save(db: Db, thing: T): Promise<void>;
   remove(db: Db, id: string): Promise<void>;
   check(fields: Fields): T;
+  /** As it will be read: what says nothing is left out. */
+  settled(thing: T): T;
 }
 
 const ROOMS: { [W in What]: Room<Things[W]> } = {
   structure: {
-    find: async (db, id) => {
-      const [row] = await db.select().from(structures).where(eq(structures.id, id));
-      return row ? asStructure(row) : null;
-    },
-    save: async (db, x) => {
-      const { id: _id, ...set } = structureRow(x);
-      await db.insert(structures).values(structureRow(x)).onConflictDoUpdate({ target: structures.id, set });
-    },
+    find: async (db, id) => (await readStructures(db, eq(structures.id, id)))[0] ?? null,
+    save: writeStructure,
     remove: async (db, id) => {
       const inside = await db.select({ name: beds.name }).from(beds).where(eq(beds.structureId, id));
       if (inside.length > 0)
@@ -74,58 +77,51 @@ const ROOMS: { [W in What]: Room<Things[W]> } = {
         );
       await db.delete(structures).where(eq(structures.id, id));
     },
-    check: (f) => parseBody(structureSchema, f) as Structure,
+    check: (f) => parseBody(structureSchema, f),
+    settled: (x) => asStructure(structureRow(x), openingRows(x)),
   },
   bed: {
     find: async (db, id) => {
       const [row] = await db.select().from(beds).where(eq(beds.id, id));
       return row ? asBed(row) : null;
     },
-    save: async (db, x) => {
-      const { id: _id, ...set } = bedRow(x);
-      await db.insert(beds).values(bedRow(x)).onConflictDoUpdate({ target: beds.id, set });
-    },
+    save: writeBed,
     remove: async (db, id) => {
       const used = await db.select({ id: plantings.id }).from(plantings).where(eq(plantings.bedId, id));
       if (used.length > 0)
         throw new Problem(409, 'In use', 'Something is or was planted in this bed; its story would be lost.');
       await db.delete(beds).where(eq(beds.id, id));
     },
-    check: (f) => parseBody(bedSchema, f) as Bed,
+    check: (f) => parseBody(bedSchema, f),
+    settled: (x) => asBed(bedRow(x)),
   },
   cover: {
     find: async (db, id) => {
       const [row] = await db.select().from(covers).where(eq(covers.id, id));
       return row ? asCover(row) : null;
     },
-    save: async (db, x) => {
-      const { id: _id, ...set } = coverRow(x);
-      await db.insert(covers).values(coverRow(x)).onConflictDoUpdate({ target: covers.id, set });
-    },
+    save: writeCover,
     remove: async (db, id) => {
       await db.delete(covers).where(eq(covers.id, id));
     },
-    check: (f) => parseBody(coverSchema, f) as Cover,
+    check: (f) => parseBody(coverSchema, f),
+    settled: (x) => asCover(coverRow(x)),
   },
   farm: {
     find: (db) => readFarm(db),
     save: (db, x) => writeFarm(db, x),
     remove: () => Promise.resolve(),
     check: (f) => parseBody(farmSchema, f),
+    settled: (x) => x,
   },
   planting: {
-    find: async (db, id) => {
-      const [row] = await db.select().from(plantings).where(eq(plantings.id, id));
-      return row ? asPlanting(row) : null;
-    },
-    save: async (db, x) => {
-      const { id: _id, ...set } = plantingRow(x);
-      await db.insert(plantings).values(plantingRow(x)).onConflictDoUpdate({ target: plantings.id, set });
-    },
+    find: async (db, id) => (await readPlantings(db, eq(plantings.id, id)))[0] ?? null,
+    save: writePlanting,
     remove: async (db, id) => {
       await db.delete(plantings).where(eq(plantings.id, id));
     },
-    check: (f) => parseBody(plantingSchema, f) as Planting,
+    check: (f) => parseBody(plantingSchema, f),
+    settled: (x) => asPlanting(plantingRow(x), stepRows(x)),
   },
 };
 
@@ -140,11 +136,12 @@ export async function changeThing<W extends What>(
   db: Db,
   what: W,
   id: string,
-  after: Things[W] | null,
+  given: Things[W] | null,
   at: At,
   action?: 'added' | 'changed' | 'cleared',
 ): Promise<string | null> {
   const room = ROOMS[what];
+  const after = given === null ? null : room.settled(given);
   const before = await room.find(db, id);
   if (isDeepStrictEqual(plain(before), plain(after))) return null;
   if (after === null) await room.remove(db, id);

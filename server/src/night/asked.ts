@@ -28,6 +28,8 @@ import {
   type Structure,
   type Style,
   hardeningOf,
+  coldNights,
+  middleNight,
 } from '@fogata/core';
 import { asIsOutcome, type NightPlan, type PlannedBed } from '@fogata/core/planning';
 import { randomUUID } from 'node:crypto';
@@ -119,8 +121,8 @@ function otherOf(what: string, plan: NightPlan, b: PlannedBed, o: OptionOutcome)
   return {
     what,
     leafC,
-    harmChance: harmChance(b.atRisk[0]!, o.minLeafC, plan.errorK),
-    verdict: verdict(cropById(planting.crop), thresholds, leafC.mid),
+    harmChance: harmChance(b.atRisk[0]!, coldNights(o), plan.errorK),
+    verdict: verdict(cropById(planting.crop), thresholds, middleNight(coldNights(o))),
   };
 }
 
@@ -191,8 +193,8 @@ function sentenceOf(plan: NightPlan, b: PlannedBed, style: Style): Segment[] {
   const { planting, thresholds } = b.atRisk[0]!;
   const crop = cropById(planting.crop);
   const leaf = rangeOf(o.minLeafC, plan.errorK);
-  const said = verdict(crop, thresholds, leaf.mid);
-  const odds = oddsWords(harmChance(b.atRisk[0]!, o.minLeafC, plan.errorK));
+  const said = verdict(crop, thresholds, middleNight(coldNights(o)));
+  const odds = oddsWords(harmChance(b.atRisk[0]!, coldNights(o), plan.errorK));
   return [
     {
       text: `The leaves of the ${crop.name.toLowerCase()} see ${t(leaf.mid)}`,
@@ -244,8 +246,8 @@ export async function answerAsk(
     outsideC: body.typed.lowC,
     harmC: thresholds.harmC,
     hardening: hardeningOf(planting, m.structure.kind, means, localDate(askedMs, m.farm.timeZone)),
-    harmChance: harmChance(b.atRisk[0]!, outcome.minLeafC, plan.errorK),
-    verdict: verdict(cropById(planting.crop), thresholds, medianOf(outcome.minLeafC)),
+    harmChance: harmChance(b.atRisk[0]!, coldNights(outcome), plan.errorK),
+    verdict: verdict(cropById(planting.crop), thresholds, middleNight(coldNights(outcome))),
     more: oneMore(plan, b),
     less: oneLess(plan, b),
     day: dayOf(plan, b),

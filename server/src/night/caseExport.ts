@@ -85,7 +85,7 @@ export function caseOf(plan: NightPlan, b: PlannedBed): SimulationCase {
     weather,
     ground,
     // the format holds four: shade cloth, outermost, is the one that a night misses least
-    stack: stack.slice(Math.max(0, stack.length - 4)),
+    stack: stack.slice(Math.max(0, stack.length - 4)).map(({ id: _id, role: _role, ...layer }) => layer),
     ...(mass ? { mass } : {}),
     ...(heat ? { heat } : {}),
     ...(crop ? { crop } : {}),

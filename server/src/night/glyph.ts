@@ -21,6 +21,9 @@ import {
   type Style,
   type Thresholds,
   coversOn,
+  middleNight,
+  tollOf,
+  type ColdNight,
 } from '@fogata/core';
 import {
   asIsOutcome,
@@ -31,6 +34,7 @@ import {
   type NightPlan,
   type PlannedBed,
   AS_IS,
+  nightColds,
 } from '@fogata/core/planning';
 import { type FarmState } from '../farm/state';
 
@@ -87,8 +91,11 @@ export function closest(b: PlannedBed, leafC: number) {
 }
 
 export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
-  const lows = nightLowsC(plan, b);
-  const leafC = rangeOf(lows, plan.errorK);
+  const nights = nightColds(plan, b);
+  const leafC = rangeOf(
+    nights.map((n) => n.leafMinC),
+    plan.errorK,
+  );
   const bare = rangeOf(asIsOutcome(b).minLeafC, plan.errorK);
   const worst = closest(b, leafC.mid)!;
   const crop = cropById(worst.planting.crop);
@@ -103,9 +110,9 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
     leafC,
     bareLeafC: bare.mid,
     marginK: leafC.mid - worst.thresholds.harmC,
-    harmChance: harmChance(worst, lows, plan.errorK),
+    harmChance: harmChance(worst, nights, plan.errorK),
     crop: crop.name,
-    verdict: verdict(crop, worst.thresholds, leafC.mid),
+    verdict: verdict(crop, worst.thresholds, middleNight(nights)),
     harmC: worst.thresholds.harmC,
     pending: planned.some((c) => !b.on.includes(c)),
     currentKey: optionKey(b.on),
@@ -180,7 +187,7 @@ export function plantingView(
   harden: number,
   limits: Thresholds,
   today: string,
-  minLeafC: number[] | null,
+  nights: ColdNight[] | null,
   errorK: number,
   state: FarmState,
   value: number,
@@ -188,7 +195,12 @@ export function plantingView(
   harvestedKg: number,
 ): PlantingView {
   const crop = cropById(p.crop);
-  const leafC = minLeafC ? rangeOf(minLeafC, errorK) : null;
+  const leafC = nights
+    ? rangeOf(
+        nights.map((n) => n.leafMinC),
+        errorK,
+      )
+    : null;
   const harm = state.harm.get(p.id);
   return {
     planting: p,
@@ -200,8 +212,9 @@ export function plantingView(
     flowerC: limits.flowerC,
     harmC: limits.harmC,
     leafC,
-    verdict: leafC ? verdict(crop, limits, leafC.mid) : null,
-    harmChance: minLeafC ? harmChance({ planting: p, thresholds: limits, value }, minLeafC, errorK) : null,
+    verdict: nights ? verdict(crop, limits, middleNight(nights)) : null,
+    harmChance: nights ? harmChance({ planting: p, thresholds: limits, value }, nights, errorK) : null,
+    toll: nights ? tollOf(limits, nights, errorK) : null,
     lastHarm: harm?.score ?? null,
     left,
     harvestedKg,

@@ -42,9 +42,9 @@ import {
   AS_IS,
   type Background,
   chosenOutcome,
-  nightLowsC,
   type NightPlan,
   type PlannedBed,
+  nightColds,
 } from '@fogata/core/planning';
 import type { ClockView, PlanProgress } from '@fogata/contract';
 import { type FarmState } from '../farm/state';
@@ -258,13 +258,13 @@ export function plantingViews(
     const h = hardeningOf(p, i.structure.kind, i.background.means, today);
     const t = thresholds(cropById(p.crop), h, p.aim);
     const left = b?.atRisk.find((a) => a.planting.id === p.id)?.left ?? 1;
-    const low = b && i.plan ? nightLowsC(i.plan, b) : null;
+    const nights = b && i.plan ? nightColds(i.plan, b) : null;
     return plantingView(
       p,
       h,
       t,
       today,
-      low,
+      nights,
       i.plan?.errorK ?? REST_ERROR_K,
       i.state,
       plantingValue(p),

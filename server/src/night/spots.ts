@@ -35,9 +35,7 @@ export async function spotOf(
       asItWas(data, state, structure, bed, standingIn(bed.id, data.plantings, today), from, toMs, deepC),
     ),
   );
-  const structureLayer = specs[0]!.stack.findIndex(
-    (l) => l.material === structure.material && Math.abs(l.widthM - structure.widthM) < 1e-9,
-  );
+  const structureLayer = specs[0]!.stack.findIndex((l) => l.role === 'structure');
   return { id: structure.id, specs, structureLayer, site: data.farm, weather: record, worth };
 }
 

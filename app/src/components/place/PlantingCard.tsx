@@ -25,6 +25,21 @@ function hardWord(h: number): string {
   return h > 0.85 ? 'hardened' : h > 0.45 ? 'half hardened' : 'hardly hardened';
 }
 
+/** What the night is expected to take, over all outcomes; nothing where that is next to nothing. */
+export function tollWords(toll: PlantingView['toll']): string {
+  if (!toll) return '';
+  const percent = (x: number) => `${x < 0.1 ? Math.round(100 * x) : 5 * Math.round(20 * x)} %`;
+  const parts = [
+    toll.plants >= 0.01 ? `${percent(toll.plants)} of the plants` : '',
+    toll.leaves >= 0.02 ? `${percent(toll.leaves)} of the leaf` : '',
+    toll.flowers >= 0.02 ? `${percent(toll.flowers)} of the flowers` : '',
+    toll.daysLost >= 0.5
+      ? `${Math.round(toll.daysLost)} ${toll.daysLost < 1.5 ? 'day' : 'days'} of growth`
+      : '',
+  ].filter((x) => x !== '');
+  return parts.length > 0 ? ` Over all of them it takes about ${parts.join(', ')}.` : '';
+}
+
 export function PlantingCard({
   view,
   bed,
@@ -55,7 +70,7 @@ export function PlantingCard({
       ? ''
       : view.harmChance < 0.03
         ? ' Harm is unlikely.'
-        : ` Harm in ${Math.max(1, Math.round(view.harmChance * 10))} of 10 outcomes.`;
+        : ` Harm in ${Math.max(1, Math.round(view.harmChance * 10))} of 10 outcomes.${tollWords(view.toll)}`;
   const words = view.leafC
     ? `${view.cropName}: leaf ${format.t(view.leafC.mid)} (${format.range(view.leafC.low, view.leafC.high)}), ${view.verdict}; harm below ${format.t(view.harmC)}`
     : `${view.cropName}: harm below ${format.t(view.harmC)}`;
@@ -100,7 +115,7 @@ export function PlantingCard({
       </View>
       <MarginBar width={width} harmC={view.harmC} deathC={view.deathC} leafC={view.leafC} words={words} />
       <Text kind="small" tone="quiet">
-        {`Harm below ${format.t(view.harmC)}, death near ${format.t(view.deathC)} (starting values).${chance}${view.lastHarm ? ` Last scored: ${HARM.find((h) => h.value === view.lastHarm)?.label}.` : ''}${view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : ''}`}
+        {`Harm below ${format.t(view.harmC)}, death near ${format.t(view.deathC)} if it lasts two hours (starting values); a whole night harms sooner.${chance}${view.lastHarm ? ` Last scored: ${HARM.find((h) => h.value === view.lastHarm)?.label}.` : ''}${view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : ''}`}
       </Text>
       <SharedRows planting={p} others={others} bed={bed} />
       {view.left < 0.5 ? (

@@ -109,10 +109,7 @@ export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
 
 export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
   const spec = specFor(w, bed, s);
-  const own = w.layers.find((l) => l.id === 'structure');
-  const layer = own
-    ? spec.stack.findIndex((l) => l.heightM === own.spec.heightM && l.material === own.spec.material)
-    : -1;
+  const layer = spec.stack.findIndex((l) => l.role === 'structure');
   return {
     ...(w.openings.length > 0 && layer >= 0 ? { wax: { layer, openings: w.openings } } : {}),
     site: w.site,

@@ -1,0 +1,73 @@
+/**
+ * What the night takes of a planting, over all of its outcomes: the one figure behind the plan's price, the list, Place and Beds.
+ * Contract: `tollOf` gives shares 0 to 1 expected over the members' nights and the model's own error; `middleNight` is the one that
+ * the shown temperature belongs to; `verdict` says what that one does, as a grower says it.
+ */
+import { REST_ERROR_K } from '../calibration/belief';
+import type { Crop } from '../crops/crops';
+import type { Thresholds } from '../hardiness/hardiness';
+import { effectiveC, injuryOf, type ColdNight } from '../hardiness/injury';
+import { medianOf } from './bands';
+
+export interface Toll {
+  /** Plants lost; of those that live, leaves lost; open flowers and young fruit lost. */
+  plants: number;
+  leaves: number;
+  flowers: number;
+  daysLost: number;
+}
+
+/** Three points that stand for a normal error: Gauss and Hermite. */
+const ERROR_POINTS = [
+  { k: -Math.sqrt(3), weight: 1 / 6 },
+  { k: 0, weight: 2 / 3 },
+  { k: Math.sqrt(3), weight: 1 / 6 },
+];
+
+/** Mean of something over the nights and the model's error, K. */
+export function overNights(
+  nights: readonly ColdNight[],
+  errorK: number,
+  of: (night: ColdNight) => number,
+): number {
+  let sum = 0;
+  for (const night of nights)
+    for (const { k, weight } of ERROR_POINTS)
+      sum += weight * of({ ...night, leafMinC: night.leafMinC + k * errorK });
+  return sum / nights.length;
+}
+
+export function tollOf(t: Thresholds, nights: readonly ColdNight[], errorK = REST_ERROR_K): Toll {
+  const sum: Toll = { plants: 0, leaves: 0, flowers: 0, daysLost: 0 };
+  for (const night of nights)
+    for (const { k, weight } of ERROR_POINTS) {
+      const i = injuryOf(t, { ...night, leafMinC: night.leafMinC + k * errorK });
+      const w = weight / nights.length;
+      sum.plants += w * i.plants;
+      sum.leaves += w * i.leaves;
+      sum.flowers += w * i.flowers;
+      sum.daysLost += w * i.daysLost;
+    }
+  return sum;
+}
+
+/** The night whose leaf is nearest to the middle of all. */
+export function middleNight(nights: readonly ColdNight[]): ColdNight {
+  const mid = medianOf(nights.map((n) => n.leafMinC));
+  const near = nights.reduce((a, b) => (Math.abs(b.leafMinC - mid) < Math.abs(a.leafMinC - mid) ? b : a));
+  return { ...near, leafMinC: mid };
+}
+
+/** What a night will do: the dead first, then leaves, flowers, growth; `close` within a kelvin of the first harm. */
+export function verdict(crop: Crop, t: Thresholds, night: ColdNight): string {
+  const i = injuryOf(t, night);
+  if (i.plants >= 0.5) return crop.deathWord;
+  if (i.plants >= 0.1) return `${Math.round(10 * i.plants)} in 10 plants lost`;
+  if (i.leaves >= 0.15) return `${crop.damageWord} on ${Math.round(10 * i.leaves)} in 10 leaves`;
+  if (i.leaves >= 0.01) return crop.damageWord;
+  if (i.flowers >= 0.5) return 'flowers lost';
+  if (i.flowers >= 0.1) return `${Math.round(10 * i.flowers)} in 10 flowers lost`;
+  const c = effectiveC(night);
+  if (c < t.harmC || i.daysLost >= 0.5) return 'growth checked';
+  return c < t.harmC + 1 ? 'close' : 'safe';
+}

@@ -1,0 +1,6 @@
+/** The tables, by topic. Instants are epoch milliseconds as bigint, dates ISO text, quantities SI. */
+export * from './things';
+export * from './log';
+export * from './weather';
+export * from './nights';
+export * from './meta';
