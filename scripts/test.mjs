@@ -2,7 +2,7 @@
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureInstalled, ensureServer, ensureWeb, run, say } from './common.mjs';
+import { ensureInstalled, ensureServer, ensureWeb, root, run, say } from './common.mjs';
 
 const CHROMIUM = process.env.FOGATA_CHROMIUM ?? '/usr/bin/chromium';
 let passed = 0;
@@ -32,6 +32,7 @@ async function jest(title, projects, env = {}) {
     [
       'jest',
       '--maxWorkers=2',
+      `--testSequencer=${join(root, 'scripts', 'longestFirst.cjs')}`,
       '--testTimeout=30000',
       '--selectProjects',
       ...projects,
@@ -104,7 +105,10 @@ await jest('unit: core, contract, app', ['core', 'contract', 'app']);
 await ensureServer();
 // without it the tests of servers that share a database fail, and say so
 await ensurePackage('postgresql', '/usr/lib/postgresql');
-await jest('unit: server', ['server'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' });
+await jest('unit: server', ['server'], {
+  NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+  FOGATA_BUILT: 'yes',
+});
 say('\n— building');
 await ensureWeb();
 await endToEnd();

@@ -94,6 +94,8 @@ async function template(demo: boolean): Promise<string> {
   const directory = mkdtempSync(join(tmpdir(), 'fogata-template-'));
   const farm = new Farm(directory, await freePort(), demo);
   await farm.start();
+  // the first night is kept: no copy has to work it out again
+  if (demo) await farm.ready();
   await farm.stop();
   return directory;
 }

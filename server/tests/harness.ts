@@ -16,8 +16,10 @@ const ROOT = join(__dirname, '..', '..');
 export const MIGRATIONS = join(ROOT, 'server', 'drizzle');
 export const TOWNS = join(ROOT, 'server', 'data', 'towns.tsv');
 
+/** Built once for all suites where `npm test` says that it has done it. */
 export function buildServer(): string {
-  execFileSync(process.execPath, [join(ROOT, 'scripts', 'build-server.mjs')]);
+  if (process.env['FOGATA_BUILT'] === undefined)
+    execFileSync(process.execPath, [join(ROOT, 'scripts', 'build-server.mjs')]);
   return join(ROOT, 'server', 'dist', 'worker.mjs');
 }
 
