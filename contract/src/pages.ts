@@ -5,6 +5,7 @@
 const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/$/, 'Now'],
   [/^\/ahead$/, 'The nights to come'],
+  [/^\/sheet$/, 'For paper'],
   [/^\/ask$/, 'Will it stand tonight?'],
   [/^\/start$/, 'A farm like yours'],
   [/^\/beds$/, 'Beds'],

@@ -64,6 +64,12 @@ function Undoing({ board }: { board: Board }) {
         onPress={() => void redo?.()}
         testID="board-redo"
       />
+      <Button
+        kind="plain"
+        label="The beds on paper ›"
+        onPress={() => router.push('/sheet?of=beds')}
+        testID="board-sheet"
+      />
     </View>
   );
 }

@@ -140,6 +140,12 @@ function Places({
         onPress={() => router.push('/ahead')}
         testID="to-ahead"
       />
+      <Button
+        kind="plain"
+        label="For paper, or to send ›"
+        onPress={() => router.push('/sheet')}
+        testID="to-sheet"
+      />
     </View>
   );
 }

@@ -23,6 +23,7 @@ export { PlantingScreen } from './PlantingScreen';
 export { SeasonCropScreen } from './SeasonCropScreen';
 export { SeasonScreen } from './SeasonScreen';
 export { SettingsScreen } from './SettingsScreen';
+export { SheetScreen } from './SheetScreen';
 export { SiteScreen } from './SiteScreen';
 export { StoryScreen } from './StoryScreen';
 export { StartScreen } from './StartScreen';

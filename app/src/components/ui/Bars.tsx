@@ -64,10 +64,12 @@ export function DemoClock() {
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   if (data?.clock.mode !== 'demo') return null;
-  const move = (to: 'hour' | 'closing' | 'morning') => {
+  // the demo has a winter and a spring to look at
+  const spring = data.clock.window.night >= '2027-03-01';
+  const move = (to: 'hour' | 'closing' | 'morning' | number) => {
     setBusy(true);
     setProblem(null);
-    change('/api/clock', 'POST', { move: to })
+    change('/api/clock', 'POST', typeof to === 'number' ? { toMs: to } : { move: to })
       .catch((e: Error) => setProblem(e.message))
       .finally(() => setBusy(false));
   };
@@ -104,6 +106,15 @@ export function DemoClock() {
           onPress={() => move('morning')}
           testID="clock-morning"
         />
+        {data.practice ? null : (
+          <Button
+            label={spring ? 'Back to January' : 'A day in April'}
+            hint={spring ? 'Demo clock to 14 January, 15:30' : 'Demo clock to 20 April, 07:00'}
+            disabled={busy}
+            onPress={() => move(Date.parse(spring ? '2027-01-14T14:30:00Z' : '2027-04-20T05:00:00Z'))}
+            testID="clock-season"
+          />
+        )}
       </View>
       {problem ? (
         <Text kind="small" tone="ochre">

@@ -1,0 +1,78 @@
+/**
+ * A sheet of paper: a title, what it says first, parts of lines that can be ticked. Contract: `sheetText` is all of it as plain
+ * text, to be sent; `printSheet` puts it alone on the browser's page, prints, and leaves nothing behind.
+ */
+export interface SheetLine {
+  /** A box to tick; null for none. */
+  done: boolean | null;
+  /** When, or where, in front. */
+  at: string;
+  text: string;
+  /** In small letters under it. */
+  note?: string;
+}
+export interface SheetPart {
+  title: string;
+  lines: SheetLine[];
+}
+export interface Sheet {
+  title: string;
+  first: string;
+  parts: SheetPart[];
+  /** What to mind, at the foot. */
+  mind: string[];
+}
+
+const box = (done: boolean | null) => (done === null ? '' : done ? '[x] ' : '[ ] ');
+
+export function sheetText(s: Sheet): string {
+  const lines = (p: SheetPart) =>
+    p.lines.flatMap((l) => [
+      `${box(l.done)}${l.at ? `${l.at}  ` : ''}${l.text}`,
+      ...(l.note ? [`      ${l.note}`] : []),
+    ]);
+  return [
+    s.title,
+    '',
+    ...(s.first ? [s.first, ''] : []),
+    ...s.parts.flatMap((p) => [p.title.toUpperCase(), ...lines(p), '']),
+    ...s.mind.map((m) => `! ${m}`),
+  ]
+    .join('\n')
+    .trimEnd()
+    .concat('\n');
+}
+
+/** The browser's document; null where there is none to print from. */
+const paperOf = (): Document | null => (typeof document === 'undefined' ? null : document);
+
+export function printSheet(s: Sheet): boolean {
+  const page = paperOf();
+  if (!page) return false;
+  const add = (to: HTMLElement, tag: string, text = '', name = ''): HTMLElement => {
+    const el = page.createElement(tag);
+    el.textContent = text;
+    if (name) el.className = name;
+    return to.appendChild(el);
+  };
+  page.getElementById('paper')?.remove();
+  const paper = add(page.body, 'section');
+  paper.id = 'paper';
+  add(paper, 'h1', s.title);
+  if (s.first) add(paper, 'p', s.first);
+  for (const part of s.parts) {
+    add(paper, 'h2', part.title);
+    for (const line of part.lines) {
+      const row = add(paper, 'div', '', 'row');
+      add(row, 'span', line.done === null ? '' : line.done ? '☑' : '☐', 'box');
+      add(row, 'span', line.at, 'at');
+      const said = add(row, 'div', '', 'said');
+      add(said, 'div', line.text);
+      if (line.note) add(said, 'small', line.note);
+    }
+  }
+  for (const m of s.mind) add(paper, 'p', `▲ ${m}`);
+  window.addEventListener('afterprint', () => paper.remove(), { once: true });
+  window.print();
+  return true;
+}

@@ -1,0 +1,142 @@
+/**
+ * Sheets for paper. It answers: what do I hand to whoever covers tonight, what hangs by the door this week, which rows hold what? It
+ * opens with tonight's. Each is printed alone, or sent as plain text.
+ */
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { printSheet, sheetText, type Sheet } from '../components/sheets/sheet';
+import { bedsSheet, tonightSheet, weekSheet } from '../components/sheets/sheetWords';
+import { Button } from '../components/ui/Button';
+import { Choose } from '../components/ui/Fields';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { PartTitle, Text } from '../components/ui/Text';
+import { useFormat } from '../data/format';
+import { useAhead, useFarm, useKit, useNow, useRelay, useSeason } from '../data/hooks';
+
+const WHICH = [
+  { value: 'tonight', label: 'Tonight' },
+  { value: 'week', label: 'The week' },
+  { value: 'beds', label: 'The beds' },
+] as const;
+type Which = (typeof WHICH)[number]['value'];
+
+function Tonight() {
+  const { data } = useNow();
+  const { data: kit } = useKit();
+  const { data: farm } = useFarm();
+  const format = useFormat();
+  return <Paper sheet={data ? tonightSheet(data, kit, farm?.farm.name ?? 'Fogata', format) : null} />;
+}
+function Week() {
+  const ahead = useAhead();
+  const season = useSeason();
+  const { data: farm } = useFarm();
+  const format = useFormat();
+  const waits =
+    ahead.data === undefined ||
+    season.data === undefined ||
+    [ahead.data, season.data].some((v) => v.progress.state === 'computing');
+  return (
+    <>
+      {waits ? (
+        <Text kind="small" tone="quiet" live>
+          Still being worked out: more may come on it.
+        </Text>
+      ) : null}
+      <Paper sheet={weekSheet(ahead.data, season.data, farm?.farm.name ?? 'Fogata', format, waits)} />
+    </>
+  );
+}
+function Beds() {
+  const { data } = useRelay();
+  const { data: farm } = useFarm();
+  const format = useFormat();
+  return <Paper sheet={data ? bedsSheet(data, farm?.farm.name ?? 'Fogata', format) : null} />;
+}
+
+async function send(text: string): Promise<string> {
+  const { navigator } = globalThis as { navigator?: Navigator };
+  try {
+    if (typeof navigator?.share === 'function') {
+      await navigator.share({ text });
+      return 'Sent.';
+    }
+    await navigator?.clipboard.writeText(text);
+    return 'Copied: it can be put into any message.';
+  } catch (e) {
+    return (e as Error).name === 'AbortError'
+      ? ''
+      : 'This browser does not give it away here: mark the text below and copy it.';
+  }
+}
+
+function Paper({ sheet }: { sheet: Sheet | null }) {
+  const [word, setWord] = useState('');
+  if (!sheet) return <Loading what="the sheet" />;
+  return (
+    <View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 12 }}>
+        <Button label="Print it" onPress={() => void printSheet(sheet)} testID="sheet-print" />
+        <Button
+          label="Send or copy it"
+          onPress={() => void send(sheetText(sheet)).then(setWord)}
+          testID="sheet-send"
+        />
+      </View>
+      {word ? (
+        <Text kind="small" tone="pine" live>
+          {word}
+        </Text>
+      ) : null}
+      <View testID="sheet">
+        <Text kind="figure">{sheet.title}</Text>
+        {sheet.first ? <Text style={{ paddingTop: 8 }}>{sheet.first}</Text> : null}
+        {sheet.parts.length === 0 ? <Text tone="quiet">Nothing is to be done.</Text> : null}
+        {sheet.parts.map((p) => (
+          <View key={p.title}>
+            <PartTitle>{p.title}</PartTitle>
+            {p.lines.map((l, n) => (
+              <Row key={`${l.at} ${l.text}`} first={n === 0}>
+                {l.done === null ? null : <Text style={{ width: 26 }}>{l.done ? '☑' : '☐'}</Text>}
+                {l.at ? (
+                  <Text kind="strong" style={{ width: 96 }}>
+                    {l.at}
+                  </Text>
+                ) : null}
+                <View style={{ flex: 1 }}>
+                  <Text>{l.text}</Text>
+                  {l.note ? (
+                    <Text kind="small" tone="quiet">
+                      {l.note}
+                    </Text>
+                  ) : null}
+                </View>
+              </Row>
+            ))}
+          </View>
+        ))}
+        {sheet.mind.map((m) => (
+          <Text key={m} kind="small" tone="ochre">{`▲ ${m}`}</Text>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+export function SheetScreen() {
+  const { of } = useLocalSearchParams<{ of?: string }>();
+  const which: Which = WHICH.find((w) => w.value === of)?.value ?? 'tonight';
+  return (
+    <Page testID="sheet-page">
+      <TopLine back="Now" />
+      <Choose
+        label="Which sheet"
+        options={WHICH.map((w) => ({ value: w.value, label: w.label }))}
+        value={which}
+        onChange={(of) => router.setParams({ of })}
+      />
+      {which === 'tonight' ? <Tonight /> : which === 'week' ? <Week /> : <Beds />}
+    </Page>
+  );
+}
