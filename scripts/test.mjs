@@ -32,7 +32,7 @@ async function jest(title, projects, env = {}) {
     [
       'jest',
       '--maxWorkers=2',
-      `--testSequencer=${join(root, 'scripts', 'longestFirst.cjs')}`,
+      `--testSequencer=${join(root, 'scripts', 'longestFirst.mjs')}`,
       '--testTimeout=30000',
       '--selectProjects',
       ...projects,

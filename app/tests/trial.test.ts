@@ -46,7 +46,14 @@ const w: WhatIf = {
   opening: 0,
   openings: [],
   layers: [
-    layer('structure', true, { lengthM: 24, widthM: 7, heightM: 2.9, material: 'pe-film', ventAreaM2: 10 }),
+    layer('structure', true, {
+      role: 'structure',
+      lengthM: 24,
+      widthM: 7,
+      heightM: 2.9,
+      material: 'pe-film',
+      ventAreaM2: 10,
+    }),
     layer('blanket', false, { heightM: 0.56, material: 'frost-blanket' }),
     layer('fleece', true, {}),
   ],

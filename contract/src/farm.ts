@@ -98,6 +98,18 @@ export const relaySchema = z.object({
 export type RelaySettings = z.infer<typeof relaySchema>;
 export const NO_RELAY: RelaySettings = relaySchema.parse({});
 
+const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time like 22:00');
+
+/** What is told without being asked, and when not. */
+export const messagesSchema = z.object({
+  on: z.boolean().default(true),
+  quietFrom: timeOfDay.default('22:00'),
+  quietTo: timeOfDay.default('05:30'),
+  urgentAnyway: z.boolean().default(true),
+});
+export type MessageSettings = z.infer<typeof messagesSchema>;
+export const USUAL_MESSAGES: MessageSettings = messagesSchema.parse({});
+
 export const farmSchema = z.object({
   name,
   latitude: z.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
@@ -148,6 +160,7 @@ export const farmSchema = z.object({
   gear: gearSchema.default(NO_GEAR),
   rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
   relay: relaySchema.default(NO_RELAY),
+  messages: messagesSchema.default(USUAL_MESSAGES),
 });
 export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();

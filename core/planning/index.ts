@@ -8,3 +8,4 @@ export * from '../src/night/short';
 export { keptOn } from '../src/night/lifting';
 export * from '../src/night/planned';
 export * from '../src/night/tasks';
+export * from '../src/night/warnings';

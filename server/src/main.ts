@@ -15,6 +15,8 @@ import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from './demo/seed';
 import { readBackup, startBackups } from './farm/backup';
 import { farmIdOf } from './farm/identity';
 import { loadFarm, readMeta, writeMeta } from './farm/store';
+import { startLookout } from './messages/look';
+import { fileSink } from './messages/sink';
 import { Problem } from './problem';
 import { AUTHORITY_PATH, frontDoor } from './front';
 import { allowedNames, isLoopback, type GuardOptions } from './guard';
@@ -202,6 +204,7 @@ async function main(): Promise<void> {
     .catch((e: Error) => process.stderr.write(`The first night was not worked out: ${e.message}\n`));
 
   const stopPolling = startPolling(db, locks, () => clock.nowMs());
+  const stopLookout = startLookout(context, locks, fileSink(join(directory, 'messages.jsonl')));
   // of the demo there is nothing to keep
   const stopBackups = invented
     ? () => {}
@@ -217,6 +220,7 @@ async function main(): Promise<void> {
     context.filler.stop();
     context.ahead.stop();
     stopPolling();
+    stopLookout();
     stopBackups();
     door?.close();
     plain?.close();

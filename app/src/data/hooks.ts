@@ -48,7 +48,7 @@ async function get<T>(path: string): Promise<T> {
 const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
 const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops'];
 
-function useRead<T>(path: string | null, config: SWRConfiguration<T> = {}) {
+export function useRead<T>(path: string | null, config: SWRConfiguration<T> = {}) {
   return useSWR<T>(path, get, {
     fallbackData: path ? (lastKnown.get(path) as T | undefined) : undefined,
     revalidateOnMount: true,

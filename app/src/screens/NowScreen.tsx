@@ -12,6 +12,7 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { PlaceLine } from '../components/night/PlaceLine';
 import { Progress } from '../components/ui/Progress';
 import { Ribbon } from '../components/night/Ribbon';
+import { MessageLines } from '../components/night/MessageLines';
 import { Round } from '../components/night/Round';
 import { StormRows } from '../components/night/StormRows';
 import { Sentence } from '../components/ui/Sentence';
@@ -254,6 +255,7 @@ export function NowScreen() {
     <>
       <TopLine />
       <Opening view={data} />
+      <MessageLines format={format} />
       {data.progress.state === 'empty' ? <Empty /> : null}
       {data.progress.state === 'waiting' ? <Tell told={data.progress.lack?.why === 'late'} /> : null}
       {data.clock.phase === 'morning' ? (

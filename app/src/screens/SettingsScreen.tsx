@@ -4,6 +4,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
+import { MessageSettings } from '../components/ui/MessageSettings';
 import { Button, Choice } from '../components/ui/Button';
 import { NoteField } from '../components/ui/Field';
 import { Loading, Page, TopLine } from '../components/ui/Page';
@@ -187,6 +188,16 @@ export function SettingsScreen() {
               unit={farm.hands === 1 ? 'person' : 'people'}
               min={1}
               max={20}
+            />
+          </Part>
+          <Part
+            title="Messages"
+            why="A bed near harm whose sheet is still off, a house that should be open, a forecast that turned colder, a thermometer gone silent. Each is told once, on Now."
+          >
+            <MessageSettings
+              value={farm.messages}
+              hours={farm.units.clock}
+              onChange={(messages) => save({ messages }, 'Messages')}
             />
           </Part>
           <Who />

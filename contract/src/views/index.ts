@@ -8,3 +8,4 @@ export * from './day';
 export * from './weather';
 export * from './relay';
 export * from './season';
+export * from './messages';

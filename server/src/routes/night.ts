@@ -4,6 +4,7 @@ import { Router } from 'express';
 import type { Context } from '../context';
 import { dayView } from '../day/view';
 import { findNight } from '../farm/store';
+import { messagesView } from '../messages/look';
 import { caseOf } from '../night/caseExport';
 import { nowOf } from '../night/nowOf';
 import { ribbonOf } from '../night/glyph';
@@ -20,6 +21,10 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/day', async (_req, res) => {
     res.json(await dayView(ctx));
+  });
+
+  router.get('/messages', async (_req, res) => {
+    res.json(await messagesView(ctx));
   });
 
   router.get('/ahead', async (_req, res) => {

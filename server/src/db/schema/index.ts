@@ -3,4 +3,5 @@ export * from './things';
 export * from './log';
 export * from './weather';
 export * from './nights';
+export * from './messages';
 export * from './meta';

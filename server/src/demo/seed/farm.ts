@@ -1,5 +1,5 @@
 /** Rescoldo's settings, its clock and the three nights that its weather begins with. */
-import { NO_RELAY, type Farm } from '@fogata/contract';
+import { NO_RELAY, USUAL_MESSAGES, type Farm } from '@fogata/contract';
 import { atLocal } from '@fogata/core';
 import type { Episode } from '@fogata/core/standins';
 
@@ -40,6 +40,7 @@ export const DEMO_FARM: Farm = {
     { id: 'r-fleece', material: 'fleece-30', widthM: 3.2, lengthM: 100, count: 1 },
     { id: 'r-film', material: 'pe-film', widthM: 4, lengthM: 50, count: 1 },
   ],
+  messages: USUAL_MESSAGES,
   relay: {
     ...NO_RELAY,
     demand: [

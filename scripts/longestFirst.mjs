@@ -1,5 +1,5 @@
 /** The longest suites first, so that neither of two workers waits for the other at the end: on a fresh machine none is known to jest. */
-const Sequencer = require('@jest/test-sequencer').default;
+import sequencer from '@jest/test-sequencer';
 
 const LONGEST = [
   'bands',
@@ -23,8 +23,8 @@ const rank = ({ path }) => {
   return at < 0 ? LONGEST.length : at;
 };
 
-module.exports = class extends Sequencer {
+export default class extends sequencer.default {
   sort(tests) {
     return [...tests].sort((a, b) => rank(a) - rank(b) || a.path.localeCompare(b.path));
   }
-};
+}

@@ -1,0 +1,161 @@
+/**
+ * Looks for what is worth a message and sends it once. Contract: `lookOut(ctx, sink)` gives what it sent; of what may not go out in
+ * the quiet hours it keeps nothing, so that it goes out afterwards where it still holds. `startLookout` does so every five minutes, one
+ * of several servers; the return stops it.
+ */
+import type { Message, MessagesView } from '@fogata/contract';
+import { HOUR_MS, localDate } from '@fogata/core';
+import {
+  coldWarnings,
+  forecastWarning,
+  hotWarnings,
+  jobsOf,
+  mayGo,
+  silentWarnings,
+  type Basis,
+  type NightPlan,
+  type Spot,
+  type Warning,
+} from '@fogata/core/planning';
+import { desc, gte, lt, sql } from 'drizzle-orm';
+import type { Context, Moment } from '../context';
+import { dayView } from '../day/view';
+import { alone, type Locks } from '../db/locks';
+import type { Db } from '../db/open';
+import { messages, temperatures } from '../db/schema';
+import { readMeta, writeMeta } from '../farm/store';
+import { nightWeather } from '../night/nowView';
+import { OUTSIDE } from '../night/spots';
+import type { MessageSink } from './sink';
+
+const EVERY_MS = 5 * 60_000;
+const DAY_MS = 24 * HOUR_MS;
+const SHOWN_MS = 3 * DAY_MS;
+const KEPT_MS = 60 * DAY_MS;
+const BASIS = 'messagesBasis';
+/** A thermometer that speaks less often than so many times in two days is not expected to. */
+const SPEAKS = 4;
+
+/** Thermometers that have been sending: the newest of each, and its usual pause before that. */
+async function spotsOf(m: Moment, db: Db): Promise<Spot[]> {
+  const rows = await db
+    .select({
+      id: temperatures.spot,
+      lastMs: sql<number>`max(${temperatures.atMs})`,
+      firstMs: sql<number>`min(${temperatures.atMs})`,
+      n: sql<number>`count(*)::int`,
+    })
+    .from(temperatures)
+    .where(gte(temperatures.atMs, m.nowMs - 3 * DAY_MS))
+    .groupBy(temperatures.spot);
+  return rows.flatMap((r) => {
+    const name = r.id === OUTSIDE ? 'outside' : m.data.structures.find((s) => s.id === r.id)?.name;
+    if (name === undefined || r.n < SPEAKS) return [];
+    return [
+      {
+        id: r.id,
+        name,
+        lastMs: Number(r.lastMs),
+        usualMs: (Number(r.lastMs) - Number(r.firstMs)) / (r.n - 1),
+      },
+    ];
+  });
+}
+
+/** The forecast against what the plan went by: that is what it was when something was last done, or when it was first known. */
+async function forecastTurned(
+  m: Moment,
+  plan: NightPlan,
+  db: Db,
+): Promise<{ warning: Warning | null; basis: Basis }> {
+  const { night } = plan.window;
+  const lowC = nightWeather(plan).lowC.mid;
+  const text = await readMeta(db, BASIS);
+  const kept = text ? (JSON.parse(text) as Basis & { done: number }) : null;
+  const done = m.state.standing.filter(
+    (r) => r.record.atMs >= plan.window.fromMs && r.record.kind !== 'reading',
+  ).length;
+  const now = { night, lowC, done };
+  const held = kept?.night === night && kept.done === done ? kept : now;
+  const warning = forecastWarning(held, night, lowC, m.style);
+  const basis = warning || held === now ? now : held;
+  if (JSON.stringify(basis) !== text) await writeMeta(db, BASIS, JSON.stringify(basis));
+  return { warning, basis };
+}
+
+async function warningsNow(ctx: Context, m: Moment): Promise<Warning[]> {
+  const silent = silentWarnings(await spotsOf(m, ctx.db), m.nowMs, m.style);
+  const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+  if (!plan) return silent;
+  if (plan.phase === 'morning') {
+    const day = await dayView(ctx);
+    const rows = day.structures.map((s) => ({
+      structureId: s.structureId,
+      name: s.name,
+      open: s.open,
+      crop: s.crop,
+      limitC: s.limitC,
+      leftC: s.leftC.mid,
+      next: s.steps[0] ?? null,
+    }));
+    return [...hotWarnings(rows, localDate(m.nowMs, m.data.farm.timeZone), m.nowMs, m.style), ...silent];
+  }
+  const { warning } = await forecastTurned(m, plan, ctx.db);
+  return [...coldWarnings(plan, jobsOf(plan, m.style), m.style), ...(warning ? [warning] : []), ...silent];
+}
+
+const told = (w: Warning, atMs: number): Message => ({
+  format: 'fogata-message/1',
+  ...w,
+  at: new Date(atMs).toISOString(),
+});
+
+export async function lookOut(ctx: Context, sink: MessageSink): Promise<Message[]> {
+  const m = await ctx.moment();
+  const settings = m.data.farm.messages;
+  const { db } = ctx;
+  if (!settings.on) return [];
+  const sent: Message[] = [];
+  for (const w of await warningsNow(ctx, m)) {
+    if (!mayGo(w, m.nowMs, m.data.farm.timeZone, settings)) continue;
+    // whoever has written its key sends it; what the sink does not take may be told again
+    const fresh = await db
+      .insert(messages)
+      .values({ ...w, atMs: m.nowMs })
+      .onConflictDoNothing()
+      .returning({ key: messages.key });
+    if (fresh.length === 0) continue;
+    const message = told(w, m.nowMs);
+    try {
+      await sink.send(message);
+      sent.push(message);
+    } catch (error) {
+      await db.delete(messages).where(sql`${messages.key} = ${w.key}`);
+      process.stderr.write(`message: ${(error as Error).message}\n`);
+    }
+  }
+  await db.delete(messages).where(lt(messages.atMs, m.nowMs - KEPT_MS));
+  return sent;
+}
+
+export async function messagesView(ctx: Context): Promise<MessagesView> {
+  const nowMs = ctx.options.clock.nowMs();
+  const rows = await ctx.db
+    .select()
+    .from(messages)
+    .where(gte(messages.atMs, nowMs - SHOWN_MS))
+    .orderBy(desc(messages.atMs))
+    .limit(50);
+  // a clock that was set back has not seen what is to come
+  const past = rows.filter((r) => r.atMs <= nowMs);
+  return { nowMs, messages: past.map(({ atMs, ...w }) => told(w, atMs)) };
+}
+
+export function startLookout(ctx: Context, locks: Locks, sink: MessageSink): () => void {
+  const look = () =>
+    void alone(locks, 'messages', () => lookOut(ctx, sink)).catch((e: Error) =>
+      process.stderr.write(`messages: ${e.message}\n`),
+    );
+  const timer = setInterval(look, EVERY_MS);
+  return () => clearInterval(timer);
+}
