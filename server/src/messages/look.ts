@@ -28,7 +28,9 @@ import { nightWeather } from '../night/nowView';
 import { OUTSIDE } from '../night/spots';
 import type { MessageSink } from './sink';
 
+/** By the farm's clock, which the demo moves. */
 const EVERY_MS = 5 * 60_000;
+const TICK_MS = 10_000;
 const DAY_MS = 24 * HOUR_MS;
 const SHOWN_MS = 3 * DAY_MS;
 const KEPT_MS = 60 * DAY_MS;
@@ -152,10 +154,20 @@ export async function messagesView(ctx: Context): Promise<MessagesView> {
 }
 
 export function startLookout(ctx: Context, locks: Locks, sink: MessageSink): () => void {
-  const look = () =>
-    void alone(locks, 'messages', () => lookOut(ctx, sink)).catch((e: Error) =>
-      process.stderr.write(`messages: ${e.message}\n`),
-    );
-  const timer = setInterval(look, EVERY_MS);
+  const nowMs = () => ctx.options.clock.nowMs();
+  let lookedMs = -Infinity;
+  const look = async () => {
+    if (Math.abs(nowMs() - lookedMs) < EVERY_MS) return;
+    const atMs = nowMs();
+    await alone(locks, 'messages', () => lookOut(ctx, sink));
+    // of a night that was still being worked out most is not known yet: look again soon
+    const m = await ctx.moment();
+    const { progress } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+    if (progress.state !== 'computing') lookedMs = atMs;
+  };
+  const timer = setInterval(
+    () => void look().catch((e: Error) => process.stderr.write(`messages: ${e.message}\n`)),
+    TICK_MS,
+  );
   return () => clearInterval(timer);
 }

@@ -1,4 +1,7 @@
-/** What the farm has told and nobody on this device has read: above everything else, until it is put aside. */
+/**
+ * What the farm has told and nobody on this device has read, until it is put aside; what is to be covered or opened stands in the
+ * list of the screen itself.
+ */
 import { View } from 'react-native';
 import type { Format } from '../../data/format';
 import { markRead, useMessages } from '../../data/messages';
@@ -10,7 +13,7 @@ import { Text } from '../ui/Text';
 const MOST = 3;
 
 export function MessageLines({ format }: { format: Format }) {
-  const all = useMessages();
+  const all = useMessages().filter((m) => m.kind === 'forecast' || m.kind === 'silent');
   if (all.length === 0) return null;
   const shown = all.slice(0, MOST);
   return (
