@@ -73,6 +73,7 @@ const view: RelayView = {
     planting('c', 'cucumber', [1, 2], ['2027-05-14', null], { how: 'transplant' }),
     planting('s', 'spinach', [4, 4], ['2026-10-01', '2027-03-01'], { how: 'sow', planned: false }),
   ],
+  frost: [],
   outlooks: [
     outlook('turnip', 'sow', 50),
     outlook('cucumber', 'transplant', 60),

@@ -43,7 +43,7 @@ const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
 const view = (more: Partial<SeasonView> = {}): SeasonView => ({
   today: '2027-09-16',
   jobs: [],
-  climate: { from: 'monthly', lastSpring: '05-06', firstAutumn: '10-11', missed: [] },
+  climate: { from: 'monthly', years: 0, lastSpring: '05-06', firstAutumn: '10-11', missed: [] },
   rows: [],
   next: null,
   progress: { state: 'ready', done: 1, of: 1 },

@@ -38,6 +38,7 @@ jest.mock('expo-router', () => ({
 
 const climate = {
   from: 'monthly',
+  years: 0,
   lastSpring: '05-06',
   firstAutumn: '10-11',
   missed: [],

@@ -157,6 +157,17 @@ export const farmSchema = z.object({
     .nullable()
     .default(null)
     .describe('mean low and high of each month from January, as a climate page has them'),
+  climateRecord: z
+    .object({
+      id,
+      from: date,
+      to: date,
+      days: z.number().int().min(0).max(200_000),
+      years: z.number().int().min(0).max(500),
+    })
+    .nullable()
+    .default(null)
+    .describe('the station record that Season goes by: its days are kept by the server'),
   gear: gearSchema.default(NO_GEAR),
   rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
   relay: relaySchema.default(NO_RELAY),

@@ -4,6 +4,7 @@ export * from '../src/climate/dailyCsv';
 export * from '../src/climate/frost';
 export * from '../src/climate/hours';
 export * from '../src/climate/record';
+export * from '../src/climate/stationFile';
 export {
   daysUnder,
   VENTING,

@@ -2,6 +2,7 @@
 import {
   dayOfYear,
   fromMonthly,
+  frostShare,
   monthDayOf,
   MONTH_STARTS,
   probit,
@@ -217,4 +218,24 @@ describe('a record as CSV', () => {
     expect(read.badRows[0]!.row).toBe(row);
     expect(read.badRows[0]!.reason).toMatch(reason);
   });
+});
+
+test('frost outside: half of the nights where the mean low is at zero, fewer as it is warmer, with the seasons of its half of the earth', () => {
+  const months = (latitude: number, shift: number) =>
+    fromMonthly(
+      { latitude, longitude: 0, elevationM: 100 },
+      Array.from({ length: 12 }, (_, m) => {
+        const cold = Math.cos((2 * Math.PI * (m - shift)) / 12);
+        return { lowC: 6 - 8 * cold, highC: 14 - 8 * cold };
+      }),
+    );
+  const north = months(45, 0);
+  const share = (c: typeof north, day: number) => frostShare(c, day);
+  expect(share(north, 15)).toBeGreaterThan(0.5);
+  expect(share(north, 196)).toBeLessThan(0.01);
+  const zero = { ...north, lowC: north.lowC.map(() => 0), lowShiftK: north.lowShiftK.map(() => 0) };
+  expect(share(zero, 100)).toBeCloseTo(0.5, 6);
+  const south = months(-45, 6);
+  expect(share(south, 196)).toBeGreaterThan(share(south, 15) + 0.4);
+  expect(share(north, 15 + 365)).toBe(share(north, 15));
 });

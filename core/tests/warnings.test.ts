@@ -30,9 +30,7 @@ test('a house that is to be opened now and would go over what stands in it', () 
     title: 'Open South house',
     key: 'hot:2027-03-14:south:0.5',
   });
-  expect(w!.text).toContain(
-    'It is shut. Left so its leaves reach 34.2 °C today, 8.2° too hot for anemones',
-  );
+  expect(w!.text).toContain('It is shut. Left so its leaves reach 34.2 °C today, 8.2° too hot for anemones');
   // its time has not come, it stands open as it should, it is to be shut, it does not get too hot
   expect(hot(house({ next: { atMs: NOW + HOUR, fraction: 0.5 } }))).toEqual([]);
   expect(hot(house({ open: 0.5 }))).toEqual([]);

@@ -11,6 +11,7 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { Months } from '../components/plan/Months';
+import { StationFile } from '../components/plan/StationFile';
 import { sides, Towns } from '../components/plan/Towns';
 import { request } from '../data/api';
 import { useSaveFarm } from '../data/useSaveFarm';
@@ -235,6 +236,7 @@ export function SiteScreen() {
           note="Kept with the farm. What it costs in degrees comes out of your own readings outside."
         />
         <Months farm={farm} save={save} key={JSON.stringify([farm.climate, farm.units.temperature])} />
+        <StationFile farm={farm} save={save} />
         <Frost farm={farm} save={save} key={`${farm.frost.lastSpring}${farm.frost.firstAutumn}`} />
       </View>
     </Page>

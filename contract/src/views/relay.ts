@@ -16,6 +16,8 @@ export interface RelayView extends Pick<RelaySettings, 'demand' | 'cells' | 'ris
   beds: RelayBed[];
   plantings: Planting[];
   outlooks: RelayOutlook[];
+  /** Share of nights with frost outside, by weeks from the first of January. */
+  frost: number[];
   progress: PlanProgress;
 }
 

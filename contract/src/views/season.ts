@@ -36,8 +36,10 @@ export interface SeasonPlaceView {
 }
 
 export interface SeasonClimate {
-  /** What the months are: typed, or the coarse table by latitude and height. */
-  from: 'monthly' | 'table';
+  /** What it is from: a station's days, months that were typed, or the coarse table by latitude and height. */
+  from: 'daily' | 'monthly' | 'table';
+  /** Of a station's days: how many years. */
+  years: number;
   lastSpring: string | null;
   firstAutumn: string | null;
   /** Frost dates of the site that these months cannot be brought to. */
@@ -148,4 +150,22 @@ export interface StoryView {
   tonight: { leafC: Range; harmC: number } | null;
   harvestedKg: number;
   entries: LogEntry[];
+}
+
+/** What a station's file holds and what it is good for. */
+export interface ClimateRead {
+  taken: boolean;
+  kind: 'days' | 'hours' | 'epw';
+  days: number;
+  gaps: number;
+  from: string | null;
+  to: string | null;
+  use: 'record' | 'months' | 'nothing';
+  years: number;
+  why: string | null;
+  /** Mean low and high of each month, °C. */
+  months: { lowC: number; highC: number }[];
+  badRows: { row: number; reason: string }[];
+  /** Log entry to take it back by. */
+  recordId: string | null;
 }

@@ -163,3 +163,16 @@ export function fromMonthly(
     windMps: USUAL.windMps,
   };
 }
+
+/** A night's low spreads a little more than the day's mean: starting value. */
+const LOW_SPREAD = 1.15;
+
+/**
+ * Share of years with frost (under 0 °C at a thermometer's height) in the night of a day of the year, 0 to 1: the lows taken as
+ * normal, by the logistic curve that is within 0.01 of it. Example: a mean low of 0 °C: 0.5.
+ */
+export function frostShare(c: Climate, day: number): number {
+  const d = ((Math.round(day) % YEAR_DAYS) + YEAR_DAYS) % YEAR_DAYS;
+  const low = c.lowC[d]! + c.lowShiftK[d]!;
+  return 1 / (1 + Math.exp((1.702 * low) / (LOW_SPREAD * c.meanSdK[d]!)));
+}

@@ -1,9 +1,11 @@
 /**
  * Twelve months where nothing is typed. Contract: `coarseMonths(site)` is what the table of latitudes and heights has, good to some 5 K,
- * always to be shown as that; `climateOfFarm` takes the months that the grower typed, else these, and the frost dates.
+ * always to be shown as that; `climateOfFarm` takes a station's days where there are, else the months that the
+ * grower typed, else these, and the frost dates.
  */
 import type { Site } from '../heat/types';
 import { fromMonthly, type Climate, type Monthly } from './climate';
+import { fromDaily, type Day } from './record';
 import { withFrostDates, type FrostDates } from './frost';
 import { zonalMeanC } from './zonal';
 
@@ -22,7 +24,9 @@ export function climateOfFarm(
   site: Site,
   months: readonly Monthly[] | null,
   frost: FrostDates,
+  record: readonly Day[] | null = null,
 ): { climate: Climate; missed: string[] } {
+  if (record) return withFrostDates(fromDaily(site, record), frost);
   const own = months !== null && months.length === 12;
   return withFrostDates(
     fromMonthly(site, own ? months : coarseMonths(site), own ? 'monthly' : 'table'),

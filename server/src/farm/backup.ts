@@ -44,6 +44,7 @@ const TABLES: [string, PgTable, PgColumn[]][] = [
   ['forecasts', schema.forecasts, [schema.forecasts.id]],
   ['observations', schema.observations, [schema.observations.atMs]],
   ['temperatures', schema.temperatures, [schema.temperatures.spot, schema.temperatures.atMs]],
+  ['climate_days', schema.climateDays, [schema.climateDays.record, schema.climateDays.date]],
   ['nights', schema.nights, [schema.nights.night]],
   ['night_lows', schema.nightLows, [schema.nightLows.bedId, schema.nightLows.night]],
   ['meta', schema.meta, [schema.meta.key]],

@@ -4,6 +4,7 @@ import { addDays, localDate, type FarmFacts, type PastLow } from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
 import { beds, covers, farm, meta, nightLows, nights, structures, type NightPrediction } from '../db/schema';
+import { loadRecord } from '../season/record';
 import { standingFor, type StoredRecord } from './log';
 import { asBed, asCover, readPlantings, readStructures } from './rows';
 
@@ -34,6 +35,7 @@ export const DEFAULT_FARM: Farm = {
   windFromDeg: null,
   frost: { lastSpring: null, firstAutumn: null, eitherWayDays: 14, from: 'typed' },
   climate: null,
+  climateRecord: null,
   gear: NO_GEAR,
   rolls: [],
   relay: NO_RELAY,
@@ -70,6 +72,7 @@ export async function writeFarm(db: Db, settings: Farm): Promise<void> {
 export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = db): Promise<FarmData> {
   // one after the other: within a transaction there is one connection
   const settings = await readFarm(db);
+  await loadRecord(db, settings.climateRecord);
   const s = await readStructures(db);
   const b = await db.select().from(beds).orderBy(beds.order, beds.name);
   const p = await readPlantings(db);

@@ -2,7 +2,7 @@
 import type { RelayOutlook, RelayView } from '@fogata/contract';
 import { bedCentres, cropById, layoutOf } from '@fogata/core';
 import type { RelayBed } from '@fogata/core/relay';
-import { asUsed, howOf, type SeasonPlace } from '@fogata/core/season';
+import { asUsed, howOf, type SeasonPlace, frostShare } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
 import type { SeasonAnswer, SeasonBook } from '../season/book';
 import { groundOf, placesBy, questionOf } from '../season/views';
@@ -84,6 +84,7 @@ export function relayView(book: SeasonBook, data: FarmData, nowMs: number): Rela
     cells,
     risk,
     accepted,
+    frost: Array.from({ length: 53 }, (_, w) => frostShare(climate, Math.min(364, w * 7 + 3))),
     progress: list.length === 0 ? { state: 'ready', done: 0, of: 0 } : progress,
   };
 }

@@ -6,7 +6,16 @@ import type { Context } from '../context';
 import { parseBody, Problem } from '../problem';
 import { calendarOf } from '../season/calendar';
 import { storyOf } from '../season/story';
+import { takeClimate } from '../season/climateFile';
 import { cropView, seasonView, yearsJobs } from '../season/views';
+
+const climateSchema = z.object({
+  text: z
+    .string({ error: 'the text of a file' })
+    .min(1, 'a file that is not empty')
+    .max(7_500_000, 'at most 7.5 MB'),
+  dryRun: z.boolean().default(false),
+});
 
 export function seasonRoutes(ctx: Context): Router {
   const router = Router();
@@ -14,6 +23,14 @@ export function seasonRoutes(ctx: Context): Router {
   router.get('/season', async (_req, res) => {
     const { data, nowMs } = await ctx.standing(false);
     res.json(seasonView(ctx.seasons, data, nowMs));
+  });
+
+  /** A station's record: days, hours or an EPW; with `dryRun` only looked at. */
+  router.post('/climate', async (req, res) => {
+    const body = parseBody(climateSchema, req.body);
+    const { data, nowMs } = await ctx.standing(false);
+    const view = await takeClimate(ctx, body.text, body.dryRun, data.farm, nowMs);
+    res.status(view.badRows.length > 0 || view.use === 'nothing' ? 422 : body.dryRun ? 200 : 201).json(view);
   });
 
   router.get('/season.ics', async (_req, res) => {

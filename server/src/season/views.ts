@@ -36,6 +36,7 @@ import type { FarmData } from '../farm/store';
 import { digest } from '../night/pool';
 import type { Question, SeasonAnswer, SeasonBook } from './book';
 import { jobsOf, plantingsAsked } from './jobs';
+import { recordDays } from './record';
 
 /** Plausible years that an answer is over, and the share of them that may go wrong. */
 const YEARS = 100;
@@ -73,15 +74,21 @@ export function groundOf(data: FarmData, nowMs: number): Ground {
     ...(frost.lastSpring ? { lastSpring: frost.lastSpring } : {}),
     ...(frost.firstAutumn ? { firstAutumn: frost.firstAutumn } : {}),
   };
-  const key = JSON.stringify([latitude, longitude, elevationM, farm.climate, dates]);
+  const days = recordDays(farm.climateRecord);
+  const source = days ? farm.climateRecord!.id : farm.climate;
+  const key = JSON.stringify([latitude, longitude, elevationM, source, dates]);
   if (lastClimate?.key !== key)
-    lastClimate = { key, made: climateOfFarm({ latitude, longitude, elevationM }, farm.climate, dates) };
+    lastClimate = {
+      key,
+      made: climateOfFarm({ latitude, longitude, elevationM }, farm.climate, dates, days),
+    };
   const { climate, missed } = lastClimate.made;
   return {
     climate,
     key,
     shown: {
-      from: farm.climate ? 'monthly' : 'table',
+      from: days ? 'daily' : farm.climate ? 'monthly' : 'table',
+      years: days ? farm.climateRecord!.years : 0,
       lastSpring: frost.lastSpring,
       firstAutumn: frost.firstAutumn,
       missed,

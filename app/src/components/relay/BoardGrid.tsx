@@ -69,6 +69,19 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
   const light = Array.from({ length: BOARD_WEEKS + 1 }, (_, w) => from + w * 7);
   const hours = (day: number) => dayLengthH(day * 86_400_000 + 43_200_000, year.latitude);
   const lightY = (h: number) => HEAD - 26 - (h / 24) * (HEAD - 40);
+  // where the light stands high the frost stands low: both share the head
+  const frostIn = (day: number) => {
+    const date = isoOf(day);
+    const week = Math.min(
+      52,
+      Math.floor((day * 86_400_000 - Date.parse(`${date.slice(0, 4)}-01-01`)) / 604_800_000),
+    );
+    return view.frost[week] ?? 0;
+  };
+  const frostY = (share: number) => HEAD - 26 - share * (HEAD - 40);
+  const line = (y: (day: number) => number) =>
+    light.map((d, i) => `${i === 0 ? 'M' : 'L'}${x(d).toFixed(1)} ${y(d).toFixed(1)}`).join(' ');
+  const coldest = light.reduce((a, b) => (frostIn(b) > frostIn(a) ? b : a));
   const dark = light.filter((d) => hours(d) < DARK_H);
   const sheet = (
     <View style={{ width: days * px, height }}>
@@ -92,14 +105,16 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
             </SvgText>
           </G>
         ))}
-        <Path
-          d={light
-            .map((d, i) => `${i === 0 ? 'M' : 'L'}${x(d).toFixed(1)} ${lightY(hours(d)).toFixed(1)}`)
-            .join(' ')}
-          stroke={theme.emberFill}
-          strokeWidth={2}
-          fill="none"
-        />
+        <Path d={line((d) => lightY(hours(d)))} stroke={theme.emberFill} strokeWidth={2} fill="none" />
+        {frostIn(coldest) > 0.05 ? (
+          <Path
+            d={line((d) => frostY(frostIn(d)))}
+            stroke={theme.frost}
+            strokeWidth={2}
+            strokeDasharray="6 4"
+            fill="none"
+          />
+        ) : null}
         <SvgText
           x={days * px - 6}
           textAnchor="end"
@@ -110,6 +125,18 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
         >
           {narrow ? 'light' : 'light, hours a day'}
         </SvgText>
+        {frostIn(coldest) > 0.05 ? (
+          <SvgText
+            x={days * px - (narrow ? 48 : 134)}
+            textAnchor="end"
+            y={16}
+            fontFamily={FONT.label}
+            fontSize={15}
+            fill={theme.frost}
+          >
+            {narrow ? 'frost' : `frost outside, up to ${Math.round(10 * frostIn(coldest))} of 10 nights`}
+          </SvgText>
+        ) : null}
         {dark.length > 0 ? (
           <SvgText x={x(dark[0]!) + 6} y={HEAD - 24} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
             {narrow ? 'dark weeks' : 'dark weeks: leaves stand still'}

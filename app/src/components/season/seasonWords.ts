@@ -135,6 +135,8 @@ export function climateWords(c: SeasonView['climate']): string {
       ? `your frost dates, ${dayShort(c.lastSpring)} and ${dayShort(c.firstAutumn)}`
       : 'no frost dates of yours';
   const missed = c.missed.length > 0 ? ' These months cannot be brought to those dates: check them.' : '';
+  if (c.from === 'daily')
+    return `From ${c.years} years of a station’s days, and ${frost}.${missed.replace('These months', 'Its days')}`;
   return c.from === 'monthly'
     ? `From the twelve months typed for this site, and ${frost}.${missed}`
     : `From a coarse table by latitude and height, good to some 5 degrees, and ${frost}. Type your place’s twelve months under Kit, The site.${missed}`;

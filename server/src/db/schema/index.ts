@@ -4,4 +4,5 @@ export * from './log';
 export * from './weather';
 export * from './nights';
 export * from './messages';
+export * from './climate';
 export * from './meta';

@@ -40,6 +40,7 @@ export const DEMO_FARM: Farm = {
     { id: 'r-fleece', material: 'fleece-30', widthM: 3.2, lengthM: 100, count: 1 },
     { id: 'r-film', material: 'pe-film', widthM: 4, lengthM: 50, count: 1 },
   ],
+  climateRecord: null,
   messages: USUAL_MESSAGES,
   relay: {
     ...NO_RELAY,
