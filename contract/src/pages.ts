@@ -29,6 +29,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/story\/[^/]+$/, 'A planting’s story'],
   [/^\/cover\/[^/]+$/, 'A cover'],
   [/^\/calc\/[^/]+$/, 'A reckoning'],
+  [/^\/nights$/, 'All nights'],
   [/^\/night\/\d{4}-\d{2}-\d{2}$/, 'Said and measured'],
 ];
 

@@ -13,3 +13,4 @@ export * from '../src/relay/fillSimple';
 export { market, worth, type Market } from '../src/relay/fillWorth';
 export * from '../src/relay/solve';
 export * from '../src/relay/fillGaps';
+export * from '../src/relay/demandCsv';

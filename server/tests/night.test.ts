@@ -4,6 +4,7 @@ import {
   type DayView,
   type JobView,
   type NightReport,
+  type NightsView,
   type PlaceView,
   type StoryView,
 } from '@fogata/contract';
@@ -273,6 +274,22 @@ test('the whole turn: covers on, the night passes, thermometers are read, the re
     expect(spot.measuredMinC).not.toBeNull();
     expect(Math.abs(spot.measuredMinC! - spot.predictedC!.mid)).toBeLessThan(5);
   }
+  // the list of all nights says of it what its own page says, and the nights before have their readings
+  const { nights } = (await s.api.get('/api/nights').expect(200)).body as NightsView;
+  const row = nights.find((n) => n.night === night)!;
+  const outside = report.spots.find((x) => x.spot === 'outside')!;
+  const inside = report.spots.filter((x) => x.spot !== 'outside');
+  const off = inside.map((x) => x.measuredMinC! - x.predictedC!.mid);
+  expect([row.readC, row.saidC]).toEqual([outside.measuredMinC, outside.predictedC]);
+  expect([row.read, row.within]).toEqual([
+    inside.length,
+    inside.filter((x) => x.measuredMinC! >= x.predictedC!.low && x.measuredMinC! <= x.predictedC!.high)
+      .length,
+  ]);
+  expect(row.offK).toBeCloseTo(off.reduce((a, b) => a + b, 0) / off.length, 6);
+  expect(Math.abs(row.furthest!.offK)).toBeCloseTo(Math.max(...off.map(Math.abs)), 6);
+  expect(nights.map((n) => n.night)).toEqual([...nights.map((n) => n.night)].sort().reverse());
+  expect(nights.filter((n) => n.night < night && n.readC !== null).length).toBeGreaterThan(4);
   // hidden properties differ from the book, so hindsight is close but not equal
   const north = report.spots.find((x) => x.spot === 'north')!;
   expect(north.hindsightC!).not.toBe(north.measuredMinC!);

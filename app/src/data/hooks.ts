@@ -15,6 +15,7 @@ import type {
   LogView,
   NextView,
   NightReport,
+  NightsView,
   NowView,
   PlaceView,
   RelayView,
@@ -145,6 +146,7 @@ export function useBeds(date?: string) {
 export const useLog = (kinds: string, offset: number) =>
   useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
 export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);
+export const useNights = () => useRead<NightsView>('/api/nights');
 export const useKit = () => useRead<KitView>('/api/kit');
 /** Towns whose name begins as it is typed, the largest first. */
 export const useTowns = (text: string) =>

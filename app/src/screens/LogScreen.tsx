@@ -165,6 +165,7 @@ export function LogScreen() {
             testID="open-night"
           />
         ) : null}
+        <Button label="All nights" onPress={() => router.push('/nights')} testID="to-nights" />
       </View>
       <QuickNote nowMs={nowMs} />
       <PartTitle>What happened</PartTitle>

@@ -17,6 +17,7 @@ export { ImportScreen } from './ImportScreen';
 export { KitScreen } from './KitScreen';
 export { LogScreen } from './LogScreen';
 export { NightScreen } from './NightScreen';
+export { NightsScreen } from './NightsScreen';
 export { PlacePanel, PlaceScreen } from './PlaceScreen';
 export { PlanScreen } from './PlanScreen';
 export { PlantingScreen } from './PlantingScreen';

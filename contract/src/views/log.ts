@@ -43,3 +43,20 @@ export interface LearntView {
   calibration: Calibration;
   words: string;
 }
+
+/** A night in the list of all: what was said and what was read, outside and in the structures. */
+export interface NightRow {
+  night: string;
+  saidC: Range | null;
+  readC: number | null;
+  /** Structures that were read, and how many of them lay within what was said. */
+  read: number;
+  within: number;
+  /** Mean of read less said over the structures, K, and the one that was furthest off. */
+  offK: number | null;
+  furthest: { name: string; offK: number } | null;
+}
+
+export interface NightsView {
+  nights: NightRow[];
+}

@@ -231,6 +231,13 @@ export function isCrop(id: string): boolean {
 }
 
 /** Half of the leaves are gone: six tenths of the way from where burn begins to where plants die. */
+/** A crop by its id or its name, in any case; null where the list has none. */
+export function cropNamed(word: string): string | null {
+  const low = word.toLowerCase();
+  if (isCrop(low)) return low;
+  return CROPS.find((c) => c.name.toLowerCase() === low)?.id ?? null;
+}
+
 export const leafDeathC = (crop: Crop): SoftHard => [
   crop.damageC[0] + 0.6 * (crop.deathC[0] - crop.damageC[0]),
   crop.damageC[1] + 0.6 * (crop.deathC[1] - crop.damageC[1]),

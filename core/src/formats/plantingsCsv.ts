@@ -3,7 +3,7 @@
  * planting's steps, which is the log's; a bad row is named by its line with the reason, and then nothing is taken. A row without
  * an id is a new planting; what the table does not have stays as it is.
  */
-import { AIMS, CROPS, isCrop } from '../crops/crops';
+import { AIMS, cropNamed, CROPS } from '../crops/crops';
 
 import type { Bed, Planting } from '../farm/types';
 import { addDays } from '../time/farmTime';
@@ -58,13 +58,6 @@ export interface PlantingsRead {
 
 const NEEDED = ['bed', 'crop', 'planted_on'];
 const HOWS = ['sow', 'transplant'] as const;
-
-/** A crop by its id or its name, in any case; null where the list has none. */
-function cropNamed(word: string): string | null {
-  const low = word.toLowerCase();
-  if (isCrop(low)) return low;
-  return CROPS.find((c) => c.name.toLowerCase() === low)?.id ?? null;
-}
 
 /**
  * Only bed, crop and the day are needed: the rest is the bed's length, all its rows, the crop's aim. `newId` names a row that has no

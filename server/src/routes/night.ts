@@ -9,6 +9,7 @@ import { caseOf } from '../night/caseExport';
 import { nowOf } from '../night/nowOf';
 import { ribbonOf } from '../night/glyph';
 import { placeView } from '../night/placeView';
+import { nightsView } from '../night/nights';
 import { nightReport } from '../night/report';
 import { notFound } from '../problem';
 
@@ -21,6 +22,10 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/day', async (_req, res) => {
     res.json(await dayView(ctx));
+  });
+
+  router.get('/nights', async (_req, res) => {
+    res.json(await nightsView(ctx.db));
   });
 
   router.get('/messages', async (_req, res) => {

@@ -4,6 +4,7 @@
  */
 import type { CropRow, RelaySettings } from '@fogata/contract';
 import { addDays, cropById } from '@fogata/core';
+import { readDemandCsv, toDemandCsv } from '@fogata/core/relay';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
@@ -84,10 +85,48 @@ function NewLine({ today, onAdd }: { today: string; onAdd: (d: Demand) => void }
   );
 }
 
+/** A table from a spreadsheet: all of it, or the rows that are wrong. */
+function Pasted({ lines, onTake }: { lines: readonly Demand[]; onTake: (d: Demand[]) => void }) {
+  const [text, setText] = useState('');
+  const read = text.trim() === '' ? null : readDemandCsv(text);
+  return (
+    <View style={{ gap: 12, paddingTop: 8 }}>
+      <NoteField
+        label="A table: crop, from, to, kg_per_week"
+        value={text}
+        onChange={setText}
+        lines={5}
+        placeholder={'crop,from,to,kg_per_week\nspinach,2027-11-15,2028-03-01,8'}
+        testID="demand-table"
+      />
+      {read?.badRows.slice(0, 5).map((r) => (
+        <Text key={`${r.row} ${r.reason}`} kind="small" tone="ochre">{`▲ Line ${r.row}: ${r.reason}.`}</Text>
+      ))}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button
+          kind="main"
+          label={read && read.lines.length > 0 ? `Ask for these ${read.lines.length}` : 'Ask for these'}
+          disabled={!read || read.lines.length === 0}
+          onPress={() => read && onTake(read.lines)}
+          testID="demand-table-take"
+        />
+        {lines.length > 0 ? (
+          <Button
+            label="Put what is asked for here"
+            onPress={() => setText(toDemandCsv(lines))}
+            testID="demand-table-out"
+          />
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
 export function DemandPanel({ today }: { today: string }) {
   const format = useFormat();
   const { farm, save, problem } = useSaveFarm();
   const [adding, setAdding] = useState(false);
+  const [pasting, setPasting] = useState(false);
   if (!farm) return null;
   const { relay } = farm;
   const put = (more: Partial<RelaySettings>, label: string) => save({ relay: { ...relay, ...more } }, label);
@@ -125,8 +164,27 @@ export function DemandPanel({ today }: { today: string }) {
         ) : (
           <View style={{ flexDirection: 'row', paddingTop: 8 }}>
             <Button label="Ask for something" onPress={() => setAdding(true)} testID="demand-new" />
+            <Button
+              kind="plain"
+              label={pasting ? 'No table' : 'From a table'}
+              onPress={() => setPasting(!pasting)}
+              testID="demand-paste"
+            />
           </View>
         )}
+        {pasting && !adding ? (
+          <Pasted
+            lines={relay.demand}
+            onTake={(lines) => {
+              // a table that was put here, changed and taken again stands for what was asked for
+              const kept = relay.demand.filter(
+                (d) => !lines.some((l) => l.crop === d.crop && l.from === d.from),
+              );
+              put({ demand: [...kept, ...lines] }, 'What is asked for');
+              setPasting(false);
+            }}
+          />
+        ) : null}
         <View style={{ gap: 12, paddingTop: 12 }}>
           <Amount
             label="Cells in trays"

@@ -1,0 +1,43 @@
+/**
+ * What is asked for, as a table. Contract: `toDemandCsv` and `readDemandCsv` are each other's inverse; a crop that is empty (or "all")
+ * means whatever there is; kilos or pounds by the header; a bad row is named by its line, and then nothing is taken.
+ */
+import { cropNamed } from '../crops/crops';
+import { cellsOf, csvOf, tableOf, type BadRow } from '../formats/csvTable';
+
+export interface DemandLine {
+  crop: string | null;
+  from: string;
+  to: string;
+  kgPerWeek: number;
+}
+
+const COLUMNS = ['crop', 'from', 'to', 'kg_per_week'] as const;
+const KG_PER_LB = 0.45359237;
+const MOST_KG = 100_000;
+
+export const toDemandCsv = (lines: readonly DemandLine[]): string =>
+  csvOf(
+    COLUMNS,
+    lines.map((d) => ({ crop: d.crop ?? '', from: d.from, to: d.to, kg_per_week: d.kgPerWeek })),
+  );
+
+export function readDemandCsv(text: string): { lines: DemandLine[]; badRows: BadRow[] } {
+  const pounds = /(^|[,;\t])\s*"?lb[\s_]per[\s_]week/im.test(text.split(/\r?\n/, 1)[0] ?? '');
+  const amount = pounds ? 'lb_per_week' : 'kg_per_week';
+  const { rows, badRows } = tableOf(text, ['from', 'to', amount]);
+  if (rows.length === 0 && badRows.length === 0)
+    badRows.push({ row: 1, reason: 'there are no rows under a header' });
+  const lines = rows.map((cells, n): DemandLine => {
+    const c = cellsOf(cells, n + 2, badRows);
+    const said = c.word('crop');
+    const any = said === '' || /^(all|any|everything|whatever there is)$/i.test(said);
+    const crop = any ? null : cropNamed(said);
+    if (!any && crop === null) c.bad(`crop: “${said.slice(0, 40)}” is not in the list of crops`);
+    const [from, to] = [c.day('from', true) ?? '', c.day('to', true) ?? ''];
+    if (from && to && to < from) c.bad('to: expected no earlier than from');
+    const much = c.number(amount, null, 0, MOST_KG);
+    return { crop, from, to, kgPerWeek: pounds ? Math.round(much * KG_PER_LB * 100) / 100 : much };
+  });
+  return badRows.length > 0 ? { lines: [], badRows } : { lines, badRows };
+}
