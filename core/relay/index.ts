@@ -14,3 +14,4 @@ export { market, worth, type Market } from '../src/relay/fillWorth';
 export * from '../src/relay/solve';
 export * from '../src/relay/fillGaps';
 export * from '../src/relay/demandCsv';
+export * from '../src/relay/again';

@@ -7,6 +7,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
 import { boardSentence, type Units } from '../components/relay/boardWords';
+import { AgainPanel } from '../components/relay/AgainPanel';
 import { DemandPanel } from '../components/relay/DemandPanel';
 import { FillPanel } from '../components/relay/FillPanel';
 import { MovePanel } from '../components/relay/MovePanel';
@@ -214,6 +215,7 @@ export function BoardScreen() {
             {view ? (
               <View style={wide ? styles.pane : null}>
                 <FillPanel board={board} />
+                <AgainPanel board={board} />
                 <DemandPanel today={view.today} />
               </View>
             ) : null}
