@@ -29,7 +29,7 @@ test('how many lay within what was said, and to which side they lean', () => {
 
 test('nothing read, or nothing at all, is said as that', () => {
   expect(said([row(0, 0, null), row(0, 0, null)])).toContain(
-    '2 nights were said, and no thermometer inside was read',
+    'No night here was both said and read inside: 2 nights said, 2 nights read outside.',
   );
   expect(said([])).toContain('The first stands here tomorrow');
 });

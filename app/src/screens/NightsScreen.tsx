@@ -46,7 +46,7 @@ function NightsTable({ rows, format }: { rows: NightRow[]; format: Format }) {
         },
         {
           id: 'read',
-          title: 'read',
+          title: 'Outside, read',
           value: (r) => r.readC ?? 99,
           number: true,
           show: (r) => (
@@ -64,7 +64,7 @@ function NightsTable({ rows, format }: { rows: NightRow[]; format: Format }) {
         },
         {
           id: 'off',
-          title: 'read less said',
+          title: 'Read less said',
           value: (r) => r.offK ?? 99,
           number: true,
           show: (r) => <Text>{off(r.offK, format)}</Text>,

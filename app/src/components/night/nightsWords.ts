@@ -10,13 +10,17 @@ export function nightsSentence(rows: readonly NightRow[], format: Pick<Format, '
   const read = rows.filter((r) => r.read > 0);
   if (rows.length === 0)
     return [{ text: 'No night has been said or read yet. The first stands here tomorrow.', tone: 'plain' }];
-  if (read.length === 0)
+  if (read.length === 0) {
+    const said = rows.filter((r) => r.saidC !== null).length;
+    const nights = (n: number) => (n === 1 ? 'one night' : `${n} nights`);
     return [
       {
-        text: `${rows.length === 1 ? 'One night was' : `${rows.length} nights were`} said, and no thermometer inside was read: nobody knows how right it was.`,
+        text: `No night here was both said and read inside: ${nights(said)} said, ${nights(rows.filter((r) => r.readC !== null).length)} read outside. `,
         tone: 'plain',
       },
+      { text: 'Read a house in the morning, and this says how right it was.', tone: 'plain' },
     ];
+  }
   const spots = read.reduce((s, r) => s + r.read, 0);
   const within = read.reduce((s, r) => s + r.within, 0);
   const offK = read.reduce((s, r) => s + r.offK! * r.read, 0) / spots;
