@@ -31,7 +31,8 @@ function toC(header: string): ((x: number) => number) | string {
   return /^f(ahrenheit)?$/i.test(unit) ? FAHRENHEIT : unit;
 }
 
-const MISSING = /^(|-|na|n\/a|null|nan|-?99(99)?(\.9)?)$/i;
+/** How tables write that there is no value. */
+export const MISSING = /^(|-|na|n\/a|null|nan|-?99(99)?(\.9)?)$/i;
 
 export function readDailyCsv(text: string): DailyRead {
   const lines = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''))

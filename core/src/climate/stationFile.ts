@@ -11,7 +11,7 @@ import { dateOrder, timeReader } from '../formats/csvTimes';
 import { numberOf, type BadRow } from '../formats/forecastCsv';
 import { localDate } from '../time/farmTime';
 import { dayOfYear, MONTH_STARTS, YEAR_DAYS, type Monthly } from './climate';
-import { readDailyCsv } from './dailyCsv';
+import { MISSING, readDailyCsv } from './dailyCsv';
 import { LEAST_DAYS, type Day } from './record';
 
 export type StationKind = 'days' | 'hours' | 'epw';
@@ -104,7 +104,7 @@ function readHours(text: string, timeZone: string): StationRead {
       continue;
     }
     const cell = cells[air] ?? '';
-    if (/^(|-|na|n\/a|null|nan|-?99(99)?(\.9)?)$/i.test(cell)) {
+    if (MISSING.test(cell)) {
       missing += 1;
       continue;
     }
