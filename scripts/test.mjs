@@ -33,7 +33,8 @@ async function jest(title, projects, env = {}) {
       'jest',
       '--maxWorkers=2',
       `--testSequencer=${join(root, 'scripts', 'longestFirst.mjs')}`,
-      '--testTimeout=30000',
+      // two suites that work whole nights out at a time may take four times as long as one
+      '--testTimeout=120000',
       '--selectProjects',
       ...projects,
       '--json',

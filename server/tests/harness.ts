@@ -55,12 +55,12 @@ export async function startTestServer(demo = true): Promise<TestServer> {
     pool,
     context,
     now: async () => {
-      for (let i = 0; i < 300; i++) {
+      for (let i = 0; i < 1200; i++) {
         const view = (await api.get('/api/now').expect(200)).body as NowView;
         if (view.progress.state !== 'computing') return view;
         await new Promise((r) => setTimeout(r, 100));
       }
-      throw new Error('the night was not worked out in 30 s');
+      throw new Error('the night was not worked out in two minutes');
     },
     close: async () => {
       context.planner.stop();

@@ -16,7 +16,9 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+  // the first night is worked out while other suites do as much
+  await s.now();
+}, 150_000);
 afterAll(() => s.close());
 
 /** The day's openings, once they are worked out. */
