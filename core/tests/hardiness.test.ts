@@ -191,6 +191,8 @@ test('the verdict says what happens to the crop', () => {
   expect(said(t.damageC - 0.8)).toMatch(/^leaf burn/);
   expect(said(t.damageC + 0.5)).toBe('close');
   expect(said(t.damageC + 3)).toBe('safe');
+  // what stands above harm all night is never said to be under it
+  expect(said(t.damageC + 0.9, { hours: 14 })).toBe('close');
   // a whole night of it does more than an hour, and so does frozen soil
   expect(said(t.damageC - 0.8, { hours: 0.5 })).not.toBe(said(t.damageC - 0.8, { hours: 12 }));
   expect(said(t.damageC + 3, { soilMinC: (t.rootC ?? 0) - 2 })).toBe('plants lost');

@@ -67,7 +67,7 @@ export function verdict(crop: Crop, t: Thresholds, night: ColdNight): string {
   if (i.leaves >= 0.01) return crop.damageWord;
   if (i.flowers >= 0.5) return 'flowers lost';
   if (i.flowers >= 0.1) return `${Math.round(10 * i.flowers)} in 10 flowers lost`;
-  const c = effectiveC(night);
-  if (c < t.harmC || i.daysLost >= 0.5) return 'growth checked';
-  return c < t.harmC + 1 ? 'close' : 'safe';
+  // said beside the leaf's own temperature: what only the hours bring near is close, not under
+  if (night.leafMinC < t.harmC || i.daysLost >= 0.5) return 'growth checked';
+  return effectiveC(night) < t.harmC + 1 ? 'close' : 'safe';
 }
