@@ -13,7 +13,7 @@ const climateSchema = z.object({
   text: z
     .string({ error: 'the text of a file' })
     .min(1, 'a file that is not empty')
-    .max(7_500_000, 'at most 7.5 MB'),
+    .max(2_000_000, 'at most 2 MB: some eight years of hours, or a life of days'),
   dryRun: z.boolean().default(false),
 });
 
