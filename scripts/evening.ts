@@ -8,7 +8,7 @@ import {
   applyAll,
   evaluateBed,
   evaluateHouse,
-  latestCoverMs,
+  latestCoverAtMs,
   looksAtLifting,
   type FarmFacts,
 } from '@fogata/core';
@@ -24,7 +24,7 @@ const USAGE =
 const workers: Workers = {
   house: (task) => Promise.resolve(evaluateHouse(task)),
   evaluate: (task) => Promise.resolve(evaluateBed(task)),
-  due: ({ task, specs }) => Promise.resolve(latestCoverMs(task, specs)),
+  due: ({ task, specs }) => Promise.resolve(latestCoverAtMs(task, specs)),
   lift: (task) => Promise.resolve(looksAtLifting(task)),
   solve: async ({ lp, seconds }) => {
     const solution = (await highs()).solve(lp, { time_limit: seconds });

@@ -112,7 +112,7 @@ const result = (minLeafC: number, more: Partial<TryResult> = {}): TryResult =>
     minIndex: 18,
     maxIndex: 23,
     frozenH: minLeafC < 0 ? 6 : 0,
-    thawMs: minLeafC < 0 ? NOON + 21 * 3_600_000 : null,
+    thawAtMs: minLeafC < 0 ? NOON + 21 * 3_600_000 : null,
     ...more,
   }) as TryResult;
 

@@ -13,7 +13,7 @@ jest.mock('../src/data/hooks', () => ({
   useFarm: () => ({
     data: {
       farm: { name: 'Farm' },
-      clock: { nowMs: mockNow, window: { sunriseMs: mockDawn, toMs: mockDawn + 4 * 3_600_000 } },
+      clock: { nowMs: mockNow, window: { sunriseAtMs: mockDawn, toMs: mockDawn + 4 * 3_600_000 } },
     },
   }),
 }));

@@ -41,9 +41,9 @@ const view = (more: Partial<NowView> = {}) =>
     storm: [],
     standing: NOTHING_STANDS,
     places: [{ bedId: 'n2', structureId: 's', stack: [{ name: 'S', state: 'on', opening: 1 }] }],
-    askedMs: 1000,
+    askedAtMs: 1000,
     ...more,
-  }) as unknown as NowView & { askedMs: number };
+  }) as unknown as NowView & { askedAtMs: number };
 let n = 0;
 const act = (record: Partial<FarmRecord>, sentMs: number | null = null): OwnAct => ({
   record: { id: `r${n++}`, atMs: T, ...record } as FarmRecord,
@@ -138,7 +138,7 @@ test('a house that was opened in the morning is none to open, also without signa
         ],
       },
     ],
-    askedMs: 1000,
+    askedAtMs: 1000,
   } as unknown as Asked<DayView>;
   const opened = overlayDay(day, [act({ kind: 'vent', structureId: 's', fraction: 0.5 })]).structures[0]!;
   expect([opened.open, opened.steps.map((x) => x.fraction)]).toEqual([0.5, [0]]);
@@ -207,8 +207,8 @@ describe('without the server', () => {
   });
 
   test('in the morning after there is a round to note, and no figure of last evening stands as if it were new', () => {
-    const dawn = at(window.sunriseMs!);
-    expect(dawn.clock).toMatchObject({ phase: 'morning', nowMs: window.sunriseMs });
+    const dawn = at(window.sunriseAtMs!);
+    expect(dawn.clock).toMatchObject({ phase: 'morning', nowMs: window.sunriseAtMs });
     expect(dawn.sentence[0]!.text).toContain('worked out at 16:00');
     expect(dawn.rounds.map((r) => r.name)).toEqual(['Outside', 'North house']);
     expect([dawn.jobs, dawn.places, dawn.ribbon]).toEqual([[], [], null]);

@@ -18,7 +18,7 @@ const job = (title: string, dueH: number, done: boolean) => ({
   title,
   detail: 'spinach',
   minutes: 12,
-  dueMs: T + dueH * 3_600_000,
+  dueAtMs: T + dueH * 3_600_000,
   onByMs: T + (dueH + 0.5) * 3_600_000,
   done,
   items: [item('n2', done), item('n3', done)],

@@ -11,7 +11,7 @@ import {
   type PlantingAtRisk,
   type Style,
 } from '@fogata/core';
-import { AS_IS, chosenOutcome, layMs, type PlannedBed, type PlannedNight } from '@fogata/core/planning';
+import { AS_IS, chosenOutcome, layAtMs, type PlannedBed, type PlannedNight } from '@fogata/core/planning';
 
 const iso = (ms: number) => new Date(Math.round(ms / 1000) * 1000).toISOString();
 const round = (x: number, digits = 2) => Number(x.toFixed(digits));
@@ -20,7 +20,7 @@ const round = (x: number, digits = 2) => Number(x.toFixed(digits));
 function stackOf(n: PlannedNight, b: PlannedBed) {
   const option = b.options.find((o) => o.key === b.chosen);
   const lies = [...b.on];
-  const liftMs = n.lifts.get(b.bed.id);
+  const liftAtMs = n.lifts.get(b.bed.id);
   return (option?.covers ?? b.on).map((c) => {
     const at = lies.indexOf(c);
     if (at >= 0) lies.splice(at, 1);
@@ -38,8 +38,8 @@ function stackOf(n: PlannedNight, b: PlannedBed) {
       cover: c.id,
       key: sheetKey(c),
       use: c.use,
-      on: at >= 0 ? null : iso(job ? job.dueMs + job.minutes * 60_000 : layMs(n.plan, b)),
-      off: liftMs == null ? null : iso(liftMs),
+      on: at >= 0 ? null : iso(job ? job.dueAtMs + job.minutes * 60_000 : layAtMs(n.plan, b)),
+      off: liftAtMs == null ? null : iso(liftAtMs),
     };
   });
 }
@@ -72,8 +72,8 @@ function bedOf(n: PlannedNight, b: PlannedBed) {
     name: b.bed.name,
     structure: b.structure.id,
     stack: stackOf(n, b),
-    late: b.lateMs !== null,
-    latest: b.due ? iso(b.due.dueMs) : null,
+    late: b.lateAtMs !== null,
+    latest: b.due ? iso(b.due.dueAtMs) : null,
     leafC: { low: round(band.low), mid: round(band.mid), high: round(band.high) },
     minutes: round(b.minutes[b.chosen] ?? 0, 1),
     loss: { asItIs: round(asItIs), asPlanned: round(asPlanned), saved: round(asItIs - asPlanned) },
@@ -106,7 +106,7 @@ export function eveningResult(nights: readonly PlannedNight[], style: Pick<Style
           kind: j.kind,
           title: j.title,
           structure: j.structureId,
-          start: iso(j.dueMs),
+          start: iso(j.dueAtMs),
           minutes: round(j.minutes, 1),
           latest: iso(j.onByMs),
           saves: round(j.saves),

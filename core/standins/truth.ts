@@ -72,11 +72,11 @@ function mood(w: WeatherSeed, ms: number): Mood {
 function dailyShape(site: Site, ms: number): number {
   const times = sunTimes(ms, site.latitude, site.longitude);
   if (!times) return Math.sin((2 * Math.PI * ((ms / HOUR_MS + site.longitude / 15 - 9) % 24)) / 24);
-  const peak = times.noonMs + 2.5 * HOUR_MS;
-  if (ms >= times.riseMs && ms <= peak)
-    return -Math.cos((Math.PI * (ms - times.riseMs)) / (peak - times.riseMs));
+  const peak = times.noonAtMs + 2.5 * HOUR_MS;
+  if (ms >= times.riseAtMs && ms <= peak)
+    return -Math.cos((Math.PI * (ms - times.riseAtMs)) / (peak - times.riseAtMs));
   const fromPeak = ms > peak ? peak : peak - 24 * HOUR_MS;
-  const toRise = ms > peak ? times.riseMs + 24 * HOUR_MS : times.riseMs;
+  const toRise = ms > peak ? times.riseAtMs + 24 * HOUR_MS : times.riseAtMs;
   const x = (ms - fromPeak) / (toRise - fromPeak);
   return 1 - (2 * Math.pow(x, 0.62) * (1 - 0.12 * x)) / 0.88;
 }

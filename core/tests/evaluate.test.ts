@@ -9,7 +9,7 @@ import {
   expectedLoss,
   harmChance,
   joinOutcomes,
-  latestCoverMs,
+  latestCoverAtMs,
   liftTimeMs,
   lostAtDark,
   looksAtLifting,
@@ -145,15 +145,15 @@ test('weather that differs in its middle only is other weather', () => {
 test('a cover may wait until it would cost more than 0.3 K, and never gains by waiting', () => {
   const work = task(2);
   const at = (h: number) => ({ fromMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) });
-  const early = latestCoverMs(work, [at(0), at(1), at(2), at(9)]);
-  expect(early.dueMs).toBeLessThan(NOW + 9 * HOUR);
+  const early = latestCoverAtMs(work, [at(0), at(1), at(2), at(9)]);
+  expect(early.dueAtMs).toBeLessThan(NOW + 9 * HOUR);
   expect(lostAtDark(early)).toBeGreaterThan(0);
-  expect(latestCoverMs(work, [at(0)])).toEqual({ dueMs: NOW, later: [] });
+  expect(latestCoverAtMs(work, [at(0)])).toEqual({ dueAtMs: NOW, later: [] });
 });
 
 test('what being late costs is said step by step, each later and worse than the one before', () => {
   const hours = [0, 2, 4, 6, 8, 10, 12];
-  const due = latestCoverMs(
+  const due = latestCoverAtMs(
     task(2),
     hours.map((h) => ({ fromMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) })),
   );
@@ -164,7 +164,7 @@ test('what being late costs is said step by step, each later and worse than the 
       expect(l.lostK).toBeGreaterThan(last.lostK);
       return l;
     },
-    { atMs: due.dueMs, lostK: 0 },
+    { atMs: due.dueAtMs, lostK: 0 },
   );
 });
 

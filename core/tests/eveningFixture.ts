@@ -4,7 +4,7 @@ import {
   applyAll,
   evaluateBed,
   evaluateHouse,
-  latestCoverMs,
+  latestCoverAtMs,
   looksAtLifting,
   NOTHING_LAIN,
   type Planting,
@@ -29,7 +29,7 @@ export const style = {
 export const workers: Workers = {
   house: (task) => Promise.resolve(evaluateHouse(task)),
   evaluate: (task) => Promise.resolve(evaluateBed(task)),
-  due: ({ task, specs }) => Promise.resolve(latestCoverMs(task, specs)),
+  due: ({ task, specs }) => Promise.resolve(latestCoverAtMs(task, specs)),
   lift: (task) => Promise.resolve(looksAtLifting(task)),
   solve: async ({ lp }) => {
     const { Columns } = (await highs()).solve(lp);

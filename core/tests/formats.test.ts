@@ -135,7 +135,7 @@ describe('the farm’s time', () => {
       windMs: 0.8,
       bedsToCover: 3,
       secondLayers: 3,
-      firstDueMs: t('2027-01-14', 16, 20),
+      firstDueAtMs: t('2027-01-14', 16, 20),
       done: 0,
       toClose: 1,
     };
@@ -157,7 +157,7 @@ describe('the farm’s time', () => {
       say(
         morningSentence(
           {
-            liftMs: t('2027-01-15', 10, 20),
+            liftAtMs: t('2027-01-15', 10, 20),
             keep: [],
             frozen: [{ name: 'N2', hours: 2.2 }],
             coversOn: true,
@@ -170,18 +170,20 @@ describe('the farm’s time', () => {
       ),
     ).toBe('Leave them be until 10:20. N2 froze for two hours.');
     const morning = { frozen: [], coversOn: true, known: true, lowC: -6, nowMs: t('2027-01-15', 9, 4) };
-    const said = (f: { liftMs: number | null; keep: string[] }) =>
+    const said = (f: { liftAtMs: number | null; keep: string[] }) =>
       say(morningSentence({ ...morning, ...f }, style));
-    expect(said({ liftMs: null, keep: ['N5'] })).toBe(
+    expect(said({ liftAtMs: null, keep: ['N5'] })).toBe(
       "N5 stays covered this morning. The night's low outside: −6 °C.",
     );
-    expect(said({ liftMs: t('2027-01-15', 11, 0), keep: ['N5', 'S1'] })).toContain(
+    expect(said({ liftAtMs: t('2027-01-15', 11, 0), keep: ['N5', 'S1'] })).toContain(
       'N5 and S1 stay covered this morning. Leave the others on until 11:00.',
     );
-    expect(said({ liftMs: morning.nowMs, keep: [] })).toContain('Lift when it suits.');
-    const bare = { ...morning, keep: [], liftMs: null, coversOn: false };
+    expect(said({ liftAtMs: morning.nowMs, keep: [] })).toContain('Lift when it suits.');
+    const bare = { ...morning, keep: [], liftAtMs: null, coversOn: false };
     expect(say(morningSentence(bare, style))).toContain('Nothing is frozen and nothing is covered.');
-    expect(said({ liftMs: Infinity, keep: [] })).toContain('Leaves stay frozen all morning: leave them be.');
+    expect(said({ liftAtMs: Infinity, keep: [] })).toContain(
+      'Leaves stay frozen all morning: leave them be.',
+    );
     // a night whose weather nobody knows is not said to have frozen nothing
     const unknown = say(morningSentence({ ...bare, known: false, lowC: null }, style));
     expect(unknown).toContain('What the night did is not known here');

@@ -7,7 +7,7 @@ const T = Date.parse('2027-01-14T15:00:00Z');
 const job = (key: string, onByMin: number, minutes: number, more: Partial<Job> = {}): Job => ({
   key,
   kind: 'cover',
-  dueMs: 0,
+  dueAtMs: 0,
   onByMs: T + onByMin * MIN,
   saves: 10,
   title: key,
@@ -23,15 +23,15 @@ const job = (key: string, onByMin: number, minutes: number, more: Partial<Job> =
   planKeys: {},
   ...more,
 });
-const starts = (jobs: Job[]) => Object.fromEntries(jobs.map((j) => [j.key, (j.dueMs - T) / MIN]));
+const starts = (jobs: Job[]) => Object.fromEntries(jobs.map((j) => [j.key, (j.dueAtMs - T) / MIN]));
 
 test('one person starts so early that every cover is on by its time', () => {
   const jobs = [job('a', 60, 20), job('b', 60, 15), job('c', 90, 10)];
   startTimes(jobs, T, 1);
-  for (const j of jobs) expect(j.dueMs + j.minutes * MIN).toBeLessThanOrEqual(j.onByMs);
-  const order = [...jobs].sort((x, y) => x.dueMs - y.dueMs);
+  for (const j of jobs) expect(j.dueAtMs + j.minutes * MIN).toBeLessThanOrEqual(j.onByMs);
+  const order = [...jobs].sort((x, y) => x.dueAtMs - y.dueAtMs);
   for (let i = 1; i < order.length; i++)
-    expect(order[i]!.dueMs).toBeGreaterThanOrEqual(order[i - 1]!.dueMs + order[i - 1]!.minutes * MIN);
+    expect(order[i]!.dueAtMs).toBeGreaterThanOrEqual(order[i - 1]!.dueAtMs + order[i - 1]!.minutes * MIN);
 });
 
 test('two people start later than one, and work side by side', () => {

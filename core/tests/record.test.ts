@@ -211,7 +211,7 @@ describe('a forecast that was typed', () => {
     const sum = (f: (e: WeatherEntry) => number) => wet.reduce((s, e) => s + f(e), 0);
     expect(sum((e) => e.rainMm!)).toBeCloseTo(6, 9);
     expect(sum((e) => e.snowMm!)).toBeCloseTo(80, 9);
-    const set = sunTimes(from, SITE.latitude, SITE.longitude)!.setMs;
+    const set = sunTimes(from, SITE.latitude, SITE.longitude)!.setAtMs;
     const fallen = wet.filter((e) => e.rainMm! > 0).map((e) => Date.parse(e.time));
     expect(Math.min(...fallen)).toBeGreaterThan(set);
     expect(Math.max(...fallen)).toBeLessThanOrEqual(t.lowAtMs);
@@ -221,7 +221,7 @@ describe('a forecast that was typed', () => {
   });
 
   test('falls fast at dusk and slowly towards dawn', () => {
-    const set = sunTimes(from, SITE.latitude, SITE.longitude)!.setMs;
+    const set = sunTimes(from, SITE.latitude, SITE.longitude)!.setAtMs;
     const hour = Math.ceil(set / H) * H;
     const iso = (ms: number) => new Date(ms).toISOString();
     const dusk = at(iso(hour)) - at(iso(hour + 2 * H));

@@ -15,7 +15,7 @@ test('a gust of 16 m/s presses with 160 N/m², and with all of it on the side th
     90,
     null,
   )!;
-  expect(w.gustMs).toBeCloseTo(16);
+  expect(w.gustMps).toBeCloseTo(16);
   expect(w.pressureNm2).toBeCloseTo(160);
   expect(w.side).toBe('long');
   expect(w.longKn).toBeCloseTo((160 * 20 * 2.6 * 0.75) / 1000, 3);

@@ -41,12 +41,12 @@ function coming(nowMs: number, site: FarmSite, at: (w: NightWindow) => number): 
 
 /** Next closing time: two and a half hours before the sun goes, so that the first start is still ahead, today or tomorrow. */
 export function nextClosingMs(nowMs: number, site: FarmSite): number {
-  return coming(nowMs, site, (w) => (w.sunsetMs ?? w.fromMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS);
+  return coming(nowMs, site, (w) => (w.sunsetAtMs ?? w.fromMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS);
 }
 
 /** Next morning round: a quarter of an hour after sunrise, when the lowest has passed; 06:45 where the sun does not rise. */
 export function nextMorningMs(nowMs: number, site: FarmSite): number {
   return coming(nowMs, site, (w) =>
-    w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4,
+    w.sunriseAtMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseAtMs + HOUR_MS / 4,
   );
 }

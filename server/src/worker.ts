@@ -2,7 +2,7 @@
 import {
   evaluateBed,
   evaluateHouse,
-  latestCoverMs,
+  latestCoverAtMs,
   looksAtLifting,
   type BedTask,
   type Belief,
@@ -32,7 +32,7 @@ export function evaluate(task: BedTask): OptionOutcome[] {
 }
 
 export function due(work: DueTask): Due {
-  return latestCoverMs(work.task, work.specs);
+  return latestCoverAtMs(work.task, work.specs);
 }
 
 export function lift(task: LiftTask): LiftLook[] {

@@ -33,8 +33,8 @@ function bed(id: string, bare: number, dueMin: number | null, minutes = 20): Pla
     laterMinutes: { bare: 0, a: 5 },
     fixed: null,
     chosen: 'bare',
-    lateMs: null,
-    due: dueMin === null ? null : { dueMs: T + dueMin * MIN, later: [{ atMs: T + 70 * MIN, lostK: 2 }] },
+    lateAtMs: null,
+    due: dueMin === null ? null : { dueAtMs: T + dueMin * MIN, later: [{ atMs: T + 70 * MIN, lostK: 2 }] },
     atRisk: [
       {
         planting: { crop: 'lettuce', aim: 'survive' },
@@ -54,14 +54,14 @@ const work = (hands: number, openings = 0): Work =>
     errorK: 0.5,
     inputs: {
       nowMs: T,
-      closeMs: T,
-      window: { sunsetMs: T + 40 * MIN },
+      closeAtMs: T,
+      window: { sunsetAtMs: T + 40 * MIN },
       data: { farm: { hands, hourlyRate: 12 }, covers: [{ id: 'a', count: 9 }] },
       state: { openings: new Map(Array.from({ length: openings }, (_, i) => [String(i), { fraction: 1 }])) },
     },
   }) as unknown as Work;
 
-const chosen = (beds: PlannedBed[]) => beds.map((b) => (b.lateMs !== null ? `${b.chosen} late` : b.chosen));
+const chosen = (beds: PlannedBed[]) => beds.map((b) => (b.lateAtMs !== null ? `${b.chosen} late` : b.chosen));
 
 test('one pair of hands covers in time what being late would cost most, and the other after', async () => {
   const beds = [bed('small', 60, 25), bed('dear', 600, 25)];
@@ -83,7 +83,7 @@ test('each counts by its own latest time: the one that cools later waits for the
 test('what is late is late by its own minute: the one that can still be done before dark is', async () => {
   const beds = [bed('first', 300, 20), bed('second', 300, 20)];
   beds[1]!.due = {
-    dueMs: T + 20 * MIN,
+    dueAtMs: T + 20 * MIN,
     later: [
       { atMs: T + 45 * MIN, lostK: 0.6 },
       { atMs: T + 70 * MIN, lostK: 3 },
@@ -91,7 +91,7 @@ test('what is late is late by its own minute: the one that can still be done bef
   };
   await choose(beds, work(1));
   expect(chosen(beds)).toEqual(['a', 'a late']);
-  expect(beds[1]!.lateMs).toBe(T + 45 * MIN);
+  expect(beds[1]!.lateAtMs).toBe(T + 45 * MIN);
 });
 
 test('with no time for all before dark, what is worth least stays as it is', async () => {
@@ -119,11 +119,11 @@ describe('a whole farm asked late', () => {
   afterAll(() => s.close());
 
   test('every sheet is on by its time when hands go from one to the next as told, or its job says there are too few', async () => {
-    const { setMs } = sunTimes(DEMO_START_MS, DEMO_FARM.latitude, DEMO_FARM.longitude)!;
+    const { setAtMs } = sunTimes(DEMO_START_MS, DEMO_FARM.latitude, DEMO_FARM.longitude)!;
     for (const before of [45, 10]) {
       await s.api
         .post('/api/clock')
-        .send({ toMs: Math.round(setMs) - before * MIN })
+        .send({ toMs: Math.round(setAtMs) - before * MIN })
         .expect(200);
       const now: NowView = await s.now();
       const todo = now.jobs.filter((j) => !j.done && j.kind === 'cover');
@@ -131,8 +131,8 @@ describe('a whole farm asked late', () => {
       let freeMs = now.clock.nowMs;
       for (const j of now.jobs.filter((x) => !x.done)) {
         // nobody starts one before the last is done
-        expect(j.dueMs).toBeGreaterThanOrEqual(freeMs - 1);
-        freeMs = j.dueMs + j.minutes * MIN;
+        expect(j.dueAtMs).toBeGreaterThanOrEqual(freeMs - 1);
+        freeMs = j.dueAtMs + j.minutes * MIN;
         if (j.kind === 'cover' && !j.why.includes('as soon as you can'))
           expect(freeMs).toBeLessThanOrEqual(j.onByMs + 1);
       }

@@ -8,7 +8,7 @@ import {
   evaluateBed,
   evaluateHouse,
   HOUR_MS,
-  latestCoverMs,
+  latestCoverAtMs,
   looksAtLifting,
   nightWindow,
   prepareWeather,
@@ -28,7 +28,7 @@ import { demoTruth, demoWeather } from './demoWeather';
 const pool: NightPool = {
   house: (task) => Promise.resolve(evaluateHouse(task)),
   evaluate: (task) => Promise.resolve(evaluateBed(task)),
-  due: (w) => Promise.resolve(latestCoverMs(w.task, w.specs)),
+  due: (w) => Promise.resolve(latestCoverAtMs(w.task, w.specs)),
   lift: (task) => Promise.resolve(looksAtLifting(task)),
   learn: (task) => Promise.resolve(learnFrom(task)),
   solve: (task) => solveLp(task.lp, task.seconds),
@@ -76,14 +76,14 @@ test.each(MORNINGS)(
     for (const b of plan.beds) {
       const mates = plan.beds.filter((o) => o.structure.id === b.structure.id);
       const job = jobs.find((j) => j.items.some((i) => i.bedId === b.bed.id));
-      const specs = (offMs: number) =>
+      const specs = (offAtMs: number) =>
         mates.map((o) => {
-          const to = o === b ? offMs : window.toMs + HOUR_MS;
+          const to = o === b ? offAtMs : window.toMs + HOUR_MS;
           const timing = o.on.map(() => ({ on: [{ from: iso(window.fromMs + 4 * HOUR_MS), to: iso(to) }] }));
           return bedSpec(o.structure, o.bed, o.plantings, o.on, { deepC: o.deepC, timing });
         });
-      const lowest = (offMs: number, fromMs: number) => {
-        const r = runHouse(specs(offMs), record).beds[mates.indexOf(b)]!;
+      const lowest = (offAtMs: number, fromMs: number) => {
+        const r = runHouse(specs(offAtMs), record).beds[mates.indexOf(b)]!;
         return Math.min(...[...r.leafC].filter((_, i) => r.entryMs[i]! >= fromMs));
       };
       if (!job) {
@@ -91,8 +91,8 @@ test.each(MORNINGS)(
         continue;
       }
       expect(b.lift!.atMs).not.toBeNull();
-      const off = lowest(job.dueMs, job.dueMs);
-      const on = lowest(window.toMs + HOUR_MS, job.dueMs);
+      const off = lowest(job.dueAtMs, job.dueAtMs);
+      const on = lowest(window.toMs + HOUR_MS, job.dueAtMs);
       for (const p of b.atRisk) {
         // one outcome in ten may be worse than was borne; by no more than the forecast errs
         expect(off).toBeGreaterThan(Math.min(p.thresholds.harmC, on) - 1);
@@ -106,7 +106,7 @@ test('in hard frost the potatoes stay under their blanket until they have thawed
   const { plan, jobs } = await morning('2027-01-14', 9.07);
   const first = jobs.find((j) => j.items.some((i) => i.bedId === 'n5'))!;
   // its leaves are frozen: not before they have thawed, hours after the sun is up
-  expect(first.dueMs).toBeGreaterThan(plan.nowMs + HOUR_MS / 2);
+  expect(first.dueAtMs).toBeGreaterThan(plan.nowMs + HOUR_MS / 2);
   const view = nowView(
     { nowMs: plan.nowMs, mode: 'demo', phase: 'morning', window: plan.window, closingMs: 0, morningMs: 0 },
     { state: 'ready', done: 3, of: 3 },
@@ -116,6 +116,6 @@ test('in hard frost the potatoes stay under their blanket until they have thawed
   );
   const said = view.sentence.map((s) => s.text).join('');
   expect(said).not.toMatch(/Nothing is frozen|Lift when it suits/);
-  const last = Math.max(...jobs.map((j) => j.dueMs));
+  const last = Math.max(...jobs.map((j) => j.dueAtMs));
   expect(said).toContain(`Leave them be until ${clockText(last, style)}.`);
 }, 60_000);

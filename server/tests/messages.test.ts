@@ -30,8 +30,8 @@ test('in the afternoon nothing is late, and nothing is told', async () => {
 });
 
 test('after its time a bed near harm is told once, with where the sheet is; what the sink refuses comes again', async () => {
-  const { sunsetMs } = nightWindow('2027-01-14', DEMO_FARM);
-  await s.context.options.clock.set(Math.round(sunsetMs! - HOUR / 2));
+  const { sunsetAtMs } = nightWindow('2027-01-14', DEMO_FARM);
+  await s.context.options.clock.set(Math.round(sunsetAtMs! - HOUR / 2));
   await s.now();
   const broken = { send: () => Promise.reject(new Error('no signal')) };
   expect(await lookOut(s.context, broken)).toEqual([]);

@@ -71,9 +71,9 @@ test('the evening: a sentence, jobs within the stock, places ranked by margin', 
   const kit = (await s.api.get('/api/kit')).body as { covers: { id: string; count: number }[] };
   for (const c of kit.covers) expect(used[c.id] ?? 0).toBeLessThanOrEqual(c.count);
   // starts run in order and leave time for the work
-  const times = now.jobs.map((j) => j.dueMs);
+  const times = now.jobs.map((j) => j.dueAtMs);
   expect(times).toEqual([...times].sort((a, b) => a - b));
-  for (const j of now.jobs) expect(j.dueMs).toBeLessThanOrEqual(Math.max(now.clock.nowMs, j.onByMs));
+  for (const j of now.jobs) expect(j.dueAtMs).toBeLessThanOrEqual(Math.max(now.clock.nowMs, j.onByMs));
 }, 60_000);
 
 test('refusing a cover for a bed frees it, and the plan says so', async () => {

@@ -1,5 +1,12 @@
 /** The planner by itself: roof by roof, once for one state, abandoned for the next, and honest when it fails. */
-import { bedSpec, evaluateBed, evaluateHouse, horizonOf, latestCoverMs, looksAtLifting } from '@fogata/core';
+import {
+  bedSpec,
+  evaluateBed,
+  evaluateHouse,
+  horizonOf,
+  latestCoverAtMs,
+  looksAtLifting,
+} from '@fogata/core';
 import { chosenOutcome } from '@fogata/core/planning';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { learnFrom } from '../src/night/learning';
@@ -32,7 +39,7 @@ function gatedPool() {
       return evaluateHouse(task);
     },
     evaluate: (task) => Promise.resolve(evaluateBed(task)),
-    due: (w) => Promise.resolve(latestCoverMs(w.task, w.specs)),
+    due: (w) => Promise.resolve(latestCoverAtMs(w.task, w.specs)),
     lift: (task) => Promise.resolve(looksAtLifting(task)),
     learn: (task) => Promise.resolve(learnFrom(task)),
     solve: (task) => solveLp(task.lp, task.seconds),
@@ -161,7 +168,7 @@ test('what is shown for a house is the house as planned: each bed as it comes ou
     beds: house.map((b) => {
       const covers = b.options.find((o) => o.key === b.chosen)!.covers;
       const timing = covers.map(() => ({
-        on: [{ from: new Date(plan.closeMs).toISOString(), to: '2100-01-01T00:00:00Z' }],
+        on: [{ from: new Date(plan.closeAtMs).toISOString(), to: '2100-01-01T00:00:00Z' }],
       }));
       return {
         id: b.bed.id,

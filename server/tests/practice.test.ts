@@ -50,8 +50,8 @@ test('a farm keeps its name for phones, also in its backups; a rehearsal has ano
 
 test('it begins at closing time of the day that is named, never of one that was', () => {
   const at = (on?: string) => practiceStartMs(DEMO_FARM, DEMO_START_MS, on);
-  const { sunsetMs } = nightWindow('2027-02-01', DEMO_FARM);
-  expect(Math.abs(at('2027-02-01') - (sunsetMs! - 2.5 * 3_600_000))).toBeLessThan(60_000);
+  const { sunsetAtMs } = nightWindow('2027-02-01', DEMO_FARM);
+  expect(Math.abs(at('2027-02-01') - (sunsetAtMs! - 2.5 * 3_600_000))).toBeLessThan(60_000);
   expect(at()).toBeGreaterThan(nightWindow('2027-01-14', DEMO_FARM).fromMs);
   for (const bad of ['2027-01-13', 'tomorrow', '2027-02-31x', '2031-01-01', ''])
     expect(() => at(bad)).toThrow(/--on: expected a date from 2027-01-14 on/);

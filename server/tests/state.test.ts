@@ -89,7 +89,7 @@ test('within the hands and each place’s latest time it finds what trying every
         options: [
           { key: 'bare', loss: bare, minutes: 0, pieces: {} },
           { ...sheet, loss: 1, byMin: 20 + Math.floor(50 * random()) },
-          { ...sheet, loss: 1 + 0.4 * bare, byMin: 90, lateMs: 1 },
+          { ...sheet, loss: 1 + 0.4 * bare, byMin: 90, lateAtMs: 1 },
         ],
       };
     });
@@ -114,7 +114,7 @@ test('within the hands and each place’s latest time it finds what trying every
     const chosen = Object.values(problem.read(await solveLp(problem.lp, 10)));
     expect(chosen.reduce((s, o) => s + cost(o), 0)).toBeCloseTo(best, 3);
     expect(can(chosen)).toBe(true);
-    late += chosen.filter((o) => o.lateMs !== undefined).length;
+    late += chosen.filter((o) => o.lateAtMs !== undefined).length;
   }
   // being late was worth it at times: it was an option, not a slip
   expect(late).toBeGreaterThan(0);

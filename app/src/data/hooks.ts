@@ -39,10 +39,10 @@ import { readStored, store } from './storage';
 const SHOWS_ACTS = /^\/api\/(now|day|beds(\?.*)?|places\/[^/]+)$/;
 
 async function get<T>(path: string): Promise<T> {
-  const askedMs = Date.now();
+  const askedAtMs = Date.now();
   const answer = await request<T>(path);
   if (path === '/api/farm') learnFarm(answer as unknown as FarmView);
-  return SHOWS_ACTS.test(path) ? { ...answer, askedMs } : answer;
+  return SHOWS_ACTS.test(path) ? { ...answer, askedAtMs } : answer;
 }
 
 /** What was last known, so that a screen opens without the server. */

@@ -24,7 +24,7 @@ import {
 import type { OwnAct } from './outbox';
 
 /** A view and when it was asked for, by this device's clock. */
-export type Asked<T> = T & { askedMs?: number };
+export type Asked<T> = T & { askedAtMs?: number };
 
 interface Since {
   acts: FarmRecord[];
@@ -32,8 +32,8 @@ interface Since {
 }
 
 /** The acts that an answer cannot know, without those that are taken back by another of them, and what else is taken back. */
-function unknownTo(acts: readonly OwnAct[], askedMs: number): Since {
-  const list = acts.filter((a) => a.sentMs === null || a.sentMs >= askedMs).map((a) => a.record);
+function unknownTo(acts: readonly OwnAct[], askedAtMs: number): Since {
+  const list = acts.filter((a) => a.sentMs === null || a.sentMs >= askedAtMs).map((a) => a.record);
   const back = new Set<string>();
   for (const r of [...list].reverse()) if (r.kind === 'retraction' && !back.has(r.id)) back.add(r.retracts);
   return { acts: list.filter((r) => r.kind !== 'retraction' && !back.has(r.id)), back };
@@ -46,7 +46,7 @@ function shown<V extends object>(
   own: readonly OwnAct[],
   show: (state: Lain, since: Since) => V,
 ): V {
-  const since = unknownTo(own, view.askedMs ?? 0);
+  const since = unknownTo(own, view.askedAtMs ?? 0);
   if (since.acts.length === 0 && since.back.size === 0) return view;
   return show(foldOn(standing ?? NOTHING_STANDS, since.acts, since.back), since);
 }

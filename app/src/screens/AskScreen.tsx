@@ -175,7 +175,7 @@ function Ask({ guess, empty, nowMs }: { guess: TownRow | null; empty: boolean; n
   const lowAtMs = (() => {
     if (!place) return 0;
     const window = nightOf(nowMs, place);
-    const dawn = window.sunriseMs ?? window.toMs - 5.5 * HOUR_MS;
+    const dawn = window.sunriseAtMs ?? window.toMs - 5.5 * HOUR_MS;
     const coming = dawn < nowMs ? dawn + 24 * HOUR_MS : dawn;
     return Math.round(coming / (HOUR_MS / 2)) * (HOUR_MS / 2);
   })();

@@ -192,7 +192,7 @@ export function ForecastScreen() {
   const { data, error } = useFarm();
   const clock = data?.clock;
   // the coming night's sunrise, when it is usually coldest; half past six where the sun does not rise
-  const dawn = clock ? (clock.window.sunriseMs ?? clock.window.toMs - 5.5 * HOUR_MS) : 0;
+  const dawn = clock ? (clock.window.sunriseAtMs ?? clock.window.toMs - 5.5 * HOUR_MS) : 0;
   const lowMs = clock
     ? Math.round((dawn < clock.nowMs ? dawn + 24 * HOUR_MS : dawn) / (HOUR_MS / 2)) * (HOUR_MS / 2)
     : 0;

@@ -13,12 +13,12 @@ export function useTheme(): Palette {
 export function themeFor(
   choice: 'clock' | 'day' | 'night',
   nowMs: number,
-  sunsetMs: number | null,
-  sunriseMs: number | null,
+  sunsetAtMs: number | null,
+  sunriseAtMs: number | null,
 ): Palette {
   if (choice !== 'clock') return choice === 'day' ? DAY : NIGHT;
-  if (sunsetMs === null || sunriseMs === null) return DAY;
-  return nowMs < sunsetMs || nowMs > sunriseMs ? DAY : NIGHT;
+  if (sunsetAtMs === null || sunriseAtMs === null) return DAY;
+  return nowMs < sunsetAtMs || nowMs > sunriseAtMs ? DAY : NIGHT;
 }
 
 /** What is around the app (the page's edge, a phone's bar) has its ground's colour. */
@@ -35,7 +35,12 @@ export function ThemeProvider({ children, force }: { children: ReactNode; force?
   const palette =
     force ??
     (data
-      ? themeFor(data.farm.theme, data.clock.nowMs, data.clock.window.sunsetMs, data.clock.window.sunriseMs)
+      ? themeFor(
+          data.farm.theme,
+          data.clock.nowMs,
+          data.clock.window.sunsetAtMs,
+          data.clock.window.sunriseAtMs,
+        )
       : DAY);
   useEffect(() => paintWindow(palette), [palette]);
   return <ThemeContext.Provider value={palette}>{children}</ThemeContext.Provider>;

@@ -64,7 +64,7 @@ export interface TryResult {
   maxIndex: number;
   frozenH: number;
   /** When leaves that froze have thawed, epoch ms; null where they never froze. */
-  thawMs: number | null;
+  thawAtMs: number | null;
   sunWm2: number[];
   /** Height of the sun, degrees. */
   sunDeg: number[];
@@ -132,7 +132,7 @@ export function tryStack(request: TryRequest): TryResult {
     if (run.canopyAirC[i]! > run.canopyAirC[maxIndex]!) maxIndex = i;
   });
   const night = run.entryMs.filter((ms) => ms <= request.nightToMs + 3 * HOUR_MS);
-  const thawMs = thawTimeMs(night, leafC, from);
+  const thawAtMs = thawTimeMs(night, leafC, from);
   return {
     timesMs: run.entryMs,
     outsideC: [...run.outsideC],
@@ -151,7 +151,7 @@ export function tryStack(request: TryRequest): TryResult {
     minIndex,
     maxIndex,
     frozenH,
-    thawMs,
+    thawAtMs,
     sunWm2: [...run.sunWm2],
     sunDeg: run.entryMs.map(
       (ms) =>

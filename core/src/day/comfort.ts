@@ -37,7 +37,7 @@ export function discomfort(
   for (let i = 0; i < run.entryMs.length; i++) {
     const ms = run.entryMs[i]!;
     const leafC = run.leafC[i]!;
-    const light = turns.some((t) => ms >= t.riseMs && ms <= t.setMs);
+    const light = turns.some((t) => ms >= t.riseAtMs && ms <= t.setAtMs);
     cost += over(leafC - limits.leafMaxC, HOT) + over(leafMinC - leafC, COLD);
     if (limits.soilMaxC !== undefined) cost += SOIL * Math.max(0, run.soilC[1][i]! - limits.soilMaxC);
     if (!light) cost += BANKED.cost * Math.max(0, leafMinC + BANKED.overK - leafC);
@@ -51,7 +51,9 @@ export function discomfort(
   for (const t of turns) {
     const dry = run.entryMs.filter(
       (ms, i) =>
-        ms >= t.riseMs + MOULD.edgeMs && ms <= t.setMs - MOULD.edgeMs && run.humidity[i]! < MOULD.humidity,
+        ms >= t.riseAtMs + MOULD.edgeMs &&
+        ms <= t.setAtMs - MOULD.edgeMs &&
+        run.humidity[i]! < MOULD.humidity,
     ).length;
     cost += (MOULD.cost * Math.max(0, MOULD.hours - dry * hours)) / hours;
   }

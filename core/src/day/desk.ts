@@ -12,7 +12,7 @@ import type { SoilState } from '../heat/carry';
 import type { BedSpec, Site, WeatherEntry } from '../heat/types';
 import { bandOf } from '../night/bands';
 import { PLAN_STEP_S } from '../night/prepared';
-import { layMs, type NightPlan, type PlannedBed } from '../night/planned';
+import { layAtMs, type NightPlan, type PlannedBed } from '../night/planned';
 import { bedSpec } from '../night/stack';
 import { HOUR_MS } from '../time/farmTime';
 import { turnsOf, type Limits } from './limits';
@@ -57,9 +57,9 @@ const OVER_HARM_K = 0.5;
 const MOSTLY_LOST = 0.5;
 
 /** When the covers of a bed come off: as its plan has it. */
-function offMs(plan: NightPlan, b: PlannedBed, riseMs: number): number {
+function offAtMs(plan: NightPlan, b: PlannedBed, riseAtMs: number): number {
   if (b.lift) return b.lift.atMs ?? Infinity;
-  return Math.max(plan.nowMs, riseMs + LIFTED_AFTER_MS);
+  return Math.max(plan.nowMs, riseAtMs + LIFTED_AFTER_MS);
 }
 
 /** Where harm begins first of all that stands under one roof, °C: an opening cools every bed of it. */
@@ -76,20 +76,20 @@ function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEn
   const { farm, structures } = plan.data;
   const startMs = Date.parse(members[0]![0]!.time);
   const endMs = Date.parse(members[0]!.at(-1)!.time);
-  const noonMs = plan.window.toMs;
-  const day = turnsOf(farm, startMs, endMs).find((t) => Math.abs(t.noonMs - noonMs) < 6 * HOUR_MS);
-  if (!day || plan.nowMs > day.setMs) return null;
+  const noonAtMs = plan.window.toMs;
+  const day = turnsOf(farm, startMs, endMs).find((t) => Math.abs(t.noonAtMs - noonAtMs) < 6 * HOUR_MS);
+  if (!day || plan.nowMs > day.setAtMs) return null;
   const fromMs = Math.max(
     Math.ceil(plan.nowMs / QUARTER_MS) * QUARTER_MS,
-    Math.ceil(day.riseMs / QUARTER_MS) * QUARTER_MS,
+    Math.ceil(day.riseAtMs / QUARTER_MS) * QUARTER_MS,
   );
   const covers = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
-  const off = offMs(plan, b, day.riseMs);
+  const off = offAtMs(plan, b, day.riseAtMs);
   const left = [...b.on];
   const timing = covers.map((c) => {
     const at = left.indexOf(c);
     if (at >= 0) left.splice(at, 1);
-    const from = at >= 0 ? startMs - HOUR_MS : layMs(plan, b);
+    const from = at >= 0 ? startMs - HOUR_MS : layAtMs(plan, b);
     return { on: [{ from: iso(from), to: iso(Math.max(from + 1, Math.min(off, endMs + HOUR_MS))) }] };
   });
   const opening = plan.state.openings.get(b.structure.id)?.fraction ?? 0;
@@ -110,10 +110,10 @@ function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEn
       leafMaxC: crop.spoilC,
       leafMinC: Math.min(crop.spoilC - 1, harmUnder(beds) + OVER_HARM_K),
       style: usualVenting(crop) === 'warm' ? 'warm' : 'air',
-      there: [{ fromMs, toMs: day.setMs + HOUR_MS }],
+      there: [{ fromMs, toMs: day.setAtMs + HOUR_MS }],
     },
     fromMs,
-    toMs: day.setMs,
+    toMs: day.setAtMs,
   };
 }
 

@@ -21,9 +21,9 @@ export interface Limits {
 
 /** A day with its light, and the night after it. */
 export interface Turn {
-  riseMs: number;
-  setMs: number;
-  noonMs: number;
+  riseAtMs: number;
+  setAtMs: number;
+  noonAtMs: number;
 }
 
 const DAY_MS = 24 * HOUR_MS;
@@ -35,9 +35,9 @@ export function turnsOf(site: Site, fromMs: number, toMs: number): Turn[] {
   for (let ms = first + DAY_MS / 2; ms <= toMs + DAY_MS / 2; ms += DAY_MS) {
     const sun = sunTimes(ms, site.latitude, site.longitude);
     const turn = sun
-      ? { riseMs: sun.riseMs, setMs: sun.setMs, noonMs: sun.noonMs }
-      : { riseMs: ms - 6 * HOUR_MS, setMs: ms + 6 * HOUR_MS, noonMs: ms };
-    if (turn.setMs > fromMs && turn.riseMs < toMs) out.push(turn);
+      ? { riseAtMs: sun.riseAtMs, setAtMs: sun.setAtMs, noonAtMs: sun.noonAtMs }
+      : { riseAtMs: ms - 6 * HOUR_MS, setAtMs: ms + 6 * HOUR_MS, noonAtMs: ms };
+    if (turn.setAtMs > fromMs && turn.riseAtMs < toMs) out.push(turn);
   }
   return out;
 }
@@ -48,7 +48,8 @@ const AFTER_SET_MS = 2 * HOUR_MS;
 /** The full hours of a span at which somebody is there, and the moments at which they come. */
 export function hoursThere(limits: Limits, turns: readonly Turn[], fromMs: number, toMs: number): number[] {
   const there =
-    limits.there ?? turns.map((t) => ({ fromMs: t.riseMs - BEFORE_RISE_MS, toMs: t.setMs + AFTER_SET_MS }));
+    limits.there ??
+    turns.map((t) => ({ fromMs: t.riseAtMs - BEFORE_RISE_MS, toMs: t.setAtMs + AFTER_SET_MS }));
   const out = new Set<number>();
   for (const span of there) {
     const from = Math.max(span.fromMs, fromMs);

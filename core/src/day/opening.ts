@@ -30,8 +30,8 @@ interface Opened {
 /** A day's moves of one opening, in their order; the last shuts it. */
 type DayMoves = Opened[];
 interface Night {
-  onMs: number;
-  offMs: number;
+  onAtMs: number;
+  offAtMs: number;
 }
 
 export interface Openings {
@@ -67,10 +67,10 @@ export function asOpened<C extends OpeningCase>(c: C, o: Openings, sheets = true
     const spans: Night[] = [];
     for (const n of o.nights[j]!) {
       const last = spans.at(-1);
-      if (n && last && last.offMs >= n.onMs) last.offMs = n.offMs;
+      if (n && last && last.offAtMs >= n.onAtMs) last.offAtMs = n.offAtMs;
       else if (n) spans.push({ ...n });
     }
-    return { ...l, on: spans.map((s) => ({ from: iso(s.onMs), to: iso(s.offMs) })) };
+    return { ...l, on: spans.map((s) => ({ from: iso(s.onAtMs), to: iso(s.offAtMs) })) };
   });
   return { ...c, stack };
 }
@@ -110,7 +110,7 @@ export function openingPlan<C extends OpeningCase>(c: C, limits: Limits, options
     return discomfort(run, limits, turns, openAt) + work(o, c.stack, turns);
   };
   const ends = turns[0] ? liftsIn(turns[0], hours, endMs).filter((ms) => ms > startMs) : [];
-  const firstNight: Night = { onMs: startMs, offMs: ends[0] ?? endMs };
+  const firstNight: Night = { onAtMs: startMs, offAtMs: ends[0] ?? endMs };
   const best: Openings = {
     moves: c.stack.map(() => turns.map(() => [])),
     nights: c.stack.map((l) => [
@@ -135,7 +135,7 @@ export function openingPlan<C extends OpeningCase>(c: C, limits: Limits, options
     }
     const begun = d === 0 && best.nights[j]![0] ? ends : [];
     return [
-      ...begun.map((offMs) => withNight(best, j, 0, { onMs: startMs, offMs })),
+      ...begun.map((offAtMs) => withNight(best, j, 0, { onAtMs: startMs, offAtMs })),
       ...nightsOf(turn, turns[d + 1], hours, endMs).map((n) => withNight(best, j, d + 1, n)),
     ];
   };
@@ -177,7 +177,8 @@ function work(o: Openings, stack: readonly Layer[], turns: readonly Turn[]): num
     const passed = MATERIALS[stack[j]!.material].sunPassed;
     for (const n of nights)
       for (const t of turns)
-        if (n) dim += (1 - passed) * Math.max(0, Math.min(n.offMs, t.setMs) - Math.max(n.onMs, t.riseMs));
+        if (n)
+          dim += (1 - passed) * Math.max(0, Math.min(n.offAtMs, t.setAtMs) - Math.max(n.onAtMs, t.riseAtMs));
   });
   return MOVE * (moves + 2 * laid) + (DIM_HOUR * dim) / HOUR_MS;
 }
@@ -186,15 +187,15 @@ type Hours = (fromMs: number, toMs: number) => number[];
 
 /** What may be done with an opening in a day: left shut; opened, by how much, and shut; and once more moved between. */
 function daysOf(turn: Turn, hours: Hours, now: DayMoves, mayShutOnly: boolean): DayMoves[] {
-  const day = hours(turn.riseMs - HOUR_MS, turn.setMs + 2 * HOUR_MS);
+  const day = hours(turn.riseAtMs - HOUR_MS, turn.setAtMs + 2 * HOUR_MS);
   const out: DayMoves[] = [[]];
-  const shuts = (from: number) => day.filter((ms) => ms > from && ms >= turn.noonMs);
+  const shuts = (from: number) => day.filter((ms) => ms > from && ms >= turn.noonAtMs);
   if (mayShutOnly) for (const atMs of day) out.push([{ atMs, fraction: 0 }]);
-  for (const atMs of day.filter((ms) => ms < turn.setMs))
+  for (const atMs of day.filter((ms) => ms < turn.setAtMs))
     for (const fraction of WIDTHS) {
       // the usual time to shut first: later ones are gone through below
       const until = shuts(atMs);
-      const usual = until.filter((ms) => ms >= turn.setMs - 2 * HOUR_MS)[0] ?? until.at(-1);
+      const usual = until.filter((ms) => ms >= turn.setAtMs - 2 * HOUR_MS)[0] ?? until.at(-1);
       if (usual !== undefined)
         out.push([
           { atMs, fraction },
@@ -214,16 +215,16 @@ function daysOf(turn: Turn, hours: Hours, now: DayMoves, mayShutOnly: boolean): 
 
 /** When a sheet that lies in the night before a day may be lifted: in its morning, or with the last who are there. */
 function liftsIn(day: Turn, hours: Hours, endMs: number): number[] {
-  const all = hours(day.riseMs, day.setMs + 2 * HOUR_MS);
-  const morning = all.filter((ms) => ms <= day.noonMs + 3 * HOUR_MS);
+  const all = hours(day.riseAtMs, day.setAtMs + 2 * HOUR_MS);
+  const morning = all.filter((ms) => ms <= day.noonAtMs + 3 * HOUR_MS);
   return [...new Set([...morning, all.at(-1) ?? endMs])];
 }
 
 /** When a sheet may be laid in an evening and lifted on the day after it, or left off. */
 function nightsOf(turn: Turn, next: Turn | undefined, hours: Hours, endMs: number): (Night | null)[] {
   const offs = next ? liftsIn(next, hours, endMs) : [endMs];
-  const laid = hours(turn.setMs - 3 * HOUR_MS, turn.setMs + 2 * HOUR_MS).flatMap((onMs) =>
-    offs.filter((offMs) => offMs > onMs).map((offMs): Night => ({ onMs, offMs })),
+  const laid = hours(turn.setAtMs - 3 * HOUR_MS, turn.setAtMs + 2 * HOUR_MS).flatMap((onAtMs) =>
+    offs.filter((offAtMs) => offAtMs > onAtMs).map((offAtMs): Night => ({ onAtMs, offAtMs })),
   );
   return [null, ...laid];
 }
@@ -231,6 +232,6 @@ function nightsOf(turn: Turn, next: Turn | undefined, hours: Hours, endMs: numbe
 /** Whether a sheet lies there as the case begins in a night: of that night only the end may be chosen. */
 function liesAtStart(l: Layer, turns: readonly Turn[], startMs: number): boolean {
   const [first] = turns;
-  if (!isSheet(l) || !first || startMs >= first.riseMs) return false;
+  if (!isSheet(l) || !first || startMs >= first.riseAtMs) return false;
   return l.on?.some((s) => Date.parse(s.from) <= startMs && Date.parse(s.to) > startMs) ?? true;
 }

@@ -29,7 +29,7 @@ export function partsOf(
   fromMs: number,
   toMs: number,
 ): number[] {
-  const snow = w.snowNode >= 0 && (w.snowM > SNOW_MIN_M || w.weather.snowMs[k]! > 0);
+  const snow = w.snowNode >= 0 && (w.snowM > SNOW_MIN_M || w.weather.snowMps[k]! > 0);
   if (!snow && moves.length === 0) return [toMs];
   const ends = moves.filter((ms) => ms > fromMs + LEAST_MS && ms < toMs - LEAST_MS);
   if (snow) {

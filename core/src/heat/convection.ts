@@ -82,9 +82,9 @@ export function freeWm2K(dT: number, rises: boolean, r = 1): number {
   return rises ? Math.max(0.4, 1.6 * Math.cbrt(d)) : Math.max(0.6, Math.sqrt(Math.sqrt(d)));
 }
 
-/** Forced by a draught of `speedMs` inside a cover. */
-export function draughtWm2K(speedMs: number): number {
-  return 2.5 * Math.sqrt(speedMs);
+/** Forced by a draught of `speedMps` inside a cover. */
+export function draughtWm2K(speedMps: number): number {
+  return 2.5 * Math.sqrt(speedMps);
 }
 
 /**
@@ -100,15 +100,15 @@ export function turningMs(heightM: number, dT: number): number {
  * places with what sinks, 0.055 √(gHΔT/T) (Epstein 1988, exchange through level openings); and what moving air
  * stirs, 0.08 u (turbulence of a twelfth). Example: 10 cm, 1 K warmer, 0.05 m/s: 9; the same colder: 5.
  */
-export function mixingWm2K(heightM: number, warmerK: number, speedMs: number, airJM3K: number): number {
+export function mixingWm2K(heightM: number, warmerK: number, speedMps: number, airJM3K: number): number {
   const plumes = warmerK > 0 ? 0.055 * Math.sqrt(9.81 * Math.max(0.05, heightM) * (warmerK / KELVIN)) : 0;
-  return Math.max(1, airJM3K * (plumes + 0.08 * speedMs));
+  return Math.max(1, airJM3K * (plumes + 0.08 * speedMps));
 }
 
 /** One face of leaves of 5 cm: forced and free plates (Monteith and Unsworth, ch. 10), 0.7 for those behind others. */
-export function leafWm2K(speedMs: number, dT: number, r = 1): number {
+export function leafWm2K(speedMps: number, dT: number, r = 1): number {
   const buoyant = 1.4 * Math.sqrt(Math.sqrt(Math.abs(dT) / 0.05));
-  return 0.7 * Math.sqrt(r) * Math.max(buoyant, 8 * Math.sqrt(speedMs / 0.05));
+  return 0.7 * Math.sqrt(r) * Math.max(buoyant, 8 * Math.sqrt(speedMps / 0.05));
 }
 
 /** Resistance of the stomata, s/m: 120 in full light, 2,500 (cuticle) in the dark. `lightWm2` is what leaves absorb. */

@@ -30,7 +30,7 @@ export interface PreparedWeather {
   windFromDeg: Float64Array;
   /** Rain, kg/(m² s); new snow, m/s. */
   rainKgM2s: Float64Array;
-  snowMs: Float64Array;
+  snowMps: Float64Array;
   hasSnow: boolean;
   /** The series that run straight from one step to the next, and those that hold through a step. */
   linear: Float64Array[];
@@ -74,7 +74,7 @@ export function prepareWeather(
     sunAzimuthDeg: make(),
     windFromDeg: make(),
     rainKgM2s: make(),
-    snowMs: make(),
+    snowMps: make(),
     hasSnow: entries.some((e) => (e.snowMm ?? 0) > 0),
     airJM3K: airHeatJM3K(pressure),
     density: pressure / 101_325,
@@ -83,7 +83,7 @@ export function prepareWeather(
     held: [],
   };
   w.linear.push(w.airC, w.vapourPa, w.windMs, w.skyWm2, w.skyC, w.beamWm2, w.diffuseWm2, w.cosZenith);
-  w.held.push(w.sunAzimuthDeg, w.windFromDeg, w.rainKgM2s, w.snowMs);
+  w.held.push(w.sunAzimuthDeg, w.windFromDeg, w.rainKgM2s, w.snowMps);
   for (let k = 0; k <= steps; k++) {
     const i = Math.min(Math.floor(k / stepsPerEntry), entries.length - 2);
     const f = k / stepsPerEntry - i;
@@ -113,7 +113,7 @@ export function prepareWeather(
     // an interval's rain and snow fall evenly in the interval that ends at its entry
     const ending = entries[Math.min(i + (f > 0 ? 1 : 0), entries.length - 1)]!;
     w.rainKgM2s[k] = (ending.rainMm ?? 0) / intervalS;
-    w.snowMs[k] = (ending.snowMm ?? 0) / 1000 / intervalS;
+    w.snowMps[k] = (ending.snowMm ?? 0) / 1000 / intervalS;
   }
   return w;
 }

@@ -14,7 +14,7 @@ export function fallingSnow(w: Work, k: number, dt: number): void {
   if (w.snowLayer >= 0 && w.active[w.snowLayer] !== 1) w.snowM = 0;
   if (w.snowM <= 0) w.snowLayer = top;
   const before = w.snowM > SNOW_MIN_M;
-  w.snowM = Math.min(MOST_M, w.snowM + w.weather.snowMs[k]! * dt);
+  w.snowM = Math.min(MOST_M, w.snowM + w.weather.snowMps[k]! * dt);
   if (w.snowM > SNOW_MIN_M && !before) {
     w.opticsStale = true;
     w.keptWm2K.fill(0);

@@ -19,20 +19,20 @@ const MAX_ITERATIONS = 14;
 const FIRST_LOOK = 0.25;
 
 /** Which layers are on and how far they are open at the middle of the step; what wraps what. */
-export function setLayers(w: Work, midMs: number): void {
+export function setLayers(w: Work, midAtMs: number): void {
   const { net } = w;
   let changed = false;
   let moved = false;
   for (let i = 0; i < net.layers.length; i++) {
     const layer = net.layers[i]!;
     let on = layer.on === null ? 1 : 0;
-    if (layer.on) for (const span of layer.on) if (midMs >= span.from && midMs < span.to) on = 1;
+    if (layer.on) for (const span of layer.on) if (midAtMs >= span.from && midAtMs < span.to) on = 1;
     if (w.active[i] !== on) {
       changed = true;
       w.active[i] = on;
     }
     let opening = 0;
-    for (const step of layer.open) if (midMs >= step.from) opening = step.fraction;
+    for (const step of layer.open) if (midAtMs >= step.from) opening = step.fraction;
     if (w.opening[i] !== opening) {
       w.opening[i] = opening;
       moved = true;
@@ -105,17 +105,17 @@ function firstGuess(w: Work, steady: boolean): void {
 }
 
 /**
- * Takes a step of `dt` s to what stands at index k of the prepared weather; `midMs` is its middle. `steady` leaves the soil alone and drops other storage:
+ * Takes a step of `dt` s to what stands at index k of the prepared weather; `midAtMs` is its middle. `steady` leaves the soil alone and drops other storage:
  * the state at the very start.
  */
-export function step(w: Work, k: number, midMs: number, dt: number, steady = false): void {
+export function step(w: Work, k: number, midAtMs: number, dt: number, steady = false): void {
   if (dt !== w.lastDt) {
     // the elimination of the soil and the guess of where things head are for one length of step
     w.factored.fill(0);
     w.trust *= Math.min(1, dt / Math.max(1, w.lastDt));
     w.lastDt = dt;
   }
-  setLayers(w, midMs);
+  setLayers(w, midAtMs);
   if (w.snowNode >= 0 && !w.given) fallingSnow(w, k, dt);
   firstGuess(w, steady);
   takeGiven(w, k);

@@ -7,7 +7,7 @@
 import { HOUR_MS } from '../time/farmTime';
 import { couldWin, coverProblem, expectedLoss, workCost, type BedChoice, type PricedOption } from './choose';
 import { coldNights } from './outcome';
-import { darkMs, type PlannedBed, type Work } from './planned';
+import { darkAtMs, type PlannedBed, type Work } from './planned';
 import { optionKey, type CoverOption } from './options';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
@@ -55,19 +55,24 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
   };
   if (w.phase !== 'closing' || as.minutes === 0) return [as];
   // who asks at dusk still gets the half hour that they will take
-  const byDark = Math.max(HOUR_MS / 2, darkMs(w.inputs) - nowMs) / 60_000;
+  const byDark = Math.max(HOUR_MS / 2, darkAtMs(w.inputs) - nowMs) / 60_000;
   const due = b.due;
-  if (!due || due.dueMs >= darkMs(w.inputs)) return [{ ...as, byMin: byDark }];
-  const inTime = { ...as, byMin: Math.max(0, due.dueMs - nowMs) / 60_000 };
+  if (!due || due.dueAtMs >= darkAtMs(w.inputs)) return [{ ...as, byMin: byDark }];
+  const inTime = { ...as, byMin: Math.max(0, due.dueAtMs - nowMs) / 60_000 };
   const outcome = b.outcome.options.find((x) => x.key === o.key)!;
-  const darkAtMs = nowMs + byDark * 60_000;
+  const byDarkAtMs = nowMs + byDark * 60_000;
   const steps = due.later.map((l, n, all) =>
-    n === all.length - 1 ? { ...l, atMs: darkAtMs } : { ...l, atMs: Math.min(l.atMs, darkAtMs) },
+    n === all.length - 1 ? { ...l, atMs: byDarkAtMs } : { ...l, atMs: Math.min(l.atMs, byDarkAtMs) },
   );
   const late = steps.map(({ atMs, lostK }): PricedOption => {
     const nights = coldNights(outcome, lostK);
     const loss = b.atRisk.reduce((sum, a) => sum + expectedLoss(a, nights, w.errorK), 0);
-    return { ...as, byMin: Math.max(0, atMs - nowMs) / 60_000, lateMs: atMs, loss: Math.max(as.loss, loss) };
+    return {
+      ...as,
+      byMin: Math.max(0, atMs - nowMs) / 60_000,
+      lateAtMs: atMs,
+      loss: Math.max(as.loss, loss),
+    };
   });
   return [inTime, ...late];
 }
@@ -133,8 +138,8 @@ export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void
   }
   const chosen = problem.read(values);
   for (const b of beds) {
-    const { key, lateMs } = chosen[b.bed.id]!;
+    const { key, lateAtMs } = chosen[b.bed.id]!;
     b.chosen = key;
-    b.lateMs = lateMs ?? null;
+    b.lateAtMs = lateAtMs ?? null;
   }
 }

@@ -56,7 +56,7 @@ export interface PricedOption {
   /** Minutes from now by which it has to be done; left out where nothing presses. */
   byMin?: number;
   /** Done after the place's own latest time, by this instant, with the loss that goes with that. */
-  lateMs?: number;
+  lateAtMs?: number;
 }
 
 export interface BedChoice {

@@ -101,7 +101,7 @@ function item(c: Change, n: number): JobItem {
 function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const todo = group.filter((c) => !c.done);
   const lines: string[] = [];
-  const overdue = todo.filter((c) => c.bed.lateMs !== null).map((c) => c.bed.bed.name);
+  const overdue = todo.filter((c) => c.bed.lateAtMs !== null).map((c) => c.bed.bed.name);
   if (todo.length > overdue.length) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
   if (overdue.length > 0)
     lines.push(
@@ -119,7 +119,7 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   lines.push(...beds);
   const late = Math.max(0, ...todo.map((c) => lostAtDark(c.bed.due)));
   if (late > 0.4) {
-    const sunset = plan.window.sunsetMs;
+    const sunset = plan.window.sunsetAtMs;
     const lost = differenceText(late, style.units.temperature).replace('+', '');
     lines.push(
       `Half an hour after sundown${sunset ? ` (${clockText(sunset + HOUR_MS / 2, style)})` : ''} it would come out ${lost} colder`,
@@ -130,7 +130,7 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
 
 /** Due time of a group, before anything is late: the earliest of its beds. */
 function dueOf(group: Change[], plan: NightPlan): number {
-  const due = group.filter((c) => !c.done).map((c) => c.bed.lateMs ?? c.bed.due?.dueMs ?? plan.closeMs);
+  const due = group.filter((c) => !c.done).map((c) => c.bed.lateAtMs ?? c.bed.due?.dueAtMs ?? plan.closeAtMs);
   if (due.length > 0) return Math.min(...due);
   return Math.max(...group.map((c) => c.atMs ?? plan.nowMs));
 }
@@ -144,8 +144,8 @@ export const AS_SOON = 'as soon as you can';
 export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] {
   const groups = new Map<string, Change[]>();
   for (const c of changes(plan)) {
-    const late = c.bed.lateMs !== null ? `late${c.bed.lateMs}` : 'todo';
-    const when = c.done ? 'done' : byTime ? `${late}${c.bed.due?.dueMs ?? ''}` : late;
+    const late = c.bed.lateAtMs !== null ? `late${c.bed.lateAtMs}` : 'todo';
+    const when = c.done ? 'done' : byTime ? `${late}${c.bed.due?.dueAtMs ?? ''}` : late;
     const key = `${c.on ? 'on' : 'off'}:${sheetKey(c.cover)}:${c.bed.structure.id}:${when}`;
     groups.set(key, [...(groups.get(key) ?? []), c]);
   }
@@ -165,7 +165,7 @@ export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] 
     return {
       key,
       kind: 'cover' as const,
-      dueMs: dueOf(group, plan),
+      dueAtMs: dueOf(group, plan),
       onByMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
       saves: group.reduce((s, c) => s + c.saves, 0),
       title: on ? `${first.cover.name} ${verb} ${names}` : `${first.cover.name} off ${names}`,
@@ -184,8 +184,8 @@ export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] 
 }
 
 /** What shutting does, as the model has it: on a clear still night a single film can be colder within than the air outside. */
-function shutWhy(beds: readonly PlannedBed[], saves: number, sunsetMs: number, style: Style): string {
-  const sun = `The last sun before ${clockText(sunsetMs, style)} goes into the soil instead of out of the door`;
+function shutWhy(beds: readonly PlannedBed[], saves: number, sunsetAtMs: number, style: Style): string {
+  const sun = `The last sun before ${clockText(sunsetAtMs, style)} goes into the soil instead of out of the door`;
   if (saves >= 1) return `${sun}; shutting it saves about ${moneyText(saves, style.currency)}.`;
   const gain = (b: PlannedBed) => {
     const shut = b.outcome.options.find((o) => o.key === SHUT);
@@ -198,7 +198,7 @@ function shutWhy(beds: readonly PlannedBed[], saves: number, sunsetMs: number, s
 
 /** Shut what is open, early enough to keep the last of the sun. */
 export function closeJobs(plan: NightPlan, style: Style): Job[] {
-  const sunset = plan.window.sunsetMs ?? plan.closeMs + HOUR_MS;
+  const sunset = plan.window.sunsetAtMs ?? plan.closeAtMs + HOUR_MS;
   return plan.data.structures.flatMap((s): Job[] => {
     const opening = plan.state.openings.get(s.id);
     const closedToday = opening !== undefined && opening.fraction === 0 && opening.atMs >= plan.window.fromMs;
@@ -211,8 +211,8 @@ export function closeJobs(plan: NightPlan, style: Style): Job[] {
       {
         key: `close:${s.id}`,
         kind: 'close',
-        dueMs: plan.nowMs,
-        onByMs: closedToday ? opening.atMs : floorMinutes(plan.closeMs, 10),
+        dueAtMs: plan.nowMs,
+        onByMs: closedToday ? opening.atMs : floorMinutes(plan.closeAtMs, 10),
         saves: closedToday ? 0 : saves,
         title: `Close ${s.name}`,
         detail: closedToday

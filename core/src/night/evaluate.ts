@@ -74,9 +74,9 @@ export function joinOutcomes(task: BedTask, parts: readonly OptionOutcome[][]): 
   return task.options.map((o) => found.get(o.key)!);
 }
 
-/** What laying a bed's covers later than `dueMs` takes from its leaf: by when, and how much, each step worse than the one before. */
+/** What laying a bed's covers later than `dueAtMs` takes from its leaf: by when, and how much, each step worse than the one before. */
 export interface Due {
-  dueMs: number;
+  dueAtMs: number;
   later: { atMs: number; lostK: number }[];
 }
 
@@ -90,7 +90,7 @@ const STEP_K = 0.15;
  * The latest time, out of `specs`, at which the covers can go on and still leave the leaf within 0.3 K of what the first
  * of them gives, under the forecast's centre, and what being later than that loses.
  */
-export function latestCoverMs(
+export function latestCoverAtMs(
   task: Omit<BedTask, 'options'>,
   specs: { fromMs: number; spec: BedSpec }[],
 ): Due {
@@ -108,5 +108,5 @@ export function latestCoverMs(
     const lostK = Math.max(0, best - Math.min(...minima.slice(0, i + 1)));
     if (lostK <= (later[0]?.lostK ?? Infinity) - STEP_K) later.unshift({ atMs: specs[i]!.fromMs, lostK });
   }
-  return { dueMs: specs[due]!.fromMs, later };
+  return { dueAtMs: specs[due]!.fromMs, later };
 }

@@ -92,8 +92,8 @@ function wishes(state: Lain, night: string): Map<string, string> {
 export function begin(e: Evening): Begun {
   const { data, state, nowMs, weather, background, beliefs } = e;
   const { window, phase, today } = e.at;
-  const sunset = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
-  const closeMs = Math.max(nowMs, sunset - HOUR_MS);
+  const sunset = window.sunsetAtMs ?? window.fromMs + 6 * HOUR_MS;
+  const closeAtMs = Math.max(nowMs, sunset - HOUR_MS);
   const { members } = weather;
   const history = weather.past.hours;
   const inputs: TaskInputs = {
@@ -105,7 +105,7 @@ export function begin(e: Evening): Begun {
     history,
     members,
     deepC: background.deepC,
-    closeMs,
+    closeAtMs,
     onlyAsIs: phase === 'morning',
     fixed: wishes(state, window.night),
     beliefs,
@@ -115,7 +115,7 @@ export function begin(e: Evening): Begun {
     nowMs,
     window,
     phase,
-    closeMs,
+    closeAtMs,
     issuedMs: weather.issuedMs,
     forecastName: weather.name,
     source: weather.source,

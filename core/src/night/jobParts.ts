@@ -23,7 +23,7 @@ export interface Job {
   key: string;
   kind: 'cover' | 'close' | 'lift';
   /** When to start, so that this and all that follow are done in time; of lifting, the earliest. */
-  dueMs: number;
+  dueAtMs: number;
   /** When it has to be on or shut. */
   onByMs: number;
   /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */

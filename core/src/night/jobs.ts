@@ -27,17 +27,17 @@ export function startTimes(jobs: Job[], nowMs: number, hands: number): void {
     const hand = free.indexOf(Math.max(...free));
     const start = Math.min(job.onByMs, free[hand]!) - job.minutes * 60_000;
     free[hand] = floorMinutes(start, START_STEP);
-    job.dueMs = free[hand]!;
+    job.dueAtMs = free[hand]!;
   }
-  if (todo.every((j) => j.dueMs >= floorMinutes(nowMs, START_STEP))) {
-    for (const job of todo) job.dueMs = Math.max(nowMs, job.dueMs);
+  if (todo.every((j) => j.dueAtMs >= floorMinutes(nowMs, START_STEP))) {
+    for (const job of todo) job.dueAtMs = Math.max(nowMs, job.dueAtMs);
     return;
   }
   free.fill(nowMs);
   for (const job of todo) {
     const hand = free.indexOf(Math.min(...free));
-    job.dueMs = free[hand]!;
-    free[hand] = job.dueMs + job.minutes * 60_000;
+    job.dueAtMs = free[hand]!;
+    free[hand] = job.dueAtMs + job.minutes * 60_000;
   }
 }
 
@@ -46,7 +46,7 @@ function takesOff(job: Job): boolean {
   return job.kind === 'cover' && job.items.some((i) => !i.on);
 }
 
-const isLate = (j: Job) => !j.done && j.kind === 'cover' && j.dueMs + j.minutes * 60_000 > j.onByMs + 1;
+const isLate = (j: Job) => !j.done && j.kind === 'cover' && j.dueAtMs + j.minutes * 60_000 > j.onByMs + 1;
 
 /**
  * The evening's jobs with their starts. A sheet goes over all its beds in one walk; where that would come too late for one of
@@ -71,7 +71,7 @@ export function jobsOf(plan: NightPlan, style: Style): Job[] {
   const jobs = plan.phase === 'morning' ? liftJobs(plan) : eveningJobs(plan, style);
   return jobs.sort(
     (a, b) =>
-      (a.doneAtMs ?? a.dueMs) - (b.doneAtMs ?? b.dueMs) ||
+      (a.doneAtMs ?? a.dueAtMs) - (b.doneAtMs ?? b.dueAtMs) ||
       Number(takesOff(b)) - Number(takesOff(a)) ||
       b.saves - a.saves ||
       a.title.localeCompare(b.title),

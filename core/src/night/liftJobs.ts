@@ -5,7 +5,7 @@ import type { Cover } from '../farm/types';
 import { HOUR_MS } from '../time/farmTime';
 import { LIFT_SHARE } from './choose';
 import { joined, minutesFor, useOf, type Job } from './jobParts';
-import { thawMs, type NightPlan, type PlannedBed } from './planned';
+import { thawAtMs, type NightPlan, type PlannedBed } from './planned';
 
 export function liftJobs(plan: NightPlan): Job[] {
   const light = plan.data.farm.schools.uncover === 'light';
@@ -22,13 +22,13 @@ export function liftJobs(plan: NightPlan): Job[] {
     }
   }
   const jobs = [...groups].map(([key, group]): Job => {
-    const frozen = group.some((g) => thawMs(g.b) !== null);
-    const dueMs = Math.ceil(Math.max(...group.map((g) => g.atMs)) / 600_000) * 600_000;
+    const frozen = group.some((g) => thawAtMs(g.b) !== null);
+    const dueAtMs = Math.ceil(Math.max(...group.map((g) => g.atMs)) / 600_000) * 600_000;
     return {
       key,
       kind: 'lift',
-      dueMs: Math.max(plan.nowMs, dueMs),
-      onByMs: dueMs,
+      dueAtMs: Math.max(plan.nowMs, dueAtMs),
+      onByMs: dueAtMs,
       saves: 0,
       title: `Lift ${group[0]!.cover.name} off ${joined(group.map((g) => g.b.bed.name))}`,
       detail: light
@@ -66,7 +66,7 @@ export function liftJobs(plan: NightPlan): Job[] {
 
 /** What has been lifted this morning, so that it can be seen and undone. */
 function liftedJobs(plan: NightPlan): Job[] {
-  const since = (plan.window.sunriseMs ?? plan.nowMs) - 4 * HOUR_MS;
+  const since = (plan.window.sunriseAtMs ?? plan.nowMs) - 4 * HOUR_MS;
   const groups = new Map<string, Job>();
   const lifted = plan.beds
     .flatMap((b) => (plan.state.spans.get(b.bed.id) ?? []).map((span) => ({ b, span })))
@@ -80,7 +80,7 @@ function liftedJobs(plan: NightPlan): Job[] {
     const job = groups.get(key) ?? {
       key,
       kind: 'lift' as const,
-      dueMs: r.atMs,
+      dueAtMs: r.atMs,
       onByMs: r.atMs,
       saves: 0,
       title: '',

@@ -3,7 +3,7 @@ import { horizonOf } from '../farm/shade';
 import { HOUR_MS } from '../time/farmTime';
 import { medianOf } from './bands';
 import { liftTimeMs, type LiftTask } from './lift';
-import { bedTask, thawMs, type Found, type NightPlan, type PlannedBed, type Work } from './planned';
+import { bedTask, thawAtMs, type Found, type NightPlan, type PlannedBed, type Work } from './planned';
 import { bedSpec } from './stack';
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -19,8 +19,8 @@ const LIFT_EVERY_MS = HOUR_MS / 2;
 export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   if (b.on.length === 0) return;
   const i = w.inputs;
-  const rise = i.window.sunriseMs ?? i.window.toMs - 4 * HOUR_MS;
-  const thaw = i.data.farm.schools.uncover === 'light' ? null : thawMs(b);
+  const rise = i.window.sunriseAtMs ?? i.window.toMs - 4 * HOUR_MS;
+  const thaw = i.data.farm.schools.uncover === 'light' ? null : thawAtMs(b);
   // what is frozen for as long as one knows stays covered
   const stays = thaw === Infinity;
   const first = Math.max(

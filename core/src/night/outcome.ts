@@ -20,7 +20,7 @@ export interface OptionOutcome {
   /** Lowest air in the structure itself where its thermometer hangs, each member, °C; empty in the open. */
   structureMinC: number[];
   /** When the leaves have thawed, each member, epoch ms; null where they never froze, Infinity where not within the hours. */
-  thawMs: (number | null)[];
+  thawAtMs: (number | null)[];
   hoursFrozen: number;
   leafC: Band;
   /** Air in each layer from the outermost; NaN while it is off. */
@@ -137,7 +137,7 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     soilMinC: runs.map((r) => lowest(r.soilC[1])),
     structureMinC:
       o.structureLayer < 0 ? [] : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]!),
-    thawMs: leaves.map((leafC) => thawTimeMs(times, leafC, from)),
+    thawAtMs: leaves.map((leafC) => thawTimeMs(times, leafC, from)),
     hoursFrozen: frozen,
     leafC: bandSeries(leaves, REST_ERROR_K),
     layersC: runs[0]!.layerAirC.map((_, l) => series((r) => r.layerAirC[l]!)),

@@ -15,7 +15,7 @@ import { changeMinutes, expectedLoss, plantingValue } from './choose';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
 import { coldNights, type OptionOutcome } from './outcome';
-import { bedTask, isKnown, layMs, type Found, type PlannedBed, type Work } from './planned';
+import { bedTask, isKnown, layAtMs, type Found, type PlannedBed, type Work } from './planned';
 import { optionKey, threeOptions, type CoverOption } from './options';
 import { structureIndex } from './stack';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
@@ -64,7 +64,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     minutes,
     laterMinutes,
     due: null,
-    lateMs: null,
+    lateAtMs: null,
     plannedSpec: p.asIsSpec,
     lift: null,
   };
@@ -95,8 +95,8 @@ async function asPlanned(
   const task = houseTask(w.inputs, roof, 'planned', (b) => {
     const bed = beds.find((x) => x.bed.id === b.bed.id)!;
     const covers = coversOf(bed, keys?.get(b.bed.id));
-    const onMs = layMs(w.inputs, bed);
-    const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onMs);
+    const onAtMs = layAtMs(w.inputs, bed);
+    const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onAtMs);
     return { spec, covers };
   });
   return { house: await w.pool.house(task, w.signal), under: w.pool.nameOf(task.beds) };
@@ -122,7 +122,7 @@ async function tryOptions(
   const { inputs } = w;
   const options = which.map((o) => ({
     key: o.key,
-    spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeMs),
+    spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeAtMs),
     structureLayer: structureIndex(b.structure, o.covers),
   }));
   const task = { ...bedTask(w, f, b, members), options };
@@ -223,10 +223,10 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
           b.plantings,
           b.on,
           coversOf(b),
-          layMs(inputs, b),
+          layAtMs(inputs, b),
         );
       // alone under its roof and in time, a bed is as it was looked at
-      if (f.beds.length < 2 && !f.beds.some((b) => b.lateMs !== null)) return;
+      if (f.beds.length < 2 && !f.beds.some((b) => b.lateAtMs !== null)) return;
       Object.assign(f, await asPlanned(w, f.roof, f.beds));
       f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }], w.errorK));
     }),
@@ -236,7 +236,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
 
 async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const i = w.inputs;
-  const sunset = i.window.sunsetMs ?? i.closeMs + HOUR_MS;
+  const sunset = i.window.sunsetAtMs ?? i.closeAtMs + HOUR_MS;
   const option = b.options.find((o) => o.key === b.chosen);
   b.due = null;
   if (!option || option.covers.every((c) => b.on.includes(c))) return;
@@ -251,6 +251,6 @@ async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   }));
   const due = await w.pool.due({ task: bedTask(w, f, b, 1), specs }, f.under, w.signal);
   // round down to ten minutes, but never into the past
-  const light = Math.min(due.dueMs, times[times.length - 2] ?? due.dueMs);
-  b.due = { ...due, dueMs: Math.max(i.nowMs, floorMinutes(light, 10)) };
+  const light = Math.min(due.dueAtMs, times[times.length - 2] ?? due.dueAtMs);
+  b.due = { ...due, dueAtMs: Math.max(i.nowMs, floorMinutes(light, 10)) };
 }

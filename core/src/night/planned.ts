@@ -58,7 +58,7 @@ export interface PlannedBed extends BedPlan {
   laterMinutes: Record<string, number>;
   due: Due | null;
   /** When what is chosen can be done, where that is after `due`: there are too few hands for all of it in time. */
-  lateMs: number | null;
+  lateAtMs: number | null;
   /** The bed under what is chosen for it. */
   plannedSpec: BedSpec;
   /** In the morning, of a bed with covers on: when they may come off, null where they may not; and how cold it gets without. */
@@ -69,7 +69,7 @@ export interface NightPlan {
   nowMs: number;
   window: NightWindow;
   phase: Phase;
-  closeMs: number;
+  closeAtMs: number;
   issuedMs: number;
   /** The issue's name, where it is from, and what the days before are worth. */
   forecastName: string;
@@ -109,14 +109,14 @@ export interface Found {
   under: string;
 }
 
-type Evening = Pick<NightPlan, 'window' | 'closeMs'>;
+type Evening = Pick<NightPlan, 'window' | 'closeAtMs'>;
 
 /** When it is dark: the last of what can be laid. */
-export const darkMs = (e: Evening): number =>
-  Math.max(e.closeMs, (e.window.sunsetMs ?? e.closeMs + HOUR_MS) + HOUR_MS / 2);
+export const darkAtMs = (e: Evening): number =>
+  Math.max(e.closeAtMs, (e.window.sunsetAtMs ?? e.closeAtMs + HOUR_MS) + HOUR_MS / 2);
 
 /** When what a bed does not have on yet goes on: as houses are shut, or where hands are too few, when they come to it. */
-export const layMs = (e: Evening, b: Pick<PlannedBed, 'lateMs'>): number => b.lateMs ?? e.closeMs;
+export const layAtMs = (e: Evening, b: Pick<PlannedBed, 'lateAtMs'>): number => b.lateAtMs ?? e.closeAtMs;
 
 /** Chosen outcome of a bed. */
 export function chosenOutcome(b: PlannedBed) {
@@ -140,13 +140,13 @@ export function isKnown(
 
 /** Whether every hour since sundown is known: of a night with a guess in it nothing is claimed. */
 export function nightKnown(plan: NightPlan): boolean {
-  const since = sundownMs(plan);
+  const since = sundownAtMs(plan);
   const hours = plan.history.filter((e) => Date.parse(e.time) >= since - HOUR_MS);
   return hours.length > 0 && hours.every((e) => isKnown(plan, Date.parse(e.time)));
 }
 
 /** When the night that a plan is of began. */
-export const sundownMs = (plan: NightPlan): number => plan.window.sunsetMs ?? plan.window.fromMs;
+export const sundownAtMs = (plan: NightPlan): number => plan.window.sunsetAtMs ?? plan.window.fromMs;
 
 /**
  * The coldest that a bed's leaves have been since sundown, by the model under the weather as it was; null before there is an
@@ -157,7 +157,7 @@ export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC:
   const { timesMs, leafC } = b.outcome.past;
   let low: { atMs: number; leafC: number } | null = null;
   timesMs.forEach((atMs, i) => {
-    if (atMs >= sundownMs(plan) && atMs < plan.nowMs && (low === null || leafC[i]! < low.leafC))
+    if (atMs >= sundownAtMs(plan) && atMs < plan.nowMs && (low === null || leafC[i]! < low.leafC))
       low = { atMs, leafC: leafC[i]! };
   });
   return low;
@@ -178,11 +178,11 @@ export function nightColds(plan: NightPlan, b: PlannedBed): ColdNight[] {
 }
 
 /** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze, Infinity where not by noon. */
-export function thawMs(b: PlannedBed): number | null {
+export function thawAtMs(b: PlannedBed): number | null {
   const times = asIsOutcome(b)
-    .thawMs.filter((t): t is number => t !== null)
+    .thawAtMs.filter((t): t is number => t !== null)
     .sort((a, c) => a - c);
-  if (times.length < asIsOutcome(b).thawMs.length * 0.3) return null;
+  if (times.length < asIsOutcome(b).thawAtMs.length * 0.3) return null;
   return times[Math.min(times.length - 1, Math.floor(times.length * 0.9))]!;
 }
 

@@ -13,7 +13,7 @@ import { addDays, HOUR_MS, nightWindow, type NightWindow } from '../time/farmTim
 import { begin, nightAt } from './evening';
 import type { Job } from './jobParts';
 import { jobsOf } from './jobs';
-import { darkMs, type Background, type NightPlan, type Workers } from './planned';
+import { darkAtMs, type Background, type NightPlan, type Workers } from './planned';
 import type { Style } from './words';
 
 export interface SeveralNights {
@@ -102,7 +102,7 @@ function actsOf(jobs: readonly Job[]): Act[] {
   return jobs
     .filter((j) => !j.done)
     .flatMap((j): Act[] => {
-      const doneMs = j.dueMs + j.minutes * 60_000;
+      const doneMs = j.dueAtMs + j.minutes * 60_000;
       if (j.kind === 'close')
         return [{ kind: 'vent', id: j.key, atMs: doneMs, structureId: j.structureId, fraction: 0 }];
       return j.items
@@ -129,8 +129,8 @@ export function reachMs(nowMs: number, nights: number, farm: FarmFacts['farm']):
 /** When the morning is looked at: as the sun is up, and not before the evening is over. */
 const morningMs = (plan: NightPlan, w: NightWindow): number =>
   Math.max(
-    darkMs(plan) + HOUR_MS,
-    w.sunriseMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseMs + HOUR_MS / 4,
+    darkAtMs(plan) + HOUR_MS,
+    w.sunriseAtMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseAtMs + HOUR_MS / 4,
   );
 
 export async function severalNights(
@@ -178,7 +178,7 @@ export async function severalNights(
   for (let n = 0; n < i.nights; n++) {
     const night = addDays(first, n);
     const w = nightWindow(night, farm);
-    const nowMs = n === 0 ? i.nowMs : (w.sunsetMs ?? w.fromMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
+    const nowMs = n === 0 ? i.nowMs : (w.sunsetAtMs ?? w.fromMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
     const plan = await evening(nowMs);
     const jobs = jobsOf(plan, i.style);
     state = applyAll(actsOf(jobs), state);

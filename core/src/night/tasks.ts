@@ -111,7 +111,7 @@ export interface TaskInputs {
   members: WeatherEntry[][];
   deepC: number;
   /** When covers that are not on yet go on, and houses are shut. */
-  closeMs: number;
+  closeAtMs: number;
   /** Only what is on now, in the morning. */
   onlyAsIs: boolean;
   /** The grower's word for a bed: only this option. */
@@ -121,7 +121,7 @@ export interface TaskInputs {
 }
 
 /**
- * Covers that are already on stay on throughout; the others go on at `closeMs`. The structure is shut then, whatever is
+ * Covers that are already on stay on throughout; the others go on at `closeAtMs`. The structure is shut then, whatever is
  * planned for its beds: they share it.
  */
 export function plannedSpec(
@@ -131,17 +131,17 @@ export function plannedSpec(
   plantings: readonly Planting[],
   on: readonly Cover[],
   option: readonly Cover[],
-  closeMs: number,
+  closeAtMs: number,
 ): BedSpec {
   const left = [...on];
   const timing = option.map((cover) => {
     const at = left.indexOf(cover);
-    if (at < 0) return { on: [{ from: iso(closeMs), to: iso(FAR_MS) }] };
+    if (at < 0) return { on: [{ from: iso(closeAtMs), to: iso(FAR_MS) }] };
     left.splice(at, 1);
     return undefined;
   });
   const opening = i.state.openings.get(structure.id)?.fraction ?? 0;
-  const shut = Math.max(i.closeMs, i.nowMs);
+  const shut = Math.max(i.closeAtMs, i.nowMs);
   const open =
     opening > 0
       ? [

@@ -37,7 +37,7 @@ export function coldWarnings(plan: NightPlan, jobs: readonly Job[], style: Style
   const t = (c: number) => temperatureText(c, style.units.temperature);
   return jobs.flatMap((job): Warning[] => {
     // by itself it would have to be begun within a quarter of an hour; the list counts its starts from now
-    const beginMs = Math.min(job.dueMs, job.onByMs - job.minutes * 60_000);
+    const beginMs = Math.min(job.dueAtMs, job.onByMs - job.minutes * 60_000);
     if (job.kind !== 'cover' || job.done || beginMs > plan.nowMs + SOON_MS) return [];
     const near = job.items.flatMap((i) => {
       const b = plan.beds.find((x) => x.bed.id === i.bedId);

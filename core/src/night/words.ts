@@ -35,7 +35,7 @@ export interface ClosingFacts {
   /** Beds that are to get a cover, and of these the ones that would then have a second layer over them. */
   bedsToCover: number;
   secondLayers: number;
-  firstDueMs: number | null;
+  firstDueAtMs: number | null;
   /** Covers already put on for this night. */
   done: number;
   /** Houses still open. */
@@ -55,11 +55,11 @@ export function closingSentence(f: ClosingFacts, style: Style): Segment[] {
         ? `A second layer on ${beds(f.bedsToCover)}`
         : `Cover ${beds(f.bedsToCover)}`;
     out.push(ember(what));
-    out.push(plain(f.firstDueMs === null ? '.' : `, starting by ${clockText(f.firstDueMs, style)}.`));
+    out.push(plain(f.firstDueAtMs === null ? '.' : `, starting by ${clockText(f.firstDueAtMs, style)}.`));
   } else if (f.toClose > 0) {
     out.push(
       ember('Close up'),
-      plain(f.firstDueMs === null ? '.' : ` before ${clockText(f.firstDueMs, style)}.`),
+      plain(f.firstDueAtMs === null ? '.' : ` before ${clockText(f.firstDueAtMs, style)}.`),
     );
   } else {
     out.push(f.done > 0 ? plain('All that the plan asked for is on.') : plain('Nothing needs a cover.'));
@@ -92,7 +92,7 @@ export function nightSentence(
 export function morningSentence(
   f: {
     /** When the last cover may come off, or where nothing is covered the last leaf has thawed; Infinity for not by noon, null for none. */
-    liftMs: number | null;
+    liftAtMs: number | null;
     /** Beds that stay covered through the morning. */
     keep: readonly string[];
     frozen: { name: string; hours: number }[];
@@ -111,7 +111,7 @@ export function morningSentence(
     const names = keep.length < 2 ? keep[0]! : `${keep.slice(0, -1).join(', ')} and ${keep.at(-1)}`;
     out.push(ember(`${names} ${keep.length > 1 ? 'stay' : 'stays'} covered this morning. `));
   }
-  if (f.liftMs === null) {
+  if (f.liftAtMs === null) {
     if (!f.coversOn)
       out.push(
         plain(
@@ -120,16 +120,16 @@ export function morningSentence(
             : 'Nothing is covered. What the night did is not known here: look before you touch a leaf. ',
         ),
       );
-  } else if (f.liftMs === Infinity) {
+  } else if (f.liftAtMs === Infinity) {
     out.push(plain('Leaves stay '), ember('frozen all morning'), plain(': leave them be. '));
   } else if (!f.coversOn) {
-    out.push(plain('Do not touch frozen leaves before '), ember(`${clockText(f.liftMs, style)}. `));
-  } else if (f.liftMs <= f.nowMs + 600_000) {
+    out.push(plain('Do not touch frozen leaves before '), ember(`${clockText(f.liftAtMs, style)}. `));
+  } else if (f.liftAtMs <= f.nowMs + 600_000) {
     out.push(ember(keep.length > 0 ? 'Lift the others when it suits. ' : 'Lift when it suits. '));
   } else {
     out.push(
       plain(keep.length > 0 ? 'Leave the others on until ' : 'Leave them be until '),
-      ember(`${clockText(f.liftMs, style)}. `),
+      ember(`${clockText(f.liftAtMs, style)}. `),
     );
   }
   const worst = f.frozen[0];

@@ -87,18 +87,18 @@ export function dayLengthH(epochMs: number, latitudeDeg: number): number {
   return (2 * Math.acos(cosHour)) / RAD / 15;
 }
 
-/** Sunrise and sunset (epoch ms) of the solar day around `noonMs`; null where the sun does not cross the horizon. */
+/** Sunrise and sunset (epoch ms) of the solar day around `noonAtMs`; null where the sun does not cross the horizon. */
 export function sunTimes(
-  noonMs: number,
+  noonAtMs: number,
   latitudeDeg: number,
   longitudeDeg: number,
-): { riseMs: number; setMs: number; noonMs: number } | null {
-  const hours = dayLengthH(noonMs, latitudeDeg);
+): { riseAtMs: number; setAtMs: number; noonAtMs: number } | null {
+  const hours = dayLengthH(noonAtMs, latitudeDeg);
   if (hours <= 0 || hours >= 24) return null;
-  const dayStart = Math.floor((noonMs + longitudeDeg * 240_000) / DAY_MS) * DAY_MS;
+  const dayStart = Math.floor((noonAtMs + longitudeDeg * 240_000) / DAY_MS) * DAY_MS;
   const transit =
-    dayStart + DAY_MS / 2 - longitudeDeg * 240_000 - equationOfTimeMin(yearAngle(noonMs)) * 60_000;
-  return { riseMs: transit - hours * 1_800_000, setMs: transit + hours * 1_800_000, noonMs: transit };
+    dayStart + DAY_MS / 2 - longitudeDeg * 240_000 - equationOfTimeMin(yearAngle(noonAtMs)) * 60_000;
+  return { riseAtMs: transit - hours * 1_800_000, setAtMs: transit + hours * 1_800_000, noonAtMs: transit };
 }
 
 /**

@@ -14,7 +14,7 @@ export const GUST_FACTOR: Record<WindExposure, number> = { sheltered: 1.4, open:
 
 export interface WindLoad {
   atMs: number;
-  gustMs: number;
+  gustMps: number;
   /** Pressure of that gust, N/m². */
   pressureNm2: number;
   /** Push against the long and the short side, kN. */
@@ -39,15 +39,15 @@ export function windOn(
 ): WindLoad | null {
   if (hours.length === 0) return null;
   const worst = hours.reduce((a, b) => (b.windMs > a.windMs ? b : a));
-  const gustMs = worst.windMs * GUST_FACTOR[exposure];
-  const q = 0.5 * 1.25 * gustMs * gustMs;
+  const gustMps = worst.windMs * GUST_FACTOR[exposure];
+  const q = 0.5 * 1.25 * gustMps * gustMps;
   const from = worst.windFromDeg ?? usualFromDeg;
   const angle = from === null ? null : ((from - turnDeg) * Math.PI) / 180;
   const onLong = angle === null ? 1 : Math.abs(Math.sin(angle));
   const onShort = angle === null ? 1 : Math.abs(Math.cos(angle));
   return {
     atMs: Date.parse(worst.time),
-    gustMs,
+    gustMps,
     pressureNm2: q,
     longKn: (q * sideM2(s.lengthM, s) * onLong) / 1000,
     shortKn: (q * sideM2(s.widthM, s) * onShort) / 1000,
@@ -99,9 +99,9 @@ export interface StormJob {
 
 const LIGHT: Structure['kind'][] = ['frame', 'tunnel', 'open'];
 /** Gusts from which light covers move, and from which anything unlashed does, m/s: starting values. */
-const COVERS_MOVE_MS = 10;
-const LASH_MS = 14;
-const FABRIC_OFF_MS = 20;
+const COVERS_MOVE_MPS = 10;
+const LASH_MPS = 14;
+const FABRIC_OFF_MPS = 20;
 /** Loads from which props and clearing are worth the walk, kg/m²: starting values. */
 const PROPS_KGM2 = 5;
 const CLEAR_KGM2 = 12;
@@ -113,10 +113,10 @@ export interface StormWords {
 
 export function windJob(s: Structure, w: WindLoad, words: StormWords): StormJob | null {
   const rated = s.windRatingMs ?? null;
-  const share = rated ? w.gustMs / rated : null;
+  const share = rated ? w.gustMps / rated : null;
   const light = LIGHT.includes(s.kind);
-  if (w.gustMs < (light ? COVERS_MOVE_MS : LASH_MS) && !(share !== null && share > 0.7)) return null;
-  const level = (share !== null ? share > 1 : w.gustMs > FABRIC_OFF_MS) ? 3 : w.gustMs >= LASH_MS ? 2 : 1;
+  if (w.gustMps < (light ? COVERS_MOVE_MPS : LASH_MPS) && !(share !== null && share > 0.7)) return null;
+  const level = (share !== null ? share > 1 : w.gustMps > FABRIC_OFF_MPS) ? 3 : w.gustMps >= LASH_MPS ? 2 : 1;
   const steps: string[] = [];
   if (s.kind === 'open') steps.push('Weigh down every sheet, ends first.');
   if (s.kind === 'tunnel') steps.push('Weigh down the edges', 'close the windward end');
@@ -138,7 +138,7 @@ export function windJob(s: Structure, w: WindLoad, words: StormWords): StormJob 
     level,
     title: `${s.name}: ${level === 3 ? 'wind beyond what it may bear' : level === 2 ? 'lash and close up' : 'weigh it down'}`,
     steps,
-    load: `Gusts to about ${words.speed(w.gustMs)}${side}${push >= 0.5 ? `, a push of ${push.toFixed(1)} kN` : ''}${rated ? `; its maker rates it for ${words.speed(rated)}` : ''}.`,
+    load: `Gusts to about ${words.speed(w.gustMps)}${side}${push >= 0.5 ? `, a push of ${push.toFixed(1)} kN` : ''}${rated ? `; its maker rates it for ${words.speed(rated)}` : ''}.`,
     caution: rated
       ? 'The rating holds for sound anchors and film. The tool knows neither.'
       : `No wind rating is entered for ${s.name}: nobody here can say what it bears. The maker or an engineer can.`,

@@ -42,8 +42,8 @@ export interface NightWindow {
   /** Noon before and noon after, epoch ms. */
   fromMs: number;
   toMs: number;
-  sunsetMs: number | null;
-  sunriseMs: number | null;
+  sunsetAtMs: number | null;
+  sunriseAtMs: number | null;
 }
 
 /** The night that an instant belongs to: from noon to noon, named by its evening's date. */
@@ -61,8 +61,8 @@ export function nightWindow(night: string, site: FarmSite): NightWindow {
     night,
     fromMs,
     toMs,
-    sunsetMs: sunTimes(fromMs, site.latitude, site.longitude)?.setMs ?? null,
-    sunriseMs: sunTimes(toMs, site.latitude, site.longitude)?.riseMs ?? null,
+    sunsetAtMs: sunTimes(fromMs, site.latitude, site.longitude)?.setAtMs ?? null,
+    sunriseAtMs: sunTimes(toMs, site.latitude, site.longitude)?.riseAtMs ?? null,
   };
 }
 
@@ -70,8 +70,8 @@ export type Phase = 'closing' | 'night' | 'morning';
 
 /** What the hour asks for: closing up from noon until an hour after sunset, the night, the morning from an hour and a half before sunrise. */
 export function phaseOf(ms: number, window: NightWindow): Phase {
-  const set = window.sunsetMs ?? window.fromMs + 6 * HOUR_MS;
-  const rise = window.sunriseMs ?? window.toMs - 4 * HOUR_MS;
+  const set = window.sunsetAtMs ?? window.fromMs + 6 * HOUR_MS;
+  const rise = window.sunriseAtMs ?? window.toMs - 4 * HOUR_MS;
   if (ms < set + HOUR_MS) return 'closing';
   return ms < rise - 1.5 * HOUR_MS ? 'night' : 'morning';
 }

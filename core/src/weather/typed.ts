@@ -35,25 +35,25 @@ export interface TypedForecast {
 }
 
 interface Day {
-  riseMs: number;
-  setMs: number;
+  riseAtMs: number;
+  setAtMs: number;
 }
 
 /** Sunrise and sunset of the day in which the night's lowest lies; where the sun does not cross, a day of a guess. */
 function dayOfLow(site: Site, lowAtMs: number): Day {
   // the sun's day is asked for around noon, so that the low lies in its morning
   const sun = sunTimes(lowAtMs + 6 * HOUR_MS, site.latitude, site.longitude);
-  return sun ?? { riseMs: lowAtMs, setMs: lowAtMs + 8 * HOUR_MS };
+  return sun ?? { riseAtMs: lowAtMs, setAtMs: lowAtMs + 8 * HOUR_MS };
 }
 
 /** Hours from that of `fromMs` to `toMs`; the night before the lowest, the day after it, and the evening that follows. */
 export function typedHours(t: TypedForecast, site: Site, fromMs: number, toMs: number): WeatherEntry[] {
-  const { riseMs, setMs } = dayOfLow(site, t.lowAtMs);
-  const dayMs = setMs - riseMs;
+  const { riseAtMs, setAtMs } = dayOfLow(site, t.lowAtMs);
+  const dayMs = setAtMs - riseAtMs;
   const swing = t.highC - t.lowC;
-  const sine = (ms: number) => Math.sin((Math.PI * (ms - riseMs)) / (dayMs + 2 * LAG_H * HOUR_MS));
-  const peakMs = Math.max(t.lowAtMs + HOUR_MS, riseMs + dayMs / 2 + LAG_H * HOUR_MS);
-  const duskC = t.lowC + swing * Math.max(0.15, sine(setMs));
+  const sine = (ms: number) => Math.sin((Math.PI * (ms - riseAtMs)) / (dayMs + 2 * LAG_H * HOUR_MS));
+  const peakMs = Math.max(t.lowAtMs + HOUR_MS, riseAtMs + dayMs / 2 + LAG_H * HOUR_MS);
+  const duskC = t.lowC + swing * Math.max(0.15, sine(setAtMs));
   /** Night from sundown `from` to the lowest at `to`. */
   const fall = (ms: number, from: number, to: number) => {
     const x = Math.min(1, Math.max(0, (ms - from) / Math.max(HOUR_MS, to - from)));
@@ -61,7 +61,7 @@ export function typedHours(t: TypedForecast, site: Site, fromMs: number, toMs: n
     return t.lowC + (duskC - t.lowC) * left;
   };
   const airAt = (ms: number): number => {
-    const yesterdaySet = setMs - DAY_MS;
+    const yesterdaySet = setAtMs - DAY_MS;
     if (ms <= t.lowAtMs) {
       if (ms >= yesterdaySet) return fall(ms, yesterdaySet, t.lowAtMs);
       // the rest of the day before, as warm as the next
@@ -69,10 +69,10 @@ export function typedHours(t: TypedForecast, site: Site, fromMs: number, toMs: n
     }
     if (ms <= peakMs)
       return t.lowC + swing * Math.sin((Math.PI / 2) * ((ms - t.lowAtMs) / (peakMs - t.lowAtMs)));
-    if (ms <= setMs) return t.lowC + swing * Math.max(0.15, sine(ms));
-    return fall(ms, setMs, t.lowAtMs + DAY_MS);
+    if (ms <= setAtMs) return t.lowC + swing * Math.max(0.15, sine(ms));
+    return fall(ms, setAtMs, t.lowAtMs + DAY_MS);
   };
-  const fallFromMs = Math.min(Math.max(fromMs, setMs - DAY_MS), t.lowAtMs - HOUR_MS);
+  const fallFromMs = Math.min(Math.max(fromMs, setAtMs - DAY_MS), t.lowAtMs - HOUR_MS);
   const falls = (ms: number) => ms > fallFromMs && ms <= t.lowAtMs;
   const hourAt = (ms: number) => Math.floor(ms / HOUR_MS);
   const fallHours = Math.max(1, hourAt(t.lowAtMs) - hourAt(fallFromMs));

@@ -168,7 +168,7 @@ function oneLess(plan: NightPlan, b: PlannedBed): AskOther | null {
 function dayOf(plan: NightPlan, b: PlannedBed): AskView['day'] {
   const inner = asIsOutcome(b).layersC.at(-1);
   if (!inner) return null;
-  const from = plan.window.sunriseMs ?? plan.nowMs;
+  const from = plan.window.sunriseAtMs ?? plan.nowMs;
   let at = -1;
   b.outcome.timesMs.forEach((ms, i) => {
     if (ms >= from && Number.isFinite(inner.mid[i]!) && (at < 0 || inner.mid[i]! > inner.mid[at]!)) at = i;
@@ -220,21 +220,21 @@ export async function answerAsk(
   const farm = farmOf(body, own, empty);
   const issue = typedIssue(body.typed, farm, nowMs, body.id);
   // asked in the morning of the night to come, it is looked at as it stands when that night's day begins
-  const askedMs = Math.max(nowMs, nightOf(body.typed.lowAtMs, farm).fromMs);
-  const m = made(body, own, empty, askedMs);
+  const askedAtMs = Math.max(nowMs, nightOf(body.typed.lowAtMs, farm).fromMs);
+  const m = made(body, own, empty, askedAtMs);
   const weather = await farmWeather(
     toldOnly({ ...issue, doubt: issue.doubt ?? 1 }),
     farm,
-    askedMs,
+    askedAtMs,
     [],
     members,
   );
   const planner = new Planner({ pool });
-  const plan = await planner.wait(m.data, weather, askedMs);
+  const plan = await planner.wait(m.data, weather, askedAtMs);
   const b = plan?.beds.find((x) => x.bed.id === m.bed.id);
   if (!plan || !b || b.atRisk.length === 0)
     throw new Problem(422, 'Not accepted', 'typed: expected a lowest in the coming night', 'typed');
-  const { means } = await planner.backgroundFor(m.data, weather, askedMs);
+  const { means } = await planner.backgroundFor(m.data, weather, askedAtMs);
   const { planting, thresholds } = b.atRisk[0]!;
   const outcome = asIsOutcome(b);
   const there: Style = { ...style, timeZone: m.farm.timeZone };
@@ -245,7 +245,7 @@ export async function answerAsk(
     minAtMs: outcome.minAtMs,
     outsideC: body.typed.lowC,
     harmC: thresholds.harmC,
-    hardening: hardeningOf(planting, m.structure.kind, means, localDate(askedMs, m.farm.timeZone)),
+    hardening: hardeningOf(planting, m.structure.kind, means, localDate(askedAtMs, m.farm.timeZone)),
     harmChance: harmChance(b.atRisk[0]!, coldNights(outcome), plan.errorK),
     verdict: verdict(cropById(planting.crop), thresholds, middleNight(coldNights(outcome))),
     more: oneMore(plan, b),

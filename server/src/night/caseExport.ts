@@ -1,6 +1,6 @@
 /** A bed's night as a case in the open format: the hours since noon, the forecast's centre, the covers as planned. */
 import { type Cover, type SimulationCase, type WeatherEntry, sheetOf } from '@fogata/core';
-import { layMs, type NightPlan, type PlannedBed } from '@fogata/core/planning';
+import { layAtMs, type NightPlan, type PlannedBed } from '@fogata/core/planning';
 import { bedSpec, HOUR_MS } from '@fogata/core';
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -26,19 +26,19 @@ type Spans = { from: string; to: string }[];
 function sheetsOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], endMs: number) {
   const sheets: { cover: Cover; on: Spans }[] = [];
   const left = [...planned];
-  const onMs = layMs(plan, b);
+  const onAtMs = layAtMs(plan, b);
   for (const span of plan.state.spans.get(b.bed.id) ?? []) {
     const cover = sheetOf(span, plan.data.covers);
     if (!cover) continue;
     const at = span.toMs > plan.nowMs ? left.indexOf(cover) : -1;
     if (at >= 0) left.splice(at, 1);
-    const toMs = at >= 0 ? endMs : Math.min(span.toMs, Math.max(plan.nowMs, plan.closeMs));
+    const toMs = at >= 0 ? endMs : Math.min(span.toMs, Math.max(plan.nowMs, plan.closeAtMs));
     if (toMs > span.fromMs) sheets.push({ cover, on: [{ from: iso(span.fromMs), to: iso(toMs) }] });
   }
   // what goes on now may be a sheet that lay there on a night before: one layer with two times
   for (const cover of left) {
-    const lain = sheets.find((x) => x.cover === cover && Date.parse(x.on.at(-1)!.to) <= onMs);
-    const span = { from: iso(onMs), to: iso(endMs) };
+    const lain = sheets.find((x) => x.cover === cover && Date.parse(x.on.at(-1)!.to) <= onAtMs);
+    const span = { from: iso(onAtMs), to: iso(endMs) };
     if (lain) lain.on.push(span);
     else sheets.push({ cover, on: [span] });
   }
@@ -70,7 +70,7 @@ export function caseOf(plan: NightPlan, b: PlannedBed): SimulationCase {
   const steps = plan.state.ventSteps.get(b.structure.id) ?? [];
   const open = steps.map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
   if ((steps.at(-1)?.fraction ?? 0) > 0 && plan.phase !== 'morning')
-    open.push({ from: iso(Math.max(plan.nowMs, plan.closeMs)), fraction: 0 });
+    open.push({ from: iso(Math.max(plan.nowMs, plan.closeAtMs)), fraction: 0 });
   const { ground, stack, mass, heat, crop } = bedSpec(
     b.structure,
     b.bed,

@@ -30,7 +30,7 @@ import {
   lowSoFar,
   nightKnown,
   nightLowsC,
-  sundownMs,
+  sundownAtMs,
   type NightPlan,
   type PlannedBed,
   AS_IS,
@@ -138,18 +138,18 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   const fresh = covers.filter((c) => !b.on.includes(c));
   if (fresh.length > 0)
     marks.push({
-      atMs: b.due?.dueMs ?? plan.closeMs,
+      atMs: b.due?.dueAtMs ?? plan.closeAtMs,
       label: `${fresh.map((c) => c.name.toLowerCase()).join(', ')} on`,
     });
-  const thaw = o.thawMs.filter((t): t is number => t !== null && t !== Infinity).sort((a, c) => a - c);
-  if (thaw.length > o.thawMs.length / 2)
+  const thaw = o.thawAtMs.filter((t): t is number => t !== null && t !== Infinity).sort((a, c) => a - c);
+  if (thaw.length > o.thawAtMs.length / 2)
     marks.push({
       atMs: thaw[Math.floor(thaw.length / 2)]!,
       label: `thawed ${clockText(thaw[Math.floor(thaw.length / 2)]!, style)}`,
     });
   // in the night and in the morning the hours since sundown stand before those to come
   const { past } = b.outcome;
-  const since = sundownMs(plan) - HOUR_MS;
+  const since = sundownAtMs(plan) - HOUR_MS;
   const shows = plan.phase !== 'closing' && nightKnown(plan);
   const from = shows ? past.timesMs.findIndex((t) => t >= since) : past.timesMs.length;
   const before = from < 0 ? [] : past.timesMs.slice(from, -1);

@@ -27,8 +27,8 @@ import {
   asIsOutcome,
   lowSoFar,
   nightKnown,
-  sundownMs,
-  thawMs,
+  sundownAtMs,
+  thawAtMs,
   type NightPlan,
   type PlannedBed,
   AS_IS,
@@ -115,11 +115,11 @@ function lossWords(plan: NightPlan): string[] {
 function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): string {
   const parts = [`Forecast ${rangeText(w.lowC.low, w.lowC.high, style.units.temperature)}.`];
   if (plan.phase === 'morning') {
-    if (plan.window.sunriseMs) parts.push(`Sun up ${clockText(plan.window.sunriseMs, style)}.`);
+    if (plan.window.sunriseAtMs) parts.push(`Sun up ${clockText(plan.window.sunriseAtMs, style)}.`);
     return parts.join(' ');
   }
-  if (plan.window.sunsetMs && plan.nowMs < plan.window.sunsetMs)
-    parts.push(`Sun down ${clockText(plan.window.sunsetMs, style)}.`);
+  if (plan.window.sunsetAtMs && plan.nowMs < plan.window.sunsetAtMs)
+    parts.push(`Sun down ${clockText(plan.window.sunsetAtMs, style)}.`);
   const money = toMoney(plan);
   const words = lossWords(plan);
   const amount = (x: number) => moneyText(x, style.currency);
@@ -153,7 +153,7 @@ function staying(plan: NightPlan, style: Style): string[] {
   return keptOn(plan).map((b) => {
     const worst = b.atRisk.reduce((x, a) => (a.thresholds.harmC > x.thresholds.harmC ? a : x));
     const crop = cropById(worst.planting.crop).name;
-    if (thawMs(b) === Infinity && b.lift!.bareC > worst.thresholds.harmC)
+    if (thawAtMs(b) === Infinity && b.lift!.bareC > worst.thresholds.harmC)
       return `Leave ${b.bed.name} covered: its leaves do not thaw this morning.`;
     return `Leave ${b.bed.name} covered: its leaves would come to ${t(b.lift!.bareC)}, and ${crop} is harmed below ${t(worst.thresholds.harmC)}.`;
   });
@@ -168,7 +168,7 @@ function frozenHours(b: PlannedBed, plan: NightPlan): number {
 
 /** The night's lowest outside, as it was; null where nobody knows it. */
 function lowOutside(plan: NightPlan): number | null {
-  const was = plan.history.filter((e) => Date.parse(e.time) >= sundownMs(plan));
+  const was = plan.history.filter((e) => Date.parse(e.time) >= sundownAtMs(plan));
   return was.length > 0 && nightKnown(plan) ? Math.min(...was.map((e) => e.airC)) : null;
 }
 
@@ -182,12 +182,12 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
       .sort((a, b) => a.marginK - b.marginK);
     const covered = plan.beds.some((b) => b.on.length > 0);
     // the sentence says what the jobs say: the last of them, and what has none
-    const due = jobs.filter((j) => j.kind === 'lift' && !j.done).map((j) => j.dueMs);
-    const bare = plan.beds.map(thawMs).filter((t): t is number => t !== null);
+    const due = jobs.filter((j) => j.kind === 'lift' && !j.done).map((j) => j.dueAtMs);
+    const bare = plan.beds.map(thawAtMs).filter((t): t is number => t !== null);
     const times = covered ? due : bare;
     return morningSentence(
       {
-        liftMs: times.length > 0 ? Math.ceil(Math.max(...times) / 600_000) * 600_000 : null,
+        liftAtMs: times.length > 0 ? Math.ceil(Math.max(...times) / 600_000) * 600_000 : null,
         keep: keptOn(plan).map((b) => b.bed.name),
         frozen,
         coversOn: covered,
@@ -224,12 +224,12 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
       windMs: w.windMs,
       bedsToCover: fresh.length,
       secondLayers: fresh.filter((b) => b.structure.kind !== 'open' || b.on.length > 0).length,
-      firstDueMs:
+      firstDueAtMs:
         todo
           .filter((j) => j.kind === 'cover')
-          .map((j) => j.dueMs)
+          .map((j) => j.dueAtMs)
           .sort((a, b) => a - b)[0] ??
-        todo[0]?.dueMs ??
+        todo[0]?.dueAtMs ??
         null,
       done: jobs.filter((j) => j.done).length,
       toClose: todo.filter((j) => j.kind === 'close').length,

@@ -38,7 +38,7 @@ import {
 } from '@fogata/core';
 import {
   useOf,
-  layMs,
+  layAtMs,
   AS_IS,
   type Background,
   chosenOutcome,
@@ -108,8 +108,8 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   return {
     opening: shut ? 0 : opening,
     openNow: opening,
-    shutAtMs: Math.max(i.plan.closeMs, i.plan.nowMs),
-    coverFromMs: layMs(i.plan, b),
+    shutAtMs: Math.max(i.plan.closeAtMs, i.plan.nowMs),
+    coverFromMs: layAtMs(i.plan, b),
     middleK: medianOf(chosenOutcome(b).minLeafC) - chosenOutcome(b).minLeafC[0]!,
     ...othersOf(i.plan, b),
     openings: (structure.openings ?? []).filter((o) => o.wax),
@@ -190,10 +190,10 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
 function dayOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'nightToMs' | 'dayFromMs' | 'dayToMs'> {
   const { window, data } = plan;
   const thaw = chosenOutcome(b)
-    .thawMs.filter((t): t is number => t !== null && t !== Infinity)
+    .thawAtMs.filter((t): t is number => t !== null && t !== Infinity)
     .sort((x, y) => x - y);
-  const rise = window.sunriseMs ?? window.toMs - 3 * HOUR_MS;
-  const set = sunTimes(window.toMs, data.farm.latitude, data.farm.longitude)?.setMs;
+  const rise = window.sunriseAtMs ?? window.toMs - 3 * HOUR_MS;
+  const set = sunTimes(window.toMs, data.farm.latitude, data.farm.longitude)?.setAtMs;
   return {
     nightToMs: window.toMs,
     dayFromMs: Math.max(rise + HOUR_MS, thaw[Math.floor(thaw.length / 2)] ?? 0, plan.nowMs),

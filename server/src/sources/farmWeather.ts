@@ -49,7 +49,7 @@ const seedOf = (id: string) => createHash('sha1').update(id).digest().readInt32B
 
 /** How far the night has to be known: two hours past sunrise, when what froze has been seen; noon where it does not rise. */
 export function needMs(window: NightWindow, nowMs: number): number {
-  const dawn = window.sunriseMs === null ? window.toMs - 3 * HOUR_MS : window.sunriseMs + 2 * HOUR_MS;
+  const dawn = window.sunriseAtMs === null ? window.toMs - 3 * HOUR_MS : window.sunriseAtMs + 2 * HOUR_MS;
   return Math.min(window.toMs, Math.max(dawn, nowMs));
 }
 

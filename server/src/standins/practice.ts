@@ -43,7 +43,7 @@ export function practiceStartMs(site: FarmSite, nowMs: number, on: string | unde
   if (!DATE.test(date) || Number.isNaN(Date.parse(date)) || date < today || date > addDays(today, 400))
     throw new Problem(422, 'Not accepted', `--on: expected a date from ${today} on, not “${date}”.`, 'on');
   const w = nightWindow(date, site);
-  return Math.round(((w.sunsetMs ?? w.fromMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS) / 60_000) * 60_000;
+  return Math.round(((w.sunsetAtMs ?? w.fromMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS) / 60_000) * 60_000;
 }
 
 /** Makes a restored copy one of its own. The clock is kept in the copy as the demo's is. */

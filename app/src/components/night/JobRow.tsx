@@ -26,7 +26,7 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
     places.find((p) => job.title.includes(p.structureName));
   const layers = job.kind === 'close' ? (place?.stack ?? []).slice(0, 1) : (place?.stack ?? []);
   const beds = [...new Set(job.items.map((i) => i.bedId))];
-  const late = !job.done && job.dueMs < nowMs;
+  const late = !job.done && job.dueAtMs < nowMs;
   const minutes = job.minutes >= 1 ? ` · ${Math.round(job.minutes)}\u00a0min` : '';
   return (
     <View>
@@ -34,14 +34,14 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
         <Pressable
           role="button"
           aria-expanded={open}
-          aria-label={`${job.title}, ${job.kind === 'lift' ? 'from' : 'by'} ${format.time(job.dueMs)}. Why`}
+          aria-label={`${job.title}, ${job.kind === 'lift' ? 'from' : 'by'} ${format.time(job.dueAtMs)}. Why`}
           onPress={() => setOpen(!open)}
           style={styles.main}
           testID={`job-${job.kind}`}
         >
           <View style={styles.when}>
             <Text kind="figure" tone={job.done ? 'quiet' : late ? 'ochre' : 'ink'}>
-              {format.time(job.doneAtMs ?? job.dueMs)}
+              {format.time(job.doneAtMs ?? job.dueAtMs)}
             </Text>
             {late ? (
               <Text kind="small" tone="ochre">

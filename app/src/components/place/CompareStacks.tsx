@@ -38,11 +38,11 @@ function linesFor(format: Format): Line[] {
     {
       what: 'thawed by',
       of: (s) =>
-        s.result.thawMs === null
+        s.result.thawAtMs === null
           ? 'never frozen'
-          : s.result.thawMs === Infinity
+          : s.result.thawAtMs === Infinity
             ? 'not by then'
-            : format.time(s.result.thawMs),
+            : format.time(s.result.thawAtMs),
     },
     { what: 'soil at 5 cm then', of: (s) => format.t(dawn(s)), less: diff(dawn) },
     {

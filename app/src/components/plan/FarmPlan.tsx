@@ -229,7 +229,7 @@ function SunPath({ sunMs, site, width, height }: FarmPlanProps) {
   const theme = useTheme();
   if (sunMs === null) return null;
   const times = sunTimes(sunMs, site.latitude, site.longitude);
-  const [from, to] = times ? [times.riseMs, times.setMs] : [sunMs - 43_200_000, sunMs + 43_200_000];
+  const [from, to] = times ? [times.riseAtMs, times.setAtMs] : [sunMs - 43_200_000, sunMs + 43_200_000];
   const r = Math.min(width, height) * 0.47;
   const at = (ms: number): [number, number] | null => {
     const s = sunPosition(ms, site.latitude, site.longitude);

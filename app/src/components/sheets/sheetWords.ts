@@ -44,7 +44,7 @@ export function tonightSheet(
   format: Pick<Format, 't' | 'range' | 'time' | 'day' | 'money'>,
 ): Sheet {
   const { night } = view;
-  const jobs = [...view.jobs].sort((a, b) => Number(a.done) - Number(b.done) || a.dueMs - b.dueMs);
+  const jobs = [...view.jobs].sort((a, b) => Number(a.done) - Number(b.done) || a.dueAtMs - b.dueAtMs);
   return {
     title: `${farm}, ${format.day(view.clock.nowMs)}`,
     first: [
@@ -70,7 +70,7 @@ export function tonightSheet(
         view.clock.phase === 'morning' ? 'In the morning' : 'Before dark',
         jobs.map((j) => ({
           done: j.done,
-          at: format.time(j.kind === 'lift' ? j.onByMs : j.dueMs),
+          at: format.time(j.kind === 'lift' ? j.onByMs : j.dueAtMs),
           text: j.title,
           note: j.done
             ? 'done'
