@@ -3,7 +3,16 @@ import { MATERIAL_IDS, STEPS } from '@fogata/core';
 import { date, id, metres, name, plantingSchema } from '@fogata/core/things';
 import { z } from 'zod';
 
-export { bedSchema, coverSchema, date, id, plantingSchema, structureSchema } from '@fogata/core/things';
+export {
+  bedSchema,
+  coverSchema,
+  cultivarSchema,
+  date,
+  id,
+  plantingSchema,
+  seedLotSchema,
+  structureSchema,
+} from '@fogata/core/things';
 
 export { USES } from '@fogata/core';
 export const instantMs = z.number().int().describe('epoch milliseconds, UTC');

@@ -1,6 +1,15 @@
 /** The whole farm as one file, `fogata-farm/1`: settings, structures, beds, plantings, covers and the log. Unknown fields are refused. */
 import { z } from 'zod';
-import { bedSchema, coverSchema, farmSchema, instantMs, plantingSchema, structureSchema } from './farm';
+import {
+  bedSchema,
+  coverSchema,
+  cultivarSchema,
+  farmSchema,
+  instantMs,
+  plantingSchema,
+  seedLotSchema,
+  structureSchema,
+} from './farm';
 import { recordSchema } from './records';
 import { fieldName, firstProblem } from './simulationCase';
 import { typedSchema } from './weather';
@@ -65,6 +74,8 @@ export const farmFileSchema = z.strictObject({
   beds: z.array(bedSchema.strict()).max(20_000, 'at most 20000 beds'),
   plantings: z.array(plantingSchema.strict()).max(100_000, 'at most 100000 plantings'),
   covers: z.array(coverSchema.strict()).max(5000, 'at most 5000 covers'),
+  cultivars: z.array(cultivarSchema.strict()).max(5000, 'at most 5000 cultivars').optional(),
+  seedLots: z.array(seedLotSchema.strict()).max(20_000, 'at most 20000 lots').optional(),
   records: z.array(recordSchema).max(500_000, 'at most 500000 records'),
   /** When each record came to the server, in their order. */
   arrivedMs: z.array(instantMs).optional(),
@@ -74,9 +85,17 @@ export type FarmFile = z.infer<typeof farmFileSchema>;
 
 /** Things that name each other have to be there, and only once. */
 function linkProblem(f: FarmFile): { field: string; expected: string } | null {
-  for (const kind of ['structures', 'beds', 'plantings', 'covers', 'records'] as const) {
+  for (const kind of [
+    'structures',
+    'beds',
+    'plantings',
+    'covers',
+    'cultivars',
+    'seedLots',
+    'records',
+  ] as const) {
     const seen = new Set<string>();
-    for (const [i, x] of f[kind].entries()) {
+    for (const [i, x] of (f[kind] ?? []).entries()) {
       if (seen.has(x.id))
         return { field: `${kind}[${i}].id`, expected: `one that no other has, not ${x.id}` };
       seen.add(x.id);

@@ -94,7 +94,7 @@ export const securedSchema = z.object({
   what: z.enum(['wind', 'snow']),
 });
 /** A structure, a bed, a kind of cover or the farm's settings, changed: whole before and after, null where it was not or is no more. */
-export const CHANGED = ['structure', 'bed', 'cover', 'farm'] as const;
+export const CHANGED = ['structure', 'bed', 'cover', 'farm', 'cultivar', 'lot'] as const;
 export const changeSchema = z.object({
   ...base,
   kind: z.literal('change'),

@@ -20,6 +20,7 @@ import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
 import { nightRoutes } from './routes/night';
 import { relayRoutes } from './routes/relay';
+import { seedRoutes } from './routes/seeds';
 import { seasonRoutes } from './routes/season';
 import { startRoutes } from './routes/start';
 
@@ -81,6 +82,7 @@ export function makeApp(
     exchangeRoutes,
     nightRoutes,
     seasonRoutes,
+    seedRoutes,
     relayRoutes,
     startRoutes,
     logRoutes,

@@ -6,6 +6,7 @@ import { nextClosingMs, nextMorningMs, type FarmClock } from './clock';
 import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
+import { saveHardness } from './farm/seeds';
 import { findNight, loadFarm, saveLows, saveNight, type FarmData } from './farm/store';
 import { Ahead } from './night/ahead';
 import { keptIn } from './night/keptPlans';
@@ -157,7 +158,11 @@ export class Context {
         const low = lowSoFar(plan, b);
         return low ? [[b.bed.id, low.leafC] as const] : [];
       });
-      return saveLows(this.db, plan.window.night, new Map(lows));
+      await saveLows(this.db, plan.window.night, new Map(lows));
+      const hard = plan.beds.flatMap((b) =>
+        b.atRisk.flatMap((a) => (a.hardening === undefined ? [] : [[a.planting.id, a.hardening] as const])),
+      );
+      return saveHardness(this.db, plan.window.night, hard);
     }
     const midnight = plan.window.fromMs + 12 * 3_600_000;
     if (plan.nowMs > midnight && (await findNight(this.db, plan.window.night))) return;

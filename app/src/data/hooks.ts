@@ -22,6 +22,7 @@ import type {
   RibbonView,
   SeasonCropView,
   SeasonView,
+  SeedsView,
   StoryView,
   TownRow,
 } from '@fogata/contract';
@@ -193,6 +194,7 @@ export const useNext = (asked: string | null) =>
   useRead<NextView>(asked ? `/api/relay/next?${asked}` : null, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
   });
+export const useSeeds = () => useRead<SeedsView>('/api/seeds');
 export const useFeeds = () => useRead<FeedView>('/api/feeds');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');
 

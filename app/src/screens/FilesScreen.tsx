@@ -12,9 +12,9 @@ import { change } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
 import { offerUndo } from '../data/undo';
 
-type What = 'farm' | 'plantings' | 'geojson' | 'stock';
+type What = 'farm' | 'plantings' | 'cultivars' | 'lots' | 'library' | 'geojson' | 'stock';
 /** What comes as a table: brought as a file, or pasted. */
-const isTable = (what: What) => what === 'stock' || what === 'plantings';
+const isTable = (what: What) => what !== 'farm' && what !== 'geojson';
 
 const KINDS: Record<What, { title: string; note: string; get: string; post: string; accept: string }> = {
   farm: {
@@ -29,6 +29,27 @@ const KINDS: Record<What, { title: string; note: string; get: string; post: stri
     note: 'CSV for any spreadsheet. Rows that come are added or changed; none is taken away. Bed, crop and planted_on are enough of a row.',
     get: '/api/plantings.csv',
     post: '/api/plantings',
+    accept: '.csv,.tsv,text/csv,text/tab-separated-values',
+  },
+  cultivars: {
+    title: 'Cultivars, as a table',
+    note: 'A row a cultivar: what it has other than the book, with the units in the names of the columns.',
+    get: '/api/seeds/cultivars.csv',
+    post: '/api/seeds/cultivars',
+    accept: '.csv,.tsv,text/csv,text/tab-separated-values',
+  },
+  lots: {
+    title: 'Seed lots, as a table',
+    note: 'A row a packet or bag: crop and year are enough.',
+    get: '/api/seeds/lots.csv',
+    post: '/api/seeds/lots',
+    accept: '.csv,.tsv,text/csv,text/tab-separated-values',
+  },
+  library: {
+    title: 'The library of crops, as a table',
+    note: 'Every crop with its figures. What you change there counts here in place of the book.',
+    get: '/api/seeds/library.csv',
+    post: '/api/seeds/library',
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   geojson: {

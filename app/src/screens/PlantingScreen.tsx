@@ -8,11 +8,13 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
 import { Button, Choice } from '../components/ui/Button';
+import { CropChoice } from '../components/ui/CropChoice';
 import { DateStepper } from '../components/ui/DateStepper';
 import { NoteField } from '../components/ui/Field';
 import { Amount, Metres } from '../components/ui/Fields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { DateChance } from '../components/season/DateChance';
+import { Cultivars } from '../components/seeds/Cultivars';
 import { SharedRows } from '../components/place/SharedRows';
 import { PartTitle, Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
@@ -39,7 +41,6 @@ function Form({
   nowMs: number;
 }) {
   const { data: crops } = useCrops();
-  const [search, setSearch] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const draftKey = `planting:${isNew ? start.bedId : start.id}`;
   const { control, handleSubmit, setValue, getValues, formState, setError } = useForm<PlantingBody>({
@@ -82,46 +83,29 @@ function Form({
       setProblem((e as Error).message);
     }
   };
-  const found = (crops ?? []).filter((c) => c.name.includes(search.toLowerCase().trim()));
   const error = Object.values(formState.errors)[0]?.message;
   return (
     <View style={{ gap: 16 }}>
       <Text kind="title" heading={1}>
         {isNew ? `What goes into ${bed.name}?` : `${cropById(start.crop).name} in ${bed.name}`}
       </Text>
-      <View style={{ gap: 8 }}>
-        <NoteField
-          label="Find a crop"
-          value={search}
-          onChange={setSearch}
-          placeholder="lettuce"
-          testID="crop-search"
-        />
-        <Choice
-          label="Crop"
-          value={crop}
-          options={(search.trim() === '' && crop
-            ? [...found.filter((c) => c.id === crop), ...found.filter((c) => c.id !== crop)].slice(0, 8)
-            : found.slice(0, 10)
-          ).map((c) => ({ value: c.id, label: c.name }))}
-          onChange={(id) => {
-            setValue('crop', id);
-            setValue('aim', cropById(id).aim);
-            keep();
-          }}
-        />
-        {found.length === 0 ? (
-          <Text
-            kind="small"
-            tone="ochre"
-          >{`No crop is called “${search}”. It can be kept under the nearest one, with its cultivar.`}</Text>
-        ) : null}
-      </View>
+      <CropChoice
+        crops={crops ?? []}
+        value={crop}
+        onChange={(id) => {
+          setValue('crop', id);
+          setValue('aim', cropById(id).aim);
+          keep();
+        }}
+      />
       <Controller
         control={control}
         name="cultivar"
         render={({ field }) => (
-          <NoteField label="Cultivar" value={field.value} onChange={put(field)} testID="cultivar" />
+          <View style={{ gap: 6 }}>
+            <NoteField label="Cultivar" value={field.value} onChange={put(field)} testID="cultivar" />
+            <Cultivars crop={crop} value={field.value} onChange={put(field)} />
+          </View>
         )}
       />
       <PartTitle>Where</PartTitle>

@@ -153,12 +153,13 @@ export function SeasonScreen() {
         {soon.length > 0 ? <Part title="In the next three weeks" rows={soon} style={pane} /> : null}
       </View>
       <View style={{ paddingTop: 12, gap: 12 }}>
-        <View style={{ flexDirection: 'row' }}>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <Button
             label="The board: every row through the year"
             onPress={() => router.push('/board')}
             testID="to-board"
           />
+          <Button label="Seed" onPress={() => router.push('/seeds')} testID="to-seeds" />
         </View>
         <FindCrop crops={crops ?? []} />
         {data ? (

@@ -31,6 +31,16 @@ function Told({ view }: { view: StoryView }) {
       <Text tone="quiet">
         {`${p.fromRow === p.toRow ? `Row ${p.fromRow}` : `Rows ${p.fromRow} to ${p.toRow}`} of ${view.bed.name}, ${view.bed.place}, ${format.metres(p.lengthM)} long.${kg}`}
       </Text>
+      <View style={{ flexDirection: 'row' }}>
+        <Button
+          kind="plain"
+          label={`What ${[view.cropName, p.cultivar].filter(Boolean).join(' ')} bears ›`}
+          onPress={() =>
+            router.push(`/cultivar/${encodeURIComponent(p.crop)}?name=${encodeURIComponent(p.cultivar)}`)
+          }
+          testID="to-cultivar"
+        />
+      </View>
       <View style={wide ? { flexDirection: 'row', gap: 40 } : null}>
         <View style={wide ? { flex: 1 } : null}>
           {view.nights.length > 0 || view.tonight ? (

@@ -9,3 +9,4 @@ export * from './weather';
 export * from './relay';
 export * from './season';
 export * from './messages';
+export * from './seeds';

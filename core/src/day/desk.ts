@@ -4,7 +4,7 @@
  * member. Sheets lie as the night's plan has them: what is moved here is what opens.
  */
 import { usualVenting } from '../windows/farm';
-import { cropById } from '../crops/crops';
+import { cropOf } from '../crops/cultivars';
 import { horizonOf } from '../farm/shade';
 import { prepareWeather } from '../heat/prepare';
 import { runBed } from '../heat/run';
@@ -70,9 +70,9 @@ function harmUnder(beds: readonly PlannedBed[]): number {
 }
 
 function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEntry[][]): DayTask | null {
-  const heat = (b: PlannedBed) => Math.min(...b.plantings.map((p) => cropById(p.crop).spoilC));
+  const heat = (b: PlannedBed) => Math.min(...b.plantings.map((p) => cropOf(p).spoilC));
   const b = [...beds].sort((x, y) => heat(x) - heat(y))[0]!;
-  const crop = b.plantings.map((p) => cropById(p.crop)).sort((x, y) => x.spoilC - y.spoilC)[0]!;
+  const crop = b.plantings.map((p) => cropOf(p)).sort((x, y) => x.spoilC - y.spoilC)[0]!;
   const { farm, structures } = plan.data;
   const startMs = Date.parse(members[0]![0]!.time);
   const endMs = Date.parse(members[0]!.at(-1)!.time);

@@ -2,7 +2,7 @@
  * How hard the weeks before have made a planting. Contract: `dailyMeans` of hourly weather by the farm's dates; `hardeningOf`
  * a planting from those since it was planted, 0 to 1.
  */
-import { cropById } from '../crops/crops';
+import { cropOf } from '../crops/cultivars';
 import type { Planting, StructureKind } from '../farm/types';
 import type { WeatherEntry } from '../heat/types';
 import { addDays, daysBetween, localDate } from '../time/farmTime';
@@ -36,5 +36,5 @@ export function hardeningOf(
     const mean = means.get(addDays(today, -d));
     if (mean !== undefined) series.push(mean + SHELTER_K[kind]);
   }
-  return hardening(series, cropById(p.crop));
+  return hardening(series, cropOf(p));
 }

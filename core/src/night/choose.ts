@@ -3,7 +3,7 @@
  * plus minutes of work at the farm's hourly rate. Written as a linear programme in the CPLEX LP format, so that any
  * kept solver can take it; the solver comes from the caller.
  */
-import { cropById } from '../crops/crops';
+import { cropOf } from '../crops/cultivars';
 import type { Cover, Planting } from '../farm/types';
 import { lossShare, type Thresholds } from '../hardiness/hardiness';
 import { effectiveC, type ColdNight } from '../hardiness/injury';
@@ -15,13 +15,15 @@ import { overNights } from './toll';
 export interface PlantingAtRisk {
   planting: Planting;
   thresholds: Thresholds;
+  /** How hard it is, 0 to 1. */
+  hardening?: number;
   /** What all of it is worth, in the farm's money. */
   value: number;
 }
 
 /** What a planting is worth by its crop's starting value, its rows and length. */
 export function plantingValue(planting: Planting): number {
-  return cropById(planting.crop).valuePerM * planting.lengthM * (planting.toRow - planting.fromRow + 1);
+  return cropOf(planting).valuePerM * planting.lengthM * (planting.toRow - planting.fromRow + 1);
 }
 
 /** Expected loss of one planting in money, over the members' nights and the model's own error. */

@@ -1,6 +1,6 @@
 /** The evening's jobs: what is to be shut and covered, each with what it saves by itself and why. */
 import { sheetKey } from '../covers/ways';
-import { cropById } from '../crops/crops';
+import { cropOf } from '../crops/cultivars';
 import { sheetOf } from '../farm/facts';
 import type { Cover, CoverUse } from '../farm/types';
 import { differenceText, temperatureText } from '../formats/units';
@@ -17,7 +17,7 @@ import { moneyText, type Style } from './words';
 import { worthOfSheets } from './worth';
 
 function cropsOf(b: PlannedBed): string {
-  return [...new Set(b.plantings.map((p) => cropById(p.crop).name))].join(', ');
+  return [...new Set(b.plantings.map((p) => cropOf(p).name))].join(', ');
 }
 
 /** Bed names in order, one that gets two sheets of a kind as "N2 (double)". */

@@ -3,7 +3,7 @@
  * told of beds as they stand, as soon as they are known. A house is run whole; what could lie on one of its beds, in the
  * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
-import { cropById } from '../crops/crops';
+import { cropOf } from '../crops/cultivars';
 import { piecesOn } from '../farm/facts';
 import type { Cover } from '../farm/types';
 import { hardeningOf } from '../hardiness/before';
@@ -29,11 +29,8 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
   const found = house.beds[n]!;
   const zone = inputs.data.farm.timeZone;
   const atRisk = p.plantings.map((planting) => {
-    const limits = thresholds(
-      cropById(planting.crop),
-      hardeningOf(planting, p.structure.kind, background.means, inputs.today),
-      planting.aim,
-    );
+    const hardening = hardeningOf(planting, p.structure.kind, background.means, inputs.today);
+    const limits = thresholds(cropOf(planting), hardening, planting.aim);
     const score = inputs.state.harm.get(planting.id);
     const since = found.past.lows
       // a night of which nobody knows the weather has killed nothing
@@ -47,7 +44,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
       .filter((l) => !score || l.night >= localDate(score.atMs, zone))
       .map((l) => l.leafC);
     const left = shareLeft(limits, planting.aim, score?.score ?? null, [...before, ...since]);
-    return { planting, thresholds: limits, left, value: plantingValue(planting) * left };
+    return { planting, thresholds: limits, hardening, left, value: plantingValue(planting) * left };
   });
   const minutes: Record<string, number> = { [AS_IS]: 0 };
   const laterMinutes: Record<string, number> = { [AS_IS]: 0 };

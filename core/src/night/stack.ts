@@ -1,7 +1,7 @@
 /**
  * From a bed and the covers on it to what the heat engine runs: which layers, in which order, how large.
  */
-import { cropById } from '../crops/crops';
+import { cropOf } from '../crops/cultivars';
 import type { Bed, Condition, Cover, Planting, Structure } from '../farm/types';
 import { MATERIALS } from '../heat/materials';
 import { placeOf } from '../farm/setup';
@@ -64,7 +64,7 @@ const YOUNG_M = 0.4;
 /** Tallest leaf and share of ground covered, over what stands in the bed. */
 export function canopyOf(plantings: readonly Planting[]): { heightM: number; groundCover: number } {
   if (plantings.length === 0) return { heightM: 0.05, groundCover: 0.1 };
-  const crops = plantings.map((p) => cropById(p.crop));
+  const crops = plantings.map((p) => cropOf(p));
   return {
     heightM: Math.max(...crops.map((c) => Math.min(c.heightM, YOUNG_M))),
     groundCover: crops.reduce((sum, c) => sum + c.groundCover, 0) / crops.length,

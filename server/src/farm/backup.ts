@@ -40,6 +40,13 @@ const TABLES: [string, PgTable, PgColumn[]][] = [
   ['plantings', schema.plantings, [schema.plantings.id]],
   ['planting_steps', schema.plantingSteps, [schema.plantingSteps.plantingId, schema.plantingSteps.step]],
   ['covers', schema.covers, [schema.covers.id]],
+  ['cultivars', schema.cultivars, [schema.cultivars.id]],
+  [
+    'cultivar_figures',
+    schema.cultivarFigures,
+    [schema.cultivarFigures.cultivarId, schema.cultivarFigures.figure],
+  ],
+  ['seed_lots', schema.seedLots, [schema.seedLots.id]],
   ['records', schema.records, [schema.records.seq]],
   ['forecasts', schema.forecasts, [schema.forecasts.id]],
   ['observations', schema.observations, [schema.observations.atMs]],
@@ -47,6 +54,7 @@ const TABLES: [string, PgTable, PgColumn[]][] = [
   ['climate_days', schema.climateDays, [schema.climateDays.record, schema.climateDays.date]],
   ['nights', schema.nights, [schema.nights.night]],
   ['night_lows', schema.nightLows, [schema.nightLows.bedId, schema.nightLows.night]],
+  ['night_hardness', schema.nightHardness, [schema.nightHardness.plantingId, schema.nightHardness.night]],
   ['meta', schema.meta, [schema.meta.key]],
 ];
 

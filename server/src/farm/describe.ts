@@ -19,6 +19,15 @@ function plantingName(id: string, data: FarmData): { title: string; bed: string 
   return { title: `${cropById(p.crop).name}${p.cultivar ? ` ${p.cultivar}` : ''}`, bed };
 }
 
+/** A thing's own name; seed is called by its crop. */
+function nameOf(thing: Record<string, unknown>, id: string): string {
+  if (typeof thing['crop'] !== 'string') return String(thing['name'] ?? id);
+  const own = String(thing['name'] ?? thing['cultivar'] ?? '');
+  return [cropById(thing['crop']).name, own, 'year' in thing ? `seed of ${String(thing['year'])}` : '']
+    .filter(Boolean)
+    .join(' ');
+}
+
 /** Names of the fields that differ, as words: "lengthM" as "length". */
 function changedFields(before: Record<string, unknown>, after: Record<string, unknown>): string {
   const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
@@ -122,7 +131,7 @@ export function describeRecord(
     }
     case 'change': {
       const thing = r.after ?? r.before ?? {};
-      const name = r.what === 'farm' ? 'The farm’s settings' : String(thing['name'] ?? r.targetId);
+      const name = r.what === 'farm' ? 'The farm’s settings' : nameOf(thing, r.targetId);
       const done = r.after === null ? 'removed' : r.before === null ? 'added' : 'changed';
       return {
         title: `${name} ${done}`,

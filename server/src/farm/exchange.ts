@@ -11,6 +11,7 @@ import { forecasts, nights, observations, records, temperatures } from '../db/sc
 import { writing } from '../db/write';
 import { weatherChanged } from '../sources/kept';
 import { appendRecords } from './log';
+import { readCultivars, readLots } from './seeds';
 import { loadFarm } from './store';
 import { bringThings, FARM_ID, type Change } from './things';
 
@@ -19,7 +20,19 @@ const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
 /** What stands, without its log and weather: all that maps and tables ask for. */
 export async function standingFarm(db: Db, nowMs: number): Promise<FarmFile> {
   const { farm, structures, beds, plantings, covers } = await loadFarm(db, nowMs, false);
-  return plain({ format: FARM_FORMAT, farm, structures, beds, plantings, covers, records: [] }) as FarmFile;
+  const cultivars = await readCultivars(db);
+  const seedLots = await readLots(db);
+  return plain({
+    format: FARM_FORMAT,
+    farm,
+    structures,
+    beds,
+    plantings,
+    covers,
+    cultivars,
+    seedLots,
+    records: [],
+  }) as FarmFile;
 }
 
 /** Everything, without fields that are not set. */
@@ -46,22 +59,30 @@ export async function wholeFarm(db: Db, nowMs: number): Promise<FarmFile> {
   }) as unknown as FarmFile;
 }
 
-type Parts = Pick<FarmFile, 'structures' | 'beds' | 'plantings' | 'covers'>;
+type Parts = Pick<FarmFile, 'structures' | 'beds' | 'plantings' | 'covers' | 'cultivars' | 'seedLots'>;
 const KINDS = {
   structures: 'structure',
   beds: 'bed',
   plantings: 'planting',
   covers: 'cover',
+  cultivars: 'cultivar',
+  seedLots: 'lot',
 } as const;
 const nameOf = (x: object) =>
-  'name' in x ? String(x.name) : 'crop' in x ? String(x.crop) : 'something without a name';
+  'name' in x && x.name !== ''
+    ? String(x.name)
+    : 'crop' in x
+      ? [String(x.crop), 'cultivar' in x ? String(x.cultivar) : ''].filter(Boolean).join(' ')
+      : 'something without a name';
 
 /** One by one what comes, changes and goes. */
 function changesOf(now: FarmFile, next: Parts & Partial<FarmFile>): { changes: Change[]; same: number } {
   const changes: Change[] = [];
   let same = 0;
   for (const kind of Object.keys(KINDS) as (keyof typeof KINDS)[]) {
-    const was = new Map((now[kind] as { id: string }[]).map((x) => [x.id, x]));
+    // a file of before seeds were kept says nothing of them
+    if (!next[kind]) continue;
+    const was = new Map(((now[kind] ?? []) as { id: string }[]).map((x) => [x.id, x]));
     for (const x of next[kind] as { id: string }[]) {
       const before = was.get(x.id) ?? null;
       const after = plain(x);

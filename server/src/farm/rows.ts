@@ -119,7 +119,7 @@ export function coverRow(c: Cover): CoverRow {
 export const asCover = (row: CoverRow): Cover => said(row);
 
 export function plantingRow(p: Planting): PlantingRow {
-  const { done: _done, ...flat } = p;
+  const { done: _done, own: _own, ...flat } = p;
   return { ...flat, how: p.how ?? null, planned: p.planned ?? false };
 }
 

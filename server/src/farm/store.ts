@@ -1,11 +1,12 @@
 /** Reads and writes of the farm: everything the planner needs in one load, records appended once, plans changed in place. */
 import { farmSchema, NO_GEAR, NO_RELAY, USUAL_MESSAGES, type Farm } from '@fogata/contract';
-import { addDays, localDate, type FarmFacts, type PastLow } from '@fogata/core';
+import { addDays, localDate, withOwn, type Cultivar, type FarmFacts, type PastLow } from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
 import { beds, covers, farm, meta, nightLows, nights, structures, type NightPrediction } from '../db/schema';
 import { loadRecord } from '../season/record';
 import { standingFor, type StoredRecord } from './log';
+import { learntCold, readCultivars } from './seeds';
 import { asBed, asCover, readPlantings, readStructures } from './rows';
 
 export type { StoredRecord } from './log';
@@ -14,6 +15,8 @@ export interface FarmData extends FarmFacts {
   farm: Farm;
   /** What stands and counts now, oldest first, up to now by the farm's clock: see `standingFor`. */
   records: readonly StoredRecord[];
+  /** With figures of their own; none where nothing of the farm's log is loaded or there are none. */
+  cultivars?: readonly Cultivar[];
   /** Kilograms cut of each planting, over all of its time. */
   harvestedKg: ReadonlyMap<string, number>;
 }
@@ -76,6 +79,7 @@ export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = d
   const s = await readStructures(db);
   const b = await db.select().from(beds).orderBy(beds.order, beds.name);
   const p = await readPlantings(db);
+  const own = await readCultivars(db);
   const c = await db.select().from(covers).orderBy(covers.order, covers.name);
   const ids = p.map((x) => x.id);
   const standing = withLog
@@ -85,7 +89,8 @@ export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = d
     farm: settings,
     structures: s,
     beds: b.map(asBed),
-    plantings: p,
+    plantings: withLog ? withOwn(p, own, await learntCold(db, p, own, nowMs, settings.timeZone)) : p,
+    cultivars: own,
     covers: c.map(asCover),
     ...standing,
     ...(withLog ? { pastLows: await readLows(db, localDate(nowMs, settings.timeZone)) } : {}),

@@ -6,19 +6,21 @@
 import {
   bedSchema,
   coverSchema,
+  cultivarSchema,
   farmSchema,
   plantingSchema,
+  seedLotSchema,
   structureSchema,
   type CHANGED,
   type Farm,
   type FarmRecord,
 } from '@fogata/contract';
-import type { Bed, Cover, Planting, Structure } from '@fogata/core';
+import type { Bed, Cover, Cultivar, Planting, SeedLot, Structure } from '@fogata/core';
 import { eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import type { Db } from '../db/open';
-import { beds, covers, plantings, structures } from '../db/schema';
+import { beds, covers, cultivars, plantings, seedLots, structures } from '../db/schema';
 import { parseBody, Problem } from '../problem';
 import { appendRecords, recordsByIds } from './log';
 import {
@@ -39,6 +41,7 @@ import {
   writePlanting,
   writeStructure,
 } from './rows';
+import { readCultivars, readLots, writeCultivar, writeLot } from './seeds';
 import { readFarm, writeFarm } from './store';
 
 export type What = (typeof CHANGED)[number] | 'planting';
@@ -48,6 +51,8 @@ export interface Things {
   cover: Cover;
   farm: Farm;
   planting: Planting;
+  cultivar: Cultivar;
+  lot: SeedLot;
 }
 type Fields = Record<string, unknown>;
 
@@ -123,6 +128,24 @@ const ROOMS: { [W in What]: Room<Things[W]> } = {
     check: (f) => parseBody(plantingSchema, f),
     settled: (x) => asPlanting(plantingRow(x), stepRows(x)),
   },
+  cultivar: {
+    find: async (db, id) => (await readCultivars(db, eq(cultivars.id, id)))[0] ?? null,
+    save: writeCultivar,
+    remove: async (db, id) => {
+      await db.delete(cultivars).where(eq(cultivars.id, id));
+    },
+    check: (f) => parseBody(cultivarSchema, f),
+    settled: (x) => x,
+  },
+  lot: {
+    find: async (db, id) => (await readLots(db, eq(seedLots.id, id)))[0] ?? null,
+    save: writeLot,
+    remove: async (db, id) => {
+      await db.delete(seedLots).where(eq(seedLots.id, id));
+    },
+    check: (f) => parseBody(seedLotSchema, f),
+    settled: (x) => x,
+  },
 };
 
 const plain = (x: unknown) => (x === null ? null : (JSON.parse(JSON.stringify(x)) as Fields));
@@ -178,7 +201,7 @@ export interface Change {
 const turned = (c: Change): Change => ({ ...c, before: c.after, after: c.before });
 
 /** What comes and changes from the outside in, then what goes from the inside out: nothing ever hangs on what is gone. */
-const OUTSIDE_IN: readonly What[] = ['farm', 'structure', 'bed', 'planting', 'cover'];
+const OUTSIDE_IN: readonly What[] = ['farm', 'structure', 'bed', 'planting', 'cover', 'cultivar', 'lot'];
 function inOrder(changes: readonly Change[]): Change[] {
   const rank = (c: Change) => OUTSIDE_IN.indexOf(c.what) * (c.after === null ? -1 : 1);
   const goes = (c: Change) => Number(c.after === null);

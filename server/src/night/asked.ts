@@ -8,7 +8,7 @@ import {
   askedFarm,
   clockText,
   countWord,
-  cropById,
+  cropOf,
   FORM_INFO,
   formOf,
   harmChance,
@@ -122,7 +122,7 @@ function otherOf(what: string, plan: NightPlan, b: PlannedBed, o: OptionOutcome)
     what,
     leafC,
     harmChance: harmChance(b.atRisk[0]!, coldNights(o), plan.errorK),
-    verdict: verdict(cropById(planting.crop), thresholds, middleNight(coldNights(o))),
+    verdict: verdict(cropOf(planting), thresholds, middleNight(coldNights(o))),
   };
 }
 
@@ -191,7 +191,7 @@ function sentenceOf(plan: NightPlan, b: PlannedBed, style: Style): Segment[] {
   const o = asIsOutcome(b);
   const t = (c: number) => temperatureText(c, style.units.temperature);
   const { planting, thresholds } = b.atRisk[0]!;
-  const crop = cropById(planting.crop);
+  const crop = cropOf(planting);
   const leaf = rangeOf(o.minLeafC, plan.errorK);
   const said = verdict(crop, thresholds, middleNight(coldNights(o)));
   const odds = oddsWords(harmChance(b.atRisk[0]!, coldNights(o), plan.errorK));
@@ -247,7 +247,7 @@ export async function answerAsk(
     harmC: thresholds.harmC,
     hardening: hardeningOf(planting, m.structure.kind, means, localDate(askedAtMs, m.farm.timeZone)),
     harmChance: harmChance(b.atRisk[0]!, coldNights(outcome), plan.errorK),
-    verdict: verdict(cropById(planting.crop), thresholds, middleNight(coldNights(outcome))),
+    verdict: verdict(cropOf(planting), thresholds, middleNight(coldNights(outcome))),
     more: oneMore(plan, b),
     less: oneLess(plan, b),
     day: dayOf(plan, b),

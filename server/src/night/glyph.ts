@@ -3,7 +3,7 @@ import type { GlyphLayer, PlaceRow, PlantingView, Range, RibbonView } from '@fog
 import {
   bandOf,
   clockText,
-  cropById,
+  cropOf,
   daysBetween,
   harmChance,
   HOUR_MS,
@@ -98,7 +98,7 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
   );
   const bare = rangeOf(asIsOutcome(b).minLeafC, plan.errorK);
   const worst = closest(b, leafC.mid)!;
-  const crop = cropById(worst.planting.crop);
+  const crop = cropOf(worst.planting);
   const opening = plan.state.openings.get(b.structure.id)?.fraction ?? 0;
   const planned = chosenCovers(b);
   return {
@@ -194,7 +194,7 @@ export function plantingView(
   left: number,
   harvestedKg: number,
 ): PlantingView {
-  const crop = cropById(p.crop);
+  const crop = cropOf(p);
   const leafC = nights
     ? rangeOf(
         nights.map((n) => n.leafMinC),

@@ -4,7 +4,7 @@ import {
   bandOf,
   clockText,
   closingSentence,
-  cropById,
+  cropOf,
   dayText,
   differenceText,
   doubtK,
@@ -107,7 +107,7 @@ function lossWords(plan: NightPlan): string[] {
     .map((b) => {
       const row = bandOf(asIsOutcome(b).minLeafC, 0);
       const worst = b.atRisk.reduce((w, a) => (a.thresholds.harmC > w.thresholds.harmC ? a : w));
-      const crop = cropById(worst.planting.crop);
+      const crop = cropOf(worst.planting);
       return `${crop.name} ${row.mid < worst.thresholds.deathC + 0.5 ? 'lost' : 'hurt'}`;
     });
 }
@@ -152,7 +152,7 @@ function staying(plan: NightPlan, style: Style): string[] {
   const t = (c: number) => temperatureText(c, style.units.temperature, 1);
   return keptOn(plan).map((b) => {
     const worst = b.atRisk.reduce((x, a) => (a.thresholds.harmC > x.thresholds.harmC ? a : x));
-    const crop = cropById(worst.planting.crop).name;
+    const crop = cropOf(worst.planting).name;
     if (thawAtMs(b) === Infinity && b.lift!.bareC > worst.thresholds.harmC)
       return `Leave ${b.bed.name} covered: its leaves do not thaw this morning.`;
     return `Leave ${b.bed.name} covered: its leaves would come to ${t(b.lift!.bareC)}, and ${crop} is harmed below ${t(worst.thresholds.harmC)}.`;

@@ -3,7 +3,7 @@ import type { OptionRow, PlaceView, WhatIf } from '@fogata/contract';
 import {
   BOOK_BELIEF,
   bedSpec,
-  cropById,
+  cropOf,
   fitCover,
   horizonOf,
   HOUR_MS,
@@ -256,7 +256,7 @@ export function plantingViews(
   const b = today === now ? i.plan?.beds.find((x) => x.bed.id === i.bed.id) : undefined;
   return standingIn(i.bed.id, i.data.plantings, today).map((p) => {
     const h = hardeningOf(p, i.structure.kind, i.background.means, today);
-    const t = thresholds(cropById(p.crop), h, p.aim);
+    const t = thresholds(cropOf(p), h, p.aim);
     const left = b?.atRisk.find((a) => a.planting.id === p.id)?.left ?? 1;
     const nights = b && i.plan ? nightColds(i.plan, b) : null;
     return plantingView(

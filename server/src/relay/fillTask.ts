@@ -1,6 +1,6 @@
 /** Gaps filled in a thread. Contract: a task is plain data; how far it is comes through a port, the plan as the answer. */
 import type { FillProposal } from '@fogata/contract';
-import { cropById, type Planting } from '@fogata/core';
+import { cropById, cropOf, kindOf, type Planting } from '@fogata/core';
 import {
   fillGaps,
   strip,
@@ -48,14 +48,14 @@ export async function fillIn(task: FillTask & { port: MessagePort }): Promise<Fi
   const solver = await highs();
   const known = new Map(task.outlooks.map((o) => [`${o.structureId} ${o.crop} ${o.how}`, o]));
   const bedOf = new Map(task.beds.map((b) => [b.id, b]));
-  const outlook = (bed: RelayBed, crop: { id: string }, how: How): Outlook | null =>
-    known.get(`${bed.structureId} ${crop.id} ${how}`) ?? null;
+  const outlookIn = (bed: RelayBed, kind: string, how: How): Outlook | null =>
+    known.get(`${bed.structureId} ${kind} ${how}`) ?? null;
   const strips = task.plantings.flatMap((p) => {
     const bed = bedOf.get(p.bedId);
     if (!bed) return [];
-    const crop = cropById(p.crop);
+    const crop = cropOf(p);
     const how = task.hows[p.id] ?? 'sow';
-    return [strip(p, crop, how, outlook(bed, crop, how))];
+    return [strip(p, crop, how, outlookIn(bed, kindOf(p), how))];
   });
   let first: FillProposal[] | null = null;
   let told = 0;
@@ -67,7 +67,7 @@ export async function fillIn(task: FillTask & { port: MessagePort }): Promise<Fi
     {
       ...task,
       strips,
-      outlook,
+      outlook: (bed, crop, how) => outlookIn(bed, crop.id, how),
       crops: task.crops.map((c) => ({
         crop: cropById(c.id),
         how: c.how,

@@ -3,7 +3,7 @@
  * what it has. First the places' years are gone through for every crop that may be proposed, then a thread works the plan out.
  */
 import type { FillView } from '@fogata/contract';
-import { cropById } from '@fogata/core';
+import { cropById, cropOf } from '@fogata/core';
 import { dayOf, type FillAim } from '@fogata/core/relay';
 import { howOf, usualHow } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
@@ -124,7 +124,7 @@ export class Filler {
       weeks: asked.weeks,
       beds: relayBeds(data),
       plantings: own.plantings,
-      hows: Object.fromEntries(own.plantings.map((p) => [p.id, howOf(p, cropById(p.crop))])),
+      hows: Object.fromEntries(own.plantings.map((p) => [p.id, howOf(p, cropOf(p))])),
       outlooks: [...outlooks.values()],
       crops: crops.map((c) => ({ id: c.id, how: usualHow(c), valuePerM: c.valuePerM })),
       demand: relay.demand,

@@ -1,6 +1,6 @@
 /** The board as the screen reads it: rows and their directions, plantings, and what each crop does in its place. */
 import type { RelayOutlook, RelayView } from '@fogata/contract';
-import { bedCentres, cropById, layoutOf } from '@fogata/core';
+import { bedCentres, cropOf, kindOf, layoutOf, type Planting } from '@fogata/core';
 import type { RelayBed } from '@fogata/core/relay';
 import { asUsed, howOf, type SeasonPlace, frostShare } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
@@ -56,19 +56,20 @@ export function relayView(book: SeasonBook, data: FarmData, nowMs: number): Rela
   const plantings = data.plantings.filter((p) => p.clearedOn === null || p.clearedOn >= since);
   const wanted = new Map<
     string,
-    { structureId: string; crop: string; how: RelayOutlook['how']; place: SeasonPlace }
+    { structureId: string; kind: string; planting: Planting; how: RelayOutlook['how']; place: SeasonPlace }
   >();
   for (const p of plantings) {
     const structureId = data.beds.find((b) => b.id === p.bedId)?.structureId;
     if (!structureId) continue;
-    const crop = cropById(p.crop);
+    const crop = cropOf(p);
     const how = howOf(p, crop);
     const place = placeIn(every(crop), structureId);
-    if (place) wanted.set(`${structureId} ${crop.id} ${how}`, { structureId, crop: crop.id, how, place });
+    const kind = kindOf(p);
+    if (place) wanted.set(`${structureId} ${kind} ${how}`, { structureId, kind, planting: p, how, place });
   }
   const list = [...wanted.values()];
   const { answers, progress } = book.ask(
-    list.map((w) => questionOf(data, w.place, cropById(w.crop), w.how, key, true)),
+    list.map((w) => questionOf(data, w.place, cropOf(w.planting), w.how, key, true, w.planting.own)),
   );
   const { demand, cells, risk, accepted } = data.farm.relay;
   return {
@@ -78,7 +79,7 @@ export function relayView(book: SeasonBook, data: FarmData, nowMs: number): Rela
     plantings,
     outlooks: list.flatMap((w, n) => {
       const a = answers[n];
-      return a ? [outlookOf(w.structureId, w.crop, w.how, a)] : [];
+      return a ? [outlookOf(w.structureId, w.kind, w.how, a)] : [];
     }),
     demand,
     cells,

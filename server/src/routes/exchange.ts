@@ -2,8 +2,10 @@
 import {
   bedSchema,
   coverSchema,
+  cultivarSchema,
   plantingSchema,
   readFarmFile,
+  seedLotSchema,
   structureSchema,
   type FarmFile,
 } from '@fogata/contract';
@@ -11,11 +13,19 @@ import {
   fromGeoJson,
   localDate,
   planSvg,
+  readCultivarsCsv,
+  readLibraryCsv,
+  readLotsCsv,
   readPlantingsCsv,
   readStockCsv,
+  seedKey,
+  toCultivarsCsv,
   toGeoJson,
+  toLotsCsv,
   toPlantingsCsv,
   toStockCsv,
+  type BadRow,
+  type Cultivar,
   type Planting,
 } from '@fogata/core';
 import { Router, type Response } from 'express';
@@ -48,8 +58,8 @@ export function exchangeRoutes(ctx: Context): Router {
   /** Compares, and takes it where it is no dry run. */
   const take = async (res: Response, dryRun: boolean, next: Partial<FarmFile>, name: string) => {
     const was = await (next.records ? whole() : now());
-    const { structures, beds, plantings, covers } = was;
-    const after = { structures, beds, plantings, covers, ...next };
+    const { structures, beds, plantings, covers, cultivars, seedLots } = was;
+    const after = { structures, beds, plantings, covers, cultivars, seedLots, ...next };
     const view = compare(was, after);
     const orphan = after.beds.find((b) => !after.structures.some((s) => s.id === b.structureId));
     if (orphan)
@@ -57,7 +67,12 @@ export function exchangeRoutes(ctx: Context): Router {
         `structureId: expected a structure of this farm for the bed ${orphan.name}`,
         'structureId',
       );
-    const lost = after.plantings.find((p) => !after.beds.some((b) => b.id === p.bedId));
+    const gone = after.plantings.filter((p) => !after.beds.some((b) => b.id === p.bedId));
+    // what stands there now is named before what once did
+    const today = localDate(ctx.options.clock.nowMs(), was.farm.timeZone);
+    const stands = (p: (typeof gone)[number]) =>
+      p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today);
+    const lost = gone.find(stands) ?? gone.at(-1);
     if (lost)
       throw refuse(
         `beds: expected the bed in which ${lost.crop} stands; its story would be lost. Clear it first.`,
@@ -147,6 +162,58 @@ export function exchangeRoutes(ctx: Context): Router {
     const kept = plantings.map((p) => replaced.get(p.id) ?? p);
     const fresh = rows.filter((p) => !plantings.some((x) => x.id === p.id));
     await take(res, body.dryRun, { plantings: [...kept, ...fresh] }, 'A table of plantings');
+  });
+
+  router.get('/seeds/cultivars.csv', async (_req, res) => {
+    attach(res, 'cultivars.csv', 'text/csv');
+    res.send(toCultivarsCsv((await now()).cultivars ?? []));
+  });
+
+  router.get('/seeds/lots.csv', async (_req, res) => {
+    attach(res, 'seed-lots.csv', 'text/csv');
+    res.send(toLotsCsv((await now()).seedLots ?? []));
+  });
+
+  const tableSchema = z.object({ dryRun: z.boolean(), csv: z.string().max(4_000_000) });
+  /** The first bad row by its line, and how many more there are. */
+  const refuseRows = (bad: readonly BadRow[]) => {
+    const [first] = bad;
+    const more = bad.length - 1;
+    if (first) throw refuse(`line ${first.row}, ${first.reason}${more > 0 ? ` (and ${more} more)` : ''}`);
+  };
+
+  /** Cultivars brought: rows come and change by crop and name, none goes. */
+  const takeCultivars = async (res: Response, dryRun: boolean, rows: readonly Cultivar[], name: string) => {
+    const { cultivars: known = [] } = await now();
+    const keyOf = (c: Cultivar) => seedKey({ crop: c.crop, cultivar: c.name });
+    const held = new Map(known.map((c) => [keyOf(c), c]));
+    for (const c of parseBody(z.array(cultivarSchema), rows))
+      held.set(keyOf(c), { ...c, id: held.get(keyOf(c))?.id ?? c.id });
+    await take(res, dryRun, { cultivars: [...held.values()] }, name);
+  };
+
+  router.post('/seeds/cultivars', async (req, res) => {
+    const body = parseBody(tableSchema, req.body);
+    const read = readCultivarsCsv(body.csv, () => randomUUID());
+    refuseRows(read.badRows);
+    await takeCultivars(res, body.dryRun, read.cultivars, 'A table of cultivars');
+  });
+
+  router.post('/seeds/library', async (req, res) => {
+    const body = parseBody(tableSchema, req.body);
+    const read = readLibraryCsv(body.csv, () => randomUUID());
+    refuseRows(read.badRows);
+    await takeCultivars(res, body.dryRun, read.cultivars, 'A library of crops');
+  });
+
+  router.post('/seeds/lots', async (req, res) => {
+    const body = parseBody(tableSchema, req.body);
+    const read = readLotsCsv(body.csv, () => randomUUID());
+    refuseRows(read.badRows);
+    const { seedLots: known = [] } = await now();
+    const rows = parseBody(z.array(seedLotSchema), read.lots);
+    const kept = known.filter((l) => !rows.some((r) => r.id === l.id));
+    await take(res, body.dryRun, { seedLots: [...kept, ...rows] }, 'A table of seed lots');
   });
 
   router.get('/farm/plan.svg', async (_req, res) => {

@@ -4,8 +4,16 @@
  */
 import { setMaxListeners } from 'node:events';
 import type { PlanProgress } from '@fogata/contract';
+import { kindOf, type Figures } from '@fogata/core';
 import type { MeanYear } from '@fogata/core/relay';
 import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
+
+/** A crop, with figures of its own where a cultivar has any. */
+export interface AskedCrop {
+  id: string;
+  how: How;
+  own?: Figures;
+}
 
 /** One place, and what is asked of it. */
 export interface SeasonTask {
@@ -18,7 +26,7 @@ export interface SeasonTask {
   risk: number;
   /** Whether it is asked as well how long it stands: it takes longer. */
   stands?: boolean;
-  crops: { id: string; how: How }[];
+  crops: AskedCrop[];
 }
 
 export interface SeasonAnswer {
@@ -35,7 +43,7 @@ export interface SeasonPool {
 
 export interface Question {
   task: Omit<SeasonTask, 'crops'>;
-  crop: { id: string; how: How };
+  crop: AskedCrop;
 }
 
 interface Held {
@@ -59,7 +67,7 @@ export class SeasonBook {
   ask(questions: readonly Question[]): { answers: (SeasonAnswer | null)[]; progress: PlanProgress } {
     // what was answered with how long it stands answers without as well
     const keys = questions.map((q) => {
-      const key = `${q.task.place} ${q.crop.id} ${q.crop.how}`;
+      const key = `${q.task.place} ${kindOf({ crop: q.crop.id, own: q.crop.own })} ${q.crop.how}`;
       return q.task.stands || this.held.get(`${key} stands`)?.answer ? `${key} stands` : key;
     });
     const missing = new Map<string, { key: string; q: Question }[]>();

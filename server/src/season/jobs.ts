@@ -1,6 +1,6 @@
 /** The weeks' list: what is to be done with each planting, from the day it goes into the ground and what the years leave it. */
 import type { SeasonJob } from '@fogata/contract';
-import { cropById, type Crop, type Planting } from '@fogata/core';
+import { cropOf, type Crop, type Planting } from '@fogata/core';
 import {
   dayOfYear,
   FAILURES,
@@ -29,7 +29,7 @@ export function plantingsAsked(data: FarmData, today: string): Asked[] {
   return data.plantings.flatMap((planting): Asked[] => {
     const bed = data.beds.find((b) => b.id === planting.bedId);
     if (!bed || (planting.clearedOn !== null && planting.clearedOn < today && !planting.planned)) return [];
-    const crop = cropById(planting.crop);
+    const crop = cropOf(planting);
     return [{ planting, crop, how: howOf(planting, crop), structureId: bed.structureId }];
   });
 }

@@ -1,6 +1,6 @@
 /** A planting's story: its steps, the nights that it has been through beside what it then bore, and what was noted of it. */
 import type { LogEntry, StoryView } from '@fogata/contract';
-import { addDays, cropById, daysBetween, hardeningOf, localDate, standingIn, thresholds } from '@fogata/core';
+import { addDays, cropOf, daysBetween, hardeningOf, localDate, standingIn, thresholds } from '@fogata/core';
 import { nightLowsC, type NightPlan } from '@fogata/core/planning';
 import { howOf, isPlanted, stepsOf } from '@fogata/core/season';
 import type { Context, Moment } from '../context';
@@ -36,7 +36,7 @@ export async function storyOf(ctx: Context, id: string): Promise<StoryView> {
   const { means } = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
   const zone = m.data.farm.timeZone;
   const today = localDate(m.nowMs, zone);
-  const crop = cropById(planting.crop);
+  const crop = cropOf(planting);
   const first = [...means.keys()].sort()[0];
   const harmC = (date: string) =>
     thresholds(crop, hardeningOf(planting, structure.kind, means, date), planting.aim).harmC;

@@ -10,7 +10,7 @@ import type {
   SeasonView,
 } from '@fogata/contract';
 import { reasonWords } from '@fogata/contract/windows';
-import { cropById, CROPS, localDate, type Crop, type Planting } from '@fogata/core';
+import { cropById, CROPS, localDate, type Crop, type Figures, type Planting } from '@fogata/core';
 import {
   asUsed,
   beginning,
@@ -114,6 +114,7 @@ export const questionOf = (
   how: How,
   climateKey: string,
   stands = false,
+  own?: Figures,
 ): Question => ({
   task: {
     place: digest([climateKey, place.spec.stack, place.spec.ground, place.spec.venting]),
@@ -127,7 +128,7 @@ export const questionOf = (
     risk: RISK,
     ...(stands ? { stands } : {}),
   },
-  crop: { id: crop.id, how },
+  crop: { id: crop.id, how, ...(own ? { own } : {}) },
 });
 
 function windowView(w: Window, planted: boolean) {
@@ -223,7 +224,9 @@ function ownPlaces(data: FarmData, today: string, every: (crop: Crop) => SeasonP
 export function yearsJobs(book: SeasonBook, data: FarmData, nowMs: number): SeasonJob[] {
   const { climate, key, today } = groundOf(data, nowMs);
   const { own, inPlace } = ownPlaces(data, today, placesBy(data, climate));
-  const { answers } = book.ask(inPlace.map((a) => questionOf(data, a.place, a.crop, a.how, key)));
+  const { answers } = book.ask(
+    inPlace.map((a) => questionOf(data, a.place, a.crop, a.how, key, false, a.planting.own)),
+  );
   const rowsOf = (a: (typeof own)[number]) =>
     answers[inPlace.findIndex((x) => x.planting === a.planting)]?.rows ?? null;
   return own
@@ -240,7 +243,9 @@ export function expectedOf(
 ): Expected & { progress: PlanProgress } {
   const { climate, key, today } = groundOf(data, nowMs);
   const { inPlace } = ownPlaces({ ...data, plantings: [planting] }, today, placesBy(data, climate));
-  const { answers, progress } = book.ask(inPlace.map((x) => questionOf(data, x.place, x.crop, x.how, key)));
+  const { answers, progress } = book.ask(
+    inPlace.map((x) => questionOf(data, x.place, x.crop, x.how, key, false, x.planting.own)),
+  );
   const row = answers[0] && rowAt(answers[0].rows, dayOfYear(planting.plantedOn));
   return { upDays: row?.upDays ?? null, readyDays: row?.ready.middle ?? null, progress };
 }
@@ -261,7 +266,7 @@ export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): Sea
   const { own, inPlace } = ownPlaces(data, today, every);
   // what stands is asked first: its week cannot wait
   const { answers: all, progress } = book.ask([
-    ...inPlace.map((a) => questionOf(data, a.place, a.crop, a.how, key)),
+    ...inPlace.map((a) => questionOf(data, a.place, a.crop, a.how, key, false, a.planting.own)),
     ...asked.map((q) => questionOf(data, q.place, q.crop, q.how, key)),
   ]);
   const answers = all.slice(inPlace.length);

@@ -1,5 +1,5 @@
 /** A season's question, worked out in a thread. Contract: places are fitted once and held, eight at most. */
-import { cropById } from '@fogata/core';
+import { cropById, withFigures } from '@fogata/core';
 import { answer, placeOf, type PlaceYears } from '@fogata/core/season';
 import type { SeasonAnswer, SeasonTask } from './book';
 
@@ -20,8 +20,8 @@ export function seasonOf({
   places.delete(name);
   places.set(name, place);
   if (places.size > MOST_PLACES) places.delete(places.keys().next().value!);
-  return crops.map(({ id, how }) => ({
+  return crops.map(({ id, how, own }) => ({
     frosts: place.frosts,
-    ...answer(place, cropById(id), how, null, risk, stands),
+    ...answer(place, withFigures(cropById(id), own), how, null, risk, stands),
   }));
 }

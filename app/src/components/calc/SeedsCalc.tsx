@@ -2,8 +2,7 @@
 import { cropById, CROPS, germinationNow, standFor } from '@fogata/core';
 import { useState } from 'react';
 import { useFormat } from '../../data/format';
-import { Choice } from '../ui/Button';
-import { NoteField } from '../ui/Field';
+import { CropChoice } from '../ui/CropChoice';
 import { Amount, Choose, Degrees, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
 import { n1, Reckoned } from './parts';
@@ -12,7 +11,6 @@ const SOWN = CROPS.filter((c) => c.sowing && c.emergence);
 
 export function SeedsCalc() {
   const format = useFormat();
-  const [search, setSearch] = useState('');
   const [i, set] = useState({
     crop: 'carrot',
     tested: null as number | null,
@@ -26,18 +24,12 @@ export function SeedsCalc() {
   });
   const crop = cropById(i.crop);
   const usual = crop.sowing?.germination ?? 0;
-  const found = SOWN.filter((c) => c.name.toLowerCase().includes(search.trim().toLowerCase()));
-  const shown = [...found.filter((c) => c.id === i.crop), ...found.filter((c) => c.id !== i.crop)].slice(
-    0,
-    6,
-  );
   return (
     <>
-      <NoteField label="Find a crop" value={search} onChange={setSearch} placeholder="carrots" />
-      <Choice
-        label="Crop"
+      <CropChoice
+        crops={SOWN}
         value={i.crop}
-        options={shown.map((c) => ({ value: c.id, label: c.name }))}
+        placeholder="carrots"
         onChange={(id) =>
           set({
             ...i,

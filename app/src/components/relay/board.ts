@@ -4,7 +4,7 @@
  * clearing; `lanesOf` gives a bed's rows as they are shared.
  */
 import type { RelayView } from '@fogata/contract';
-import { addDays, cropById, type Planting } from '@fogata/core';
+import { addDays, cropOf, kindOf, type Planting } from '@fogata/core';
 import { dayOf, sharedRows, strip, type Outlook, type RelayYear, type Strip } from '@fogata/core/relay';
 import { howOf } from '@fogata/core/season';
 
@@ -20,9 +20,9 @@ export function yearOf(view: RelayView, moved: Moved): RelayYear {
     const planting = moved.get(kept.id) ?? kept;
     const bed = bedOf.get(planting.bedId);
     if (!bed) return [];
-    const crop = cropById(planting.crop);
+    const crop = cropOf(planting);
     const how = howOf(planting, crop);
-    const outlook = outlooks.get(`${bed.structureId} ${crop.id} ${how}`) ?? null;
+    const outlook = outlooks.get(`${bed.structureId} ${kindOf(planting)} ${how}`) ?? null;
     const known = made.get(planting);
     if (known?.outlook === outlook) return [known.strip];
     const s = strip(planting, crop, how, outlook);

@@ -1,5 +1,6 @@
 /** The tables, by topic. Instants are epoch milliseconds as bigint, dates ISO text, quantities SI. */
 export * from './things';
+export * from './seeds';
 export * from './log';
 export * from './weather';
 export * from './nights';

@@ -42,6 +42,17 @@ export const nightLows = pgTable(
   (t) => [primaryKey({ columns: [t.bedId, t.night] })],
 );
 
+/** A row is how hard a planting was in a night that was, 0 to 1: what a harm score of it is read by. */
+export const nightHardness = pgTable(
+  'night_hardness',
+  {
+    plantingId: text('planting_id').notNull(),
+    night: text('night').notNull(),
+    hardening: doublePrecision('hardening').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.plantingId, t.night] })],
+);
+
 const bytea = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 
 /** A row is a night that was worked out, or is being: derived, never backed up; `plan` is null until it is there. */

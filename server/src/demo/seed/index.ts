@@ -6,4 +6,6 @@ export * from './covers';
 export * from './crops';
 export { DEMO_EPISODES, DEMO_FARM, DEMO_SEED, DEMO_START_MS } from './farm';
 export * from './place';
+export * from './lastYear';
 export * from './records';
+export * from './seeds';

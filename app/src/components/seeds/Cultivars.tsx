@@ -1,0 +1,34 @@
+/** What is in the box and has been grown of a crop, to tap rather than type. */
+import { Choice } from '../ui/Button';
+import { useSeeds } from '../../data/hooks';
+
+const MOST = 6;
+
+export function Cultivars({
+  crop,
+  value,
+  onChange,
+}: {
+  crop: string;
+  value: string;
+  onChange: (name: string) => void;
+}) {
+  const { data } = useSeeds();
+  const names = (data?.rows ?? [])
+    .filter((r) => r.crop === crop && r.name !== '' && r.cultivar?.liked !== 'never')
+    .sort((a, b) => b.lots.length - a.lots.length || b.plantings - a.plantings)
+    .slice(0, MOST);
+  if (names.length === 0) return null;
+  return (
+    <Choice
+      label="Of what you have"
+      value={value}
+      options={names.map((r) => ({
+        value: r.name,
+        label:
+          r.lots.length > 0 ? `${r.name}, seed of ${Math.max(...r.lots.map((l) => l.lot.year))}` : r.name,
+      }))}
+      onChange={onChange}
+    />
+  );
+}

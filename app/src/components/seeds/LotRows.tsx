@@ -1,0 +1,113 @@
+/** The seed of one cultivar: what is left, what a test said; counted, tested and thrown out here. */
+import type { LotView } from '@fogata/contract';
+import type { Crop, SeedLot } from '@fogata/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { retract } from '../../data/actions';
+import { change } from '../../data/hooks';
+import { offerUndo } from '../../data/undo';
+import { Button } from '../ui/Button';
+import { Amount } from '../ui/Fields';
+import { Row } from '../ui/Page';
+import { Text } from '../ui/Text';
+import { lotWords } from './seedWords';
+
+export function LotRows({
+  lots,
+  crop,
+  today,
+  nowMs,
+  onProblem,
+}: {
+  lots: readonly LotView[];
+  crop: Crop;
+  today: string;
+  nowMs: number;
+  onProblem: (words: string | null) => void;
+}) {
+  const [open, setOpen] = useState<string | null>(null);
+  const tried = async (label: string, act: () => Promise<{ recordId: string | null }>) => {
+    onProblem(null);
+    try {
+      const { recordId } = await act();
+      if (recordId) offerUndo(label, () => retract([recordId], nowMs));
+    } catch (e) {
+      onProblem((e as Error).message);
+    }
+  };
+  const save = (lot: SeedLot) =>
+    tried(`Seed of ${lot.year}: changed`, () => change(`/api/lots/${lot.id}`, 'PUT', lot));
+  return (
+    <>
+      {lots.map((l, n) => {
+        const { lot } = l;
+        return (
+          <View key={lot.id}>
+            <Row first={n === 0}>
+              <Text style={{ flex: 1 }} tone={l.now?.old ? 'ochre' : 'ink'}>
+                {`${l.now?.old ? '▲ ' : ''}Seed ${lotWords(l)}`}
+              </Text>
+              <Button
+                kind="plain"
+                label={open === lot.id ? 'Close' : 'Count or test'}
+                hint={`Count or test the seed of ${lot.year}`}
+                onPress={() => setOpen(open === lot.id ? null : lot.id)}
+                testID={`lot-${lot.year}`}
+              />
+            </Row>
+            {open === lot.id ? (
+              <View style={{ gap: 10, paddingVertical: 10 }}>
+                {lot.seeds !== null ? (
+                  <Amount
+                    label="Seeds left"
+                    value={lot.seeds}
+                    onChange={(seeds) => void save({ ...lot, seeds })}
+                    unit="seeds"
+                    step={50}
+                    bigStep={1000}
+                    min={0}
+                    max={10_000_000}
+                  />
+                ) : (
+                  <Amount
+                    label="Left of it"
+                    value={lot.grams}
+                    onChange={(grams) => void save({ ...lot, grams })}
+                    unit="g"
+                    step={1}
+                    bigStep={25}
+                    digits={1}
+                    min={0}
+                    max={100_000}
+                    start={10}
+                  />
+                )}
+                {crop.sowing ? (
+                  <Amount
+                    label="Tested today: of a hundred seeds, so many came up"
+                    value={lot.tested ? Math.round(100 * lot.tested.share) : null}
+                    onChange={(v) => void save({ ...lot, tested: { share: v / 100, on: today } })}
+                    unit="of 100"
+                    step={1}
+                    bigStep={10}
+                    min={0}
+                    max={100}
+                    start={Math.round(100 * (l.now?.germination ?? crop.sowing.germination))}
+                    testID="lot-test"
+                    note="Ten seeds on wet paper in the warm tell more than any table."
+                  />
+                ) : null}
+                <Button
+                  label="Used up or thrown out"
+                  onPress={() =>
+                    void tried(`Seed of ${lot.year}: gone`, () => change(`/api/lots/${lot.id}`, 'DELETE'))
+                  }
+                />
+              </View>
+            ) : null}
+          </View>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,115 @@
+/** The seed box. It answers: what seed have I, will it come up, and what do I know of a cultivar that the book does not? */
+import type { SeedRow } from '@fogata/contract';
+import { router } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { learntWords, lotWords, rowName, seedsSentence } from '../components/seeds/seedWords';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { Table } from '../components/ui/Table';
+import { PartTitle, Text } from '../components/ui/Text';
+import { useFormat } from '../data/format';
+import { refresh, useSeeds } from '../data/hooks';
+
+const keyOf = (r: SeedRow) => `${r.crop} ${r.name.toLowerCase()}`;
+const open = (r: SeedRow) =>
+  router.push(`/cultivar/${encodeURIComponent(r.crop)}?name=${encodeURIComponent(r.name)}`);
+
+/** What a row says besides its lots, in its own words. */
+function told(r: SeedRow, format: ReturnType<typeof useFormat>): string[] {
+  const own = Object.keys(r.cultivar?.figures ?? {}).length;
+  return [
+    r.plantings > 0 ? `${r.plantings} ${r.plantings === 1 ? 'planting' : 'plantings'}` : '',
+    own > 0 ? `${own} ${own === 1 ? 'figure' : 'figures'} of its own` : '',
+    r.learnt ? learntWords(r.learnt, format) : '',
+    r.cultivar?.liked === 'never' ? 'never again' : r.cultivar?.liked === 'yes' ? 'grown willingly' : '',
+  ].filter(Boolean);
+}
+
+function SeedTable({ rows }: { rows: SeedRow[] }) {
+  const format = useFormat();
+  const best = (r: SeedRow) => Math.max(0, ...r.lots.map((l) => l.now?.germination ?? 0));
+  return (
+    <Table
+      label="Seed"
+      testID="seeds-table"
+      rows={rows}
+      idOf={keyOf}
+      nameOf={rowName}
+      onOpen={open}
+      empty="No seed is noted yet."
+      columns={[
+        { id: 'crop', title: 'Crop', value: (r) => r.cropName, wide: 1.2 },
+        { id: 'name', title: 'Cultivar', value: (r) => r.name, wide: 1.2 },
+        { id: 'lots', title: 'In the box', value: (r) => r.lots.map(lotWords).join('; '), wide: 3 },
+        {
+          id: 'up',
+          title: 'Comes up',
+          value: best,
+          number: true,
+          show: (r) => (
+            <Text kind="label">{r.lots.some((l) => l.now) ? `${Math.round(100 * best(r))} %` : ''}</Text>
+          ),
+        },
+        { id: 'told', title: 'Known of it', value: (r) => told(r, format).join('. '), wide: 3 },
+      ]}
+    />
+  );
+}
+
+export function SeedsScreen() {
+  const { data, error } = useSeeds();
+  const format = useFormat();
+  const wide = useWide();
+  return (
+    <Page testID="seeds" width={wide ? 1200 : 640}>
+      <TopLine back="Season" />
+      {data ? (
+        <Sentence parts={seedsSentence(data.rows)} />
+      ) : error ? (
+        <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Opening the box" />
+      )}
+      <View style={styles.row}>
+        <Button
+          kind="main"
+          label="Type in a packet"
+          onPress={() => router.push('/packet')}
+          testID="new-packet"
+        />
+        <Button label="Tables in and out" onPress={() => router.push('/files')} />
+      </View>
+      {data && data.rows.length > 0 ? <PartTitle>What you grow, and its seed</PartTitle> : null}
+      {wide && data && data.rows.length > 0 ? <SeedTable rows={data.rows} /> : null}
+      {(wide ? [] : (data?.rows ?? [])).map((r, n) => (
+        <Row key={keyOf(r)} first={n === 0}>
+          <View style={{ flex: 1, gap: 2 }}>
+            <Text kind="strong">{rowName(r)}</Text>
+            {r.lots.map((l) => (
+              <Text key={l.lot.id} kind="small" tone={l.now?.old ? 'ochre' : 'ink'}>
+                {`${l.now?.old ? '▲ ' : ''}${lotWords(l)}`}
+              </Text>
+            ))}
+            {told(r, format).map((t) => (
+              <Text key={t} kind="small" tone="quiet">
+                {t}
+              </Text>
+            ))}
+          </View>
+          <Button kind="plain" label="Open" hint={`Open ${rowName(r)}`} onPress={() => open(r)} />
+        </Row>
+      ))}
+      <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
+        Germination by age is a starting value of each crop, for seed kept cool and dry. A test of your own on
+        wet paper counts for more.
+      </Text>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 8, paddingBottom: 4 },
+});
