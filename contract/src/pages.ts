@@ -29,6 +29,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/story\/[^/]+$/, 'A planting’s story'],
   [/^\/cover\/[^/]+$/, 'A cover'],
   [/^\/seeds$/, 'Seed'],
+  [/^\/compare$/, 'Side by side'],
   [/^\/packet$/, 'A packet of seed'],
   [/^\/cultivar\/[^/]+$/, 'A cultivar'],
   [/^\/calc\/[^/]+$/, 'A reckoning'],

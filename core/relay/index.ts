@@ -15,3 +15,5 @@ export * from '../src/relay/solve';
 export * from '../src/relay/fillGaps';
 export * from '../src/relay/demandCsv';
 export * from '../src/relay/again';
+export * from '../src/relay/need';
+export * from '../src/relay/spots';

@@ -2,6 +2,7 @@
 import type {
   AheadView,
   BedsView,
+  CompareView,
   CropRow,
   CutView,
   DayView,
@@ -13,6 +14,7 @@ import type {
   ForecastView,
   KitView,
   LogView,
+  NeedView,
   NextView,
   NightReport,
   NightsView,
@@ -193,6 +195,17 @@ export const useFill = (on: boolean) =>
 export const useNext = (asked: string | null) =>
   useRead<NextView>(asked ? `/api/relay/next?${asked}` : null, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
+  });
+export const useNeed = (crop: string, asked: string | null) =>
+  useRead<NeedView>(asked ? `/api/season/${encodeURIComponent(crop)}/need?${asked}` : null, {
+    refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
+    keepPreviousData: false,
+    shouldRetryOnError: false,
+  });
+export const useCompare = (ways: string) =>
+  useRead<CompareView>(`/api/compare?ways=${encodeURIComponent(ways)}`, {
+    refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
+    shouldRetryOnError: false,
   });
 export const useSeeds = () => useRead<SeedsView>('/api/seeds');
 export const useFeeds = () => useRead<FeedView>('/api/feeds');

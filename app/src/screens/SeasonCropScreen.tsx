@@ -1,5 +1,6 @@
 /** A crop's year. It answers: when may I begin it, here, under that, and what goes wrong if I do not? It opens with the nearest window. */
 import type { SeasonPlaceView } from '@fogata/contract';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import {
@@ -13,6 +14,8 @@ import {
   rowAt,
   upper,
 } from '../components/season/seasonWords';
+import { NeedPanel } from '../components/season/NeedPanel';
+import { startWays } from '../components/season/compareWords';
 import { YearStrip } from '../components/season/YearStrip';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
@@ -141,6 +144,14 @@ export function SeasonCropScreen({ crop }: { crop: string }) {
               />
             ))}
           </View>
+          <View style={{ flexDirection: 'row' }}>
+            <Button
+              label="Side by side with another way"
+              onPress={() => router.push(`/compare?ways=${encodeURIComponent(startWays(data, at))}`)}
+              testID="to-compare"
+            />
+          </View>
+          <NeedPanel crop={data.crop} how={data.how} today={data.today} key={data.crop} />
           {data.tooLow.length > 0 ? (
             <Text
               kind="small"

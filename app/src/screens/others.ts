@@ -8,6 +8,7 @@ export { BedScreen } from './BedScreen';
 export { BedsScreen } from './BedsScreen';
 export { BoardScreen } from './BoardScreen';
 export { CalcScreen } from './CalcScreen';
+export { CompareScreen } from './CompareScreen';
 export { CoverScreen } from './CoverScreen';
 export { CultivarScreen } from './CultivarScreen';
 export { CutScreen } from './CutScreen';

@@ -10,3 +10,5 @@ export * from './relay';
 export * from './season';
 export * from './messages';
 export * from './seeds';
+export * from './need';
+export * from './compare';

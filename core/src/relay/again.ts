@@ -18,7 +18,7 @@ type Rows = Pick<Planting, 'bedId' | 'fromRow' | 'toRow' | 'plantedOn' | 'cleare
 export const yearOn = (date: string): string =>
   `${Number(date.slice(0, 4)) + 1}${date.slice(4).replace('-02-29', '-02-28')}`;
 
-const meet = (a: Rows, b: Rows): boolean =>
+export const meet = (a: Rows, b: Rows): boolean =>
   a.bedId === b.bedId &&
   a.fromRow <= b.toRow &&
   b.fromRow <= a.toRow &&

@@ -46,7 +46,7 @@ export function kgBetween(s: Strip, from: number, to: number, shift = 0): number
 }
 
 /** Days that an early and a late year differ by. */
-function shifts(s: Strip): [number, number] {
+export function shifts(s: Strip): [number, number] {
   const r = s.odds?.ready;
   if (!r || r.middle === null) return [0, 0];
   return [(r.early ?? r.middle) - r.middle, (r.late ?? r.middle + 30) - r.middle];

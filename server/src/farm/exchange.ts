@@ -19,7 +19,9 @@ const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
 
 /** What stands, without its log and weather: all that maps and tables ask for. */
 export async function standingFarm(db: Db, nowMs: number): Promise<FarmFile> {
-  const { farm, structures, beds, plantings, covers } = await loadFarm(db, nowMs, false);
+  const { farm, structures, beds, plantings: standing, covers } = await loadFarm(db, nowMs, false);
+  // what its cultivar has is the cultivar's to say
+  const plantings = standing.map(({ own: _own, ...p }) => p);
   const cultivars = await readCultivars(db);
   const seedLots = await readLots(db);
   return plain({

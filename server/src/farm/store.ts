@@ -89,7 +89,7 @@ export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = d
     farm: settings,
     structures: s,
     beds: b.map(asBed),
-    plantings: withLog ? withOwn(p, own, await learntCold(db, p, own, nowMs, settings.timeZone)) : p,
+    plantings: withOwn(p, own, await learntCold(db, p, own, nowMs, settings.timeZone)),
     cultivars: own,
     covers: c.map(asCover),
     ...standing,

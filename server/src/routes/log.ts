@@ -26,7 +26,7 @@ import { writing } from '../db/write';
 import { checkPlanting } from '../farm/checkPlanting';
 import { describeRecord } from '../farm/describe';
 import { appendRecords, logPage, recordsByIds } from '../farm/log';
-import { changeThing, takeBack } from '../farm/things';
+import { bringThings, changeThing, takeBack } from '../farm/things';
 import { notFound, parseBody, Problem } from '../problem';
 
 const PAGE = 60;
@@ -166,6 +166,32 @@ export function logRoutes(ctx: Context): Router {
       localDate(m.nowMs, m.data.farm.timeZone),
     );
     res.json({ planting, recordId: await write(planting, m) });
+  });
+
+  /** Several at once, as one entry of the log. */
+  router.post('/plantings/many', async (req, res) => {
+    const body = parseBody(
+      z.object({
+        name: z.string().trim().min(1, 'a name').max(80, 'at most 80 letters'),
+        plantings: z.array(plantingSchema).min(1, 'at least one').max(200, 'at most 200'),
+      }),
+      req.body,
+    );
+    const m = await ctx.standing(false);
+    const today = localDate(m.nowMs, m.data.farm.timeZone);
+    const known = (id: string) => m.data.plantings.find((p) => p.id === id);
+    const changes = (body.plantings as Planting[]).map((p) => {
+      checkPlanting(p, m.data.beds);
+      if (known(p.id)) throw new Problem(422, 'Not accepted', 'id: expected one that is not there yet', 'id');
+      return {
+        what: 'planting' as const,
+        targetId: p.id,
+        before: null,
+        after: { ...asMeant(p, undefined, today) } as Record<string, unknown>,
+      };
+    });
+    const recordId = await writing(ctx.db, (tx) => bringThings(tx, body.name, changes, { nowMs: m.nowMs }));
+    res.status(201).json({ recordId });
   });
 
   /** A step of it, done or moved. */

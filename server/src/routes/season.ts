@@ -1,13 +1,35 @@
 /** Seasons: what to begin this week, a crop's year. */
-import { cropById, isCrop } from '@fogata/core';
+import { date } from '@fogata/contract';
+import { cropById, daysBetween, isCrop, localDate } from '@fogata/core';
+import { usualHow } from '@fogata/core/season';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
-import { parseBody, Problem } from '../problem';
+import { notFound, parseBody, Problem } from '../problem';
 import { calendarOf } from '../season/calendar';
 import { storyOf } from '../season/story';
+import { compareView } from '../relay/compare';
+import { needView } from '../relay/need';
 import { takeClimate } from '../season/climateFile';
 import { cropView, seasonView, yearsJobs } from '../season/views';
+
+const needSchema = z
+  .object({
+    from: date,
+    to: date,
+    kg: z.coerce.number({ error: 'kilograms' }).gt(0, 'more than 0').max(5000, 'at most 5000 kg'),
+    how: z.enum(['sow', 'transplant']).optional(),
+    risk: z.coerce.number().min(0.02, '0.02 or more').max(0.6, 'at most 0.6').optional(),
+  })
+  .refine((n) => n.to > n.from, { path: ['to'], error: 'a day after from' })
+  .refine((n) => daysBetween(n.from, n.to) <= 365, { path: ['to'], error: 'within a year of from' });
+
+const waySchema = z.object({
+  crop: z.string().refine(isCrop, 'the id of a crop of the list'),
+  how: z.enum(['sow', 'transplant'], { error: 'sow or transplant' }),
+  structureId: z.string({ error: 'the id of a structure' }).max(64),
+  date,
+});
 
 const climateSchema = z.object({
   text: z
@@ -44,6 +66,41 @@ export function seasonRoutes(ctx: Context): Router {
     const { how } = parseBody(z.object({ how: z.enum(['sow', 'transplant']).optional() }), req.query);
     const { data, nowMs } = await ctx.standing(false);
     res.json(cropView(ctx.seasons, data, nowMs, cropById(req.params.crop), how));
+  });
+
+  /** Ways to begin side by side: `ways` is a list of crop,how,structure,date, separated by semicolons. */
+  router.get('/compare', async (req, res) => {
+    const { ways } = parseBody(
+      z.object({ ways: z.string().max(2000, 'at most 2000 letters').default('') }),
+      req.query,
+    );
+    const { data, nowMs } = await ctx.standing(false);
+    const list = ways
+      .split(';')
+      .filter(Boolean)
+      .map((text) => {
+        const [crop, how, structureId, on] = text.split(',');
+        return { crop, how, structureId, date: on };
+      });
+    const asked = parseBody(z.array(waySchema).max(8, 'at most 8 ways'), list);
+    const lost = asked.find((w) => !data.structures.some((s) => s.id === w.structureId));
+    if (lost) throw notFound('structure');
+    res.json(compareView(ctx.seasons, data, nowMs, asked));
+  });
+
+  /** So many kilos a week, from one day to another. */
+  router.get('/season/:crop/need', async (req, res) => {
+    if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
+    const crop = cropById(req.params.crop);
+    const asked = parseBody(needSchema, req.query);
+    if (crop.yieldKgPerM === null)
+      throw new Problem(422, 'Not accepted', `crop: expected one that is weighed, not ${crop.name}`, 'crop');
+    const { data, nowMs } = await ctx.standing(false);
+    const today = localDate(nowMs, data.farm.timeZone);
+    if (asked.to < today) throw new Problem(422, 'Not accepted', 'to: expected a day to come', 'to');
+    const how = asked.how ?? usualHow(crop);
+    const risk = asked.risk ?? data.farm.relay.risk;
+    res.json(await needView(ctx, crop, { from: asked.from, to: asked.to, kgPerWeek: asked.kg, how, risk }));
   });
 
   router.get('/plantings/:id/story', async (req, res) => {

@@ -1,0 +1,83 @@
+/** A need as it is asked about: the crop's years in every place where it has room, then the fewest metres, then rows for them. */
+import type { NeedView } from '@fogata/contract';
+import type { Crop } from '@fogata/core';
+import { needFor, spotsFor, type NeedAnswer, type Rows } from '@fogata/core/relay';
+import { asUsed, isPlanted, type How } from '@fogata/core/season';
+import type { Context } from '../context';
+import { digest } from '../night/pool';
+import { fits, groundOf, placesBy, questionOf } from '../season/views';
+import { relayBeds } from './view';
+
+export interface NeedAsked {
+  from: string;
+  to: string;
+  kgPerWeek: number;
+  how: How;
+  risk: number;
+}
+
+const SECONDS = 5;
+const MOST_HELD = 40;
+const held = new Map<string, Promise<NeedAnswer>>();
+
+function solved(key: string, run: () => Promise<NeedAnswer>): Promise<NeedAnswer> {
+  const known = held.get(key);
+  if (known) return known;
+  const fresh = run();
+  held.set(key, fresh);
+  fresh.catch(() => held.delete(key));
+  if (held.size > MOST_HELD) held.delete(held.keys().next().value!);
+  return fresh;
+}
+
+export async function needView(ctx: Context, crop: Crop, asked: NeedAsked): Promise<NeedView> {
+  const { data, nowMs } = await ctx.standing(false);
+  const { climate, key, today } = groundOf(data, nowMs);
+  const places = asUsed(placesBy(data, climate)(crop)).filter((p) => fits(data, p, crop));
+  const { answers, progress } = ctx.seasons.ask(
+    places.map((p) => questionOf(data, p, crop, asked.how, key, true)),
+  );
+  const base = {
+    crop: crop.id,
+    name: crop.name,
+    planted: isPlanted(crop, asked.how),
+    from: asked.from,
+    to: asked.to,
+    kgPerWeek: asked.kgPerWeek,
+    risk: asked.risk,
+  };
+  if (places.length === 0) return { ...base, answer: null, progress: { state: 'empty', done: 0, of: 0 } };
+  if (progress.state !== 'ready') return { ...base, answer: null, progress };
+  const beds = relayBeds(data);
+  const offers = places.flatMap((p, n) => {
+    const a = answers[n]!;
+    const mostM = beds
+      .filter((b) => b.structureId === p.structureId)
+      .reduce((s, b) => s + b.rows * b.lengthM, 0);
+    return [
+      {
+        structureId: p.structureId,
+        place: p.name,
+        cover: p.cover,
+        how: asked.how,
+        outlook: { mean: a.mean, rows: a.rows },
+        mostM,
+      },
+    ];
+  });
+  const answer = await solved(
+    digest([key, today, crop.id, asked, places.map((p) => p.spec.stack), offers.map((o) => o.mostM)]),
+    () =>
+      needFor({ crop, today, ...asked, offers }, (lp) =>
+        ctx.options.pool.solve({ lp, seconds: SECONDS }, AbortSignal.timeout(60_000)),
+      ),
+  );
+  // each takes its rows before the next looks
+  const taken: Rows[] = [...data.plantings];
+  const sowings = answer.sowings.map((s) => {
+    const found = spotsFor(beds, taken, s.structureId, s.metres, s.date, s.overOn);
+    for (const x of found.spots) taken.push({ ...x, plantedOn: s.date, clearedOn: s.overOn });
+    return { ...s, ...found };
+  });
+  return { ...base, answer: { ...answer, sowings }, progress };
+}
