@@ -33,6 +33,21 @@ function runs(bed: RelayBed, taken: readonly Rows[], from: string, to: string): 
   return out;
 }
 
+/** Metres of row of a structure that nothing stands in from one day to another. */
+export const freeMetres = (
+  beds: readonly RelayBed[],
+  taken: readonly Rows[],
+  structureId: string,
+  from: string,
+  to: string,
+): number =>
+  beds
+    .filter((b) => b.structureId === structureId)
+    .reduce(
+      (sum, b) => sum + runs(b, taken, from, to).reduce((s, [x, y]) => s + (y - x + 1) * b.lengthM, 0),
+      0,
+    );
+
 /** Metres short of this are not worth a row. */
 const LEAST_M = 0.3;
 

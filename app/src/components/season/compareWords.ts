@@ -99,7 +99,7 @@ export function linesOf(ways: readonly WayView[], format: Pick<Format, 'mass' | 
   return [
     line(
       'Comes off',
-      (g) => `${ofHundred(g.success)}; else mostly ${FAILURE[g.failure]}`,
+      (g) => `${ofHundred(g.success)}; else it ${FAILURE[g.failure]}`,
       (g) => Math.round(100 * g.success),
     ),
     line(

@@ -14,7 +14,7 @@ export function needSentence(view: NeedView, format: Pick<Format, 'metres' | 'ma
   if (sowings.length === 0)
     return [
       { text: 'No day and no place of yours', tone: 'ochre' },
-      { text: ` gives ${what} at the risk that you accept.`, tone: 'plain' },
+      { text: ` with free rows gives ${what} at the risk that you accept.`, tone: 'plain' },
     ];
   const begun = view.planted ? ['planting', 'plantings'] : ['sowing', 'sowings'];
   const short = weeks.filter((w) => w.shortKg > 0.05 * view.kgPerWeek);
