@@ -1,8 +1,23 @@
 /** What a hand did is on the screen at once, whatever the signal, and never twice. */
-import type { BedsView, DayView, FarmRecord, JobView, NowView, PlaceView } from '@fogata/contract';
+import type {
+  BedsView,
+  DayView,
+  JobView,
+  NowView,
+  PlaceView,
+  SeasonView,
+  SentRecord,
+} from '@fogata/contract';
 import { NOTHING_STANDS, nightWindow, type FarmSite, type Standing } from '@fogata/core';
 import type { OwnAct } from '../src/data/outbox';
-import { overlay, overlayBeds, overlayDay, overlayPlace, type Asked } from '../src/data/overlay';
+import {
+  overlay,
+  overlayBeds,
+  overlayDay,
+  overlayPlace,
+  overlaySeason,
+  type Asked,
+} from '../src/data/overlay';
 import { steady, steadyBeds, withoutServer } from '../src/data/steady';
 
 const site: FarmSite = { latitude: 42.7, longitude: -5.4, timeZone: 'Europe/Madrid' };
@@ -45,8 +60,8 @@ const view = (more: Partial<NowView> = {}) =>
     ...more,
   }) as unknown as NowView & { askedAtMs: number };
 let n = 0;
-const act = (record: Partial<FarmRecord>, sentMs: number | null = null): OwnAct => ({
-  record: { id: `r${n++}`, atMs: T, ...record } as FarmRecord,
+const act = (record: Partial<SentRecord>, sentMs: number | null = null): OwnAct => ({
+  record: { id: `r${n++}`, atMs: T, ...record } as SentRecord,
   addedMs: 0,
   sentMs,
 });
@@ -219,4 +234,25 @@ describe('without the server', () => {
     expect([next.jobs, next.places, next.rounds, next.storm]).toEqual([[], [], [], []]);
     expect(next.clock.window.night).toBe('2027-01-15');
   });
+});
+
+test('a step of the week’s list is off it when it is done, on its new day when it is moved, and back when that is taken back', () => {
+  const jobOf = (step: string, date: string) => ({ plantingId: 'p', step, date, bed: 'N2' });
+  const view = {
+    jobs: [jobOf('sow', '2027-01-16'), jobOf('harden', '2027-01-20')],
+    askedAtMs: 1000,
+  } as unknown as Asked<SeasonView>;
+  const step = (name: string, on: string, done: boolean) =>
+    act({ kind: 'step', plantingId: 'p', step: name, on, done } as Partial<SentRecord>);
+  const done = step('sow', '2027-01-14', true);
+  expect(overlaySeason(view, [done]).jobs.map((j) => j.step)).toEqual(['harden']);
+  const back = act({ kind: 'retraction', retracts: done.record.id });
+  expect(overlaySeason(view, [done, back]).jobs.map((j) => j.step)).toEqual(['sow', 'harden']);
+  const moved = overlaySeason(view, [step('sow', '2027-01-25', false)]).jobs;
+  expect(moved.map((j) => [j.step, j.date])).toEqual([
+    ['harden', '2027-01-20'],
+    ['sow', '2027-01-25'],
+  ]);
+  // what the answer knows is left to it
+  expect(overlaySeason(view, [{ ...done, sentMs: 500 }]).jobs).toHaveLength(2);
 });

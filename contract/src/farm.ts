@@ -1,5 +1,5 @@
 /** The farm as it crosses the API: settings, structures, beds, plantings, covers. SI units, ISO dates. */
-import { MATERIAL_IDS, STEPS } from '@fogata/core';
+import { MATERIAL_IDS } from '@fogata/core';
 import { date, id, metres, name, plantingSchema } from '@fogata/core/things';
 import { z } from 'zod';
 
@@ -186,7 +186,4 @@ export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();
 export type FarmPatch = z.infer<typeof farmPatchSchema>;
 
-/** A step of a planting, done on a day or moved to it. */
-export const stepSchema = z.object({ step: z.enum(STEPS), on: date, done: z.boolean() });
-export type StepBody = z.infer<typeof stepSchema>;
 export type PlantingBody = z.infer<typeof plantingSchema>;

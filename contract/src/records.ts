@@ -4,7 +4,8 @@
  */
 import { HARM } from '@fogata/core';
 import { z } from 'zod';
-import { id, instantMs, USES } from './farm';
+import { STEPS } from '@fogata/core';
+import { date, id, instantMs, USES } from './farm';
 
 const base = {
   id: z.uuid(),
@@ -137,6 +138,19 @@ export type FarmRecord = z.infer<typeof recordSchema>;
 export type RecordKind = FarmRecord['kind'];
 export type RecordOf<K extends RecordKind> = Extract<FarmRecord, { kind: K }>;
 
+/** A step of a planting that was done on a day, or is moved to it: kept as what it changed of the planting. */
+export const stepRecordSchema = z.object({
+  ...base,
+  kind: z.literal('step'),
+  plantingId: id,
+  step: z.enum(STEPS),
+  on: date,
+  done: z.boolean(),
+});
+export type StepRecord = z.infer<typeof stepRecordSchema>;
+/** What a device sends. */
+export type SentRecord = FarmRecord | StepRecord;
+
 /** Who sends, and from which device: in the headers of every request, kept with each record that comes of it. */
 export const originSchema = z.object({
   actor: z.string().trim().max(40, 'at most 40 letters').default(''),
@@ -148,10 +162,12 @@ export type Origin = z.infer<typeof originSchema>;
 export const incomingSchema = z.object({
   records: z
     .array(
-      recordSchema.refine(
-        (r) => r.kind !== 'planting' && r.kind !== 'change' && r.kind !== 'brought',
-        'what stands on the farm is changed through its own address',
-      ),
+      z
+        .discriminatedUnion('kind', [...recordSchema.options, stepRecordSchema])
+        .refine(
+          (r) => r.kind !== 'planting' && r.kind !== 'change' && r.kind !== 'brought',
+          'what stands on the farm is changed through its own address',
+        ),
     )
     .min(1)
     .max(500),

@@ -102,7 +102,17 @@ describe('a planting that is thought of', () => {
     });
   const job = async (step: string) =>
     (await worked<SeasonView>('/api/season')).jobs.find((j) => j.plantingId === 'plan' && j.step === step);
-  const did = (body: object) => s.api.post('/api/plantings/plan/step').send(body);
+  const step = (body: object, id: string = randomUUID()) => ({
+    id,
+    kind: 'step',
+    atMs: s.context.options.clock.nowMs(),
+    plantingId: 'plan',
+    ...body,
+  });
+  const send = (...records: object[]) => s.api.post('/api/records').send({ records });
+  const did = (body: object) => send(step(body));
+  const planting = async () =>
+    ((await s.api.get('/api/plantings/plan/story').expect(200)).body as StoryView).planting;
 
   test('is on the week’s list with its chance, moved by a day, done by a tap, and taken back', async () => {
     const { body } = await put().expect(200);
@@ -116,12 +126,15 @@ describe('a planting that is thought of', () => {
       mayMove: true,
     });
     expect(sow.chance!.then).toBeGreaterThanOrEqual(0);
-    await did({ step: 'sow', on: inDays(5), done: false }).expect(200);
+    await did({ step: 'sow', on: inDays(5), done: false }).expect(201);
     expect((await job('sow'))!.date).toBe(inDays(5));
-    const done = await did({ step: 'sow', on: today(), done: true }).expect(200);
-    const { planting, recordId } = done.body as { planting: Record<string, unknown>; recordId: string };
-    expect(planting).toMatchObject({ plantedOn: today(), done: { sow: today() } });
-    expect(planting['planned']).toBeUndefined();
+    const recordId = randomUUID();
+    await send(step({ step: 'sow', on: today(), done: true }, recordId)).expect(201);
+    expect(await planting()).toMatchObject({ plantedOn: today(), done: { sow: today() } });
+    expect(await planting()).not.toHaveProperty('planned');
+    // sent twice, and ticked by another phone as well: once
+    await send(step({ step: 'sow', on: today(), done: true }, recordId)).expect(201);
+    await did({ step: 'sow', on: today(), done: true }).expect(201);
     expect(await job('sow')).toBeUndefined();
     await s.api
       .post('/api/records')
@@ -134,25 +147,38 @@ describe('a planting that is thought of', () => {
     expect((await job('sow'))!.date).toBe(inDays(5));
   });
 
+  test('done without signal and taken back before there was any: both come at once, and it stands as it was', async () => {
+    const before = await planting();
+    const id = randomUUID();
+    await send(step({ step: 'sow', on: today(), done: true }, id), {
+      id: randomUUID(),
+      kind: 'retraction',
+      atMs: s.context.options.clock.nowMs(),
+      retracts: id,
+    }).expect(201);
+    expect(await planting()).toEqual(before);
+  });
+
   test('has a story: its days as they are meant, what was noted of it, no nights before it stands', async () => {
     const story = (await s.api.get('/api/plantings/plan/story').expect(200)).body as StoryView;
     expect(story).toMatchObject({ stands: false, nights: [], tonight: null, hardening: null, daysIn: -5 });
     expect(story.steps[0]).toEqual({ id: 'sow', date: inDays(5), done: false });
-    // added, moved, and done, which was taken back
-    expect(story.entries).toHaveLength(3);
-    expect(story.entries.filter((e) => e.retracted)).toHaveLength(1);
+    // added, moved, and done, which was taken back, twice
+    expect(story.entries).toHaveLength(4);
+    expect(story.entries.filter((e) => e.retracted)).toHaveLength(2);
     await s.api.get('/api/plantings/moon/story').expect(404);
   });
 
   test('what cannot be is refused: a day that has not come, a planting that is not there', async () => {
-    await did({ step: 'sow', on: inDays(1), done: true }).expect(422);
+    // a clock may be a day ahead, not more
+    await did({ step: 'sow', on: inDays(3), done: true }).expect(422);
     await did({ step: 'dance', on: today(), done: true }).expect(422);
-    await s.api.post('/api/plantings/moon/step').send({ step: 'sow', on: today(), done: true }).expect(404);
+    await did({ plantingId: 'moon', step: 'sow', on: today(), done: true }).expect(422);
   });
 
   test('a form that does not know of steps loses none', async () => {
     await put({ how: 'transplant', crop: 'lettuce', plantedOn: inDays(20) }).expect(200);
-    await did({ step: 'harden', on: today(), done: true }).expect(200);
+    await did({ step: 'harden', on: today(), done: true }).expect(201);
     const { body } = await put({
       how: 'transplant',
       crop: 'lettuce',

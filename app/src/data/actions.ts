@@ -1,5 +1,5 @@
 /** What a grower does, as records with an undo: marking a job, a reading, harm, a harvest, a decision. */
-import type { FarmRecord, JobView } from '@fogata/contract';
+import type { SentRecord, JobView } from '@fogata/contract';
 import { record } from './hooks';
 import { newId } from './id';
 import { instant, nightFor } from './moment';
@@ -7,10 +7,10 @@ import { offerUndo } from './undo';
 import { whoUses } from './who';
 
 /** A record as an action gives it: everything but its id. */
-type Draft = FarmRecord extends infer R ? (R extends { id: string } ? Omit<R, 'id'> : never) : never;
+type Draft = SentRecord extends infer R ? (R extends { id: string } ? Omit<R, 'id'> : never) : never;
 
 /** At the moment that it is done, and in the night that this is. */
-function dated(r: FarmRecord): FarmRecord {
+function dated(r: SentRecord): SentRecord {
   const atMs = instant(r.atMs);
   const by = whoUses();
   const done = { ...r, atMs, ...(by ? { by } : {}) };
@@ -19,7 +19,7 @@ function dated(r: FarmRecord): FarmRecord {
 
 /** Keeps records and offers to take them back for ten seconds. */
 export async function act(label: string, drafts: Draft[], atMs: number): Promise<void> {
-  const records = drafts.map((d) => dated({ ...d, id: newId() } as FarmRecord));
+  const records = drafts.map((d) => dated({ ...d, id: newId() } as SentRecord));
   const done = record(records);
   offerUndo(label, () =>
     retract(

@@ -7,7 +7,6 @@ import type {
   CutView,
   DayView,
   FarmPatch,
-  FarmRecord,
   FarmView,
   FeedView,
   FillView,
@@ -25,6 +24,7 @@ import type {
   SeasonCropView,
   SeasonView,
   SeedsView,
+  SentRecord,
   StoryView,
   TownRow,
 } from '@fogata/contract';
@@ -34,12 +34,12 @@ import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';
 import { farmSite, learnFarm } from './moment';
 import { outbox, type OwnAct } from './outbox';
-import { overlay, overlayBeds, overlayDay, overlayPlace, type Asked } from './overlay';
+import { overlay, overlayBeds, overlayDay, overlayPlace, overlaySeason, type Asked } from './overlay';
 import { steady, steadyBeds, withoutServer } from './steady';
 import { readStored, store } from './storage';
 
 /** Views that this device's own acts are shown on before the server has them. */
-const SHOWS_ACTS = /^\/api\/(now|day|beds(\?.*)?|places\/[^/]+)$/;
+const SHOWS_ACTS = /^\/api\/(now|day|season|beds(\?.*)?|places\/[^/]+)$/;
 
 async function get<T>(path: string): Promise<T> {
   const askedAtMs = Date.now();
@@ -50,7 +50,7 @@ async function get<T>(path: string): Promise<T> {
 
 /** What was last known, so that a screen opens without the server. */
 const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
-const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops'];
+const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops', '/api/season'];
 
 export function useRead<T>(path: string | null, config: SWRConfiguration<T> = {}) {
   return useSWR<T>(path, get, {
@@ -170,8 +170,10 @@ export function useDay() {
   const read = useRead<DayView>('/api/day', { refreshInterval: usePace('/api/day') });
   return { ...read, data: useShown(read, overlayDay) };
 }
-export const useSeason = () =>
-  useRead<SeasonView>('/api/season', { refreshInterval: usePace('/api/season') });
+export function useSeason() {
+  const read = useRead<SeasonView>('/api/season', { refreshInterval: usePace('/api/season') });
+  return { ...read, data: useShown(read, overlaySeason) };
+}
 export function useSeasonCrop(crop: string | null, how: 'sow' | 'transplant' | null) {
   const path = crop === null ? null : `/api/season/${encodeURIComponent(crop)}${how ? `?how=${how}` : ''}`;
   return useRead<SeasonCropView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
@@ -217,7 +219,7 @@ export function refresh(): Promise<unknown> {
 }
 
 /** Records what happened: kept on the device at once, sent when the server is there. */
-export async function record(records: FarmRecord[]): Promise<boolean> {
+export async function record(records: SentRecord[]): Promise<boolean> {
   return outbox.add(records);
 }
 

@@ -4,7 +4,7 @@
  * the reason until it has been read. Anything else (no signal, a portal's page, a server in trouble) is a reason to wait, longer
  * each time. One bad entry never holds up the rest.
  */
-import type { FarmRecord } from '@fogata/contract';
+import type { SentRecord } from '@fogata/contract';
 import { NoServer, Refused, request } from './api';
 import { under } from './house';
 import { newId } from './id';
@@ -26,13 +26,13 @@ const OVERLAY_MS = 15 * 60_000;
 
 /** An act of this device, and when the server had it. */
 export interface OwnAct {
-  record: FarmRecord;
+  record: SentRecord;
   addedMs: number;
   sentMs: number | null;
 }
 
 export class Outbox {
-  private waiting: FarmRecord[] = [];
+  private waiting: SentRecord[] = [];
   private refusals: Refusal[] = [];
   private own: OwnAct[] = [];
   private readonly listeners = new Set<Listener>();
@@ -62,7 +62,7 @@ export class Outbox {
 
   private async open(): Promise<void> {
     // what an earlier version kept elsewhere
-    const older = readStored<FarmRecord[]>('outbox', []);
+    const older = readStored<SentRecord[]>('outbox', []);
     try {
       if (older.length > 0) await this.disk.add(older);
       if (older.length > 0) store('outbox', []);
@@ -104,7 +104,7 @@ export class Outbox {
   acts: readonly OwnAct[] = [];
 
   /** Keeps entries and tries to send them. Resolves to true when the server has them, false while they wait. */
-  async add(records: FarmRecord[]): Promise<boolean> {
+  async add(records: SentRecord[]): Promise<boolean> {
     for (const r of records) this.writing.add(r.id);
     this.waiting.push(...records);
     this.own.push(...records.map((record) => ({ record, addedMs: Date.now(), sentMs: null })));
@@ -166,7 +166,7 @@ export class Outbox {
   }
 
   /** One by itself, after its batch was not taken: true where it left the outbox. */
-  private async alone(record: FarmRecord): Promise<boolean> {
+  private async alone(record: SentRecord): Promise<boolean> {
     const answer = await this.post([record]);
     if (answer === 'taken') await this.drop([record]);
     else if (answer instanceof Refused && answer.field !== undefined) {
@@ -179,7 +179,7 @@ export class Outbox {
     return true;
   }
 
-  private async post(records: readonly FarmRecord[]): Promise<'taken' | 'away' | Refused> {
+  private async post(records: readonly SentRecord[]): Promise<'taken' | 'away' | Refused> {
     try {
       await request('/api/records', 'POST', { records }, TIME_MS);
       return 'taken';
@@ -191,7 +191,7 @@ export class Outbox {
     }
   }
 
-  private async drop(list: readonly FarmRecord[]): Promise<void> {
+  private async drop(list: readonly SentRecord[]): Promise<void> {
     const ids = new Set(list.map((r) => r.id));
     this.waiting = this.waiting.filter((w) => !ids.has(w.id));
     this.own = this.own.map((a) => (ids.has(a.record.id) ? { ...a, sentMs: Date.now() } : a));

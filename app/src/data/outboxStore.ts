@@ -2,26 +2,26 @@
  * Where entries wait on the device: IndexedDB, one for all tabs. Contract: what `add` has resolved for survives the tab; only
  * the tab that holds the lease sends; where the browser forbids storage every call rejects and the caller says so.
  */
-import type { FarmRecord } from '@fogata/contract';
+import type { SentRecord } from '@fogata/contract';
 import { under } from './house';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 export interface Refusal {
-  record: FarmRecord;
+  record: SentRecord;
   why: string;
 }
 
 interface Schema extends DBSchema {
-  waiting: { key: number; value: FarmRecord; indexes: { id: string } };
+  waiting: { key: number; value: SentRecord; indexes: { id: string } };
   refused: { key: string; value: Refusal };
   lease: { key: string; value: { owner: string; untilMs: number } };
 }
 
 export interface OutboxStore {
-  load(): Promise<{ waiting: FarmRecord[]; refused: Refusal[] }>;
-  add(list: readonly FarmRecord[]): Promise<void>;
+  load(): Promise<{ waiting: SentRecord[]; refused: Refusal[] }>;
+  add(list: readonly SentRecord[]): Promise<void>;
   remove(ids: readonly string[]): Promise<void>;
-  refuse(record: FarmRecord, why: string): Promise<void>;
+  refuse(record: SentRecord, why: string): Promise<void>;
   read(): Promise<void>;
   /** True where this tab may send for so long. */
   take(owner: string, nowMs: number, forMs: number): Promise<boolean>;

@@ -6,10 +6,11 @@
 import type {
   BedsView,
   DayView,
-  FarmRecord,
+  SentRecord,
   NowView,
   PlaceView,
   RoundItem,
+  SeasonView,
   StormView,
 } from '@fogata/contract';
 import {
@@ -27,7 +28,7 @@ import type { OwnAct } from './outbox';
 export type Asked<T> = T & { askedAtMs?: number };
 
 interface Since {
-  acts: FarmRecord[];
+  acts: SentRecord[];
   back: Set<string>;
 }
 
@@ -128,4 +129,19 @@ export function overlayDay(view: Asked<DayView>, own: readonly OwnAct[]): DayVie
       return { ...s, open: o.fraction, recordId: o.recordId, steps };
     }),
   }));
+}
+
+/** The weeks' list: what was done is off it, what was moved stands on its new day. */
+export function overlaySeason(view: Asked<SeasonView>, own: readonly OwnAct[]): SeasonView {
+  return shown<SeasonView>(view, undefined, own, (_state, { acts }) => {
+    const steps = acts.filter((r) => r.kind === 'step');
+    const lastOf = (plantingId: string, step: string) =>
+      steps.filter((r) => r.plantingId === plantingId && r.step === step).at(-1);
+    const jobs = view.jobs.flatMap((j) => {
+      const act = lastOf(j.plantingId, j.step);
+      if (!act) return [j];
+      return act.done ? [] : [{ ...j, date: act.on }];
+    });
+    return { ...view, jobs: jobs.sort((a, b) => a.date.localeCompare(b.date) || a.bed.localeCompare(b.bed)) };
+  });
 }

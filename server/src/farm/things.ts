@@ -152,6 +152,10 @@ const plain = (x: unknown) => (x === null ? null : (JSON.parse(JSON.stringify(x)
 
 export interface At {
   nowMs: number;
+  /** When it happened, who did it and the id it has, where a device says so. */
+  atMs?: number;
+  id?: string;
+  by?: string;
 }
 
 /** Writes a thing, or with null removes it, and keeps the record of that; null where nothing is changed by it. */
@@ -169,7 +173,7 @@ export async function changeThing<W extends What>(
   if (isDeepStrictEqual(plain(before), plain(after))) return null;
   if (after === null) await room.remove(db, id);
   else await room.save(db, after);
-  const base = { id: randomUUID(), atMs: at.nowMs };
+  const base = { id: at.id ?? randomUUID(), atMs: at.atMs ?? at.nowMs, ...(at.by ? { by: at.by } : {}) };
   const record: FarmRecord =
     what === 'planting'
       ? {

@@ -2,10 +2,11 @@
 import {
   incomingSchema,
   plantingSchema,
-  stepSchema,
   type FarmRecord,
   type LogEntry,
   type LogView,
+  type SentRecord,
+  type StepRecord,
 } from '@fogata/contract';
 import {
   apply,
@@ -19,20 +20,24 @@ import {
   type Planting,
 } from '@fogata/core';
 import { withStep } from '@fogata/core/season';
+import { eq } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context, FarmNow } from '../context';
+import type { Db } from '../db/open';
+import { plantings } from '../db/schema';
 import { writing } from '../db/write';
 import { checkPlanting } from '../farm/checkPlanting';
 import { describeRecord } from '../farm/describe';
 import { appendRecords, logPage, recordsByIds } from '../farm/log';
+import { readPlantings } from '../farm/rows';
 import { bringThings, changeThing, takeBack } from '../farm/things';
 import { notFound, parseBody, Problem } from '../problem';
 
 const PAGE = 60;
 
 /** What a record points to must be there, or nothing of the batch is taken. */
-function checkTarget(r: FarmRecord, m: FarmNow): void {
+function checkTarget(r: SentRecord, m: FarmNow): void {
   if (r.atMs > m.nowMs + AHEAD_MS || r.atMs < 0)
     throw new Problem(422, 'Not accepted', 'atMs: expected an instant that has passed', 'atMs');
   const has = (list: readonly { id: string }[], id: string) => list.some((x) => x.id === id);
@@ -56,7 +61,12 @@ function checkTarget(r: FarmRecord, m: FarmNow): void {
         'maxC',
       );
   }
-  if ((r.kind === 'harm' || r.kind === 'harvest') && !has(m.data.plantings, r.plantingId))
+  if (r.kind === 'step' && r.done && r.on > localDate(m.nowMs + AHEAD_MS, m.data.farm.timeZone))
+    throw new Problem(422, 'Not accepted', 'on: expected a day that has come', 'on');
+  if (
+    (r.kind === 'harm' || r.kind === 'harvest' || r.kind === 'step') &&
+    !has(m.data.plantings, r.plantingId)
+  )
     fail('plantingId', 'a planting');
   if (r.kind === 'decision' && !has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
 }
@@ -107,6 +117,26 @@ function asMeant(body: Planting, before: Planting | undefined, today: string): P
   return p.plantedOn > today || same ? { ...p, planned: true } : p;
 }
 
+/**
+ * A step kept as what it changes of its planting, under the id that the device gave it. One that was done already, by another phone, is
+ * the same step again.
+ */
+async function takeStep(db: Db, r: StepRecord, m: FarmNow): Promise<number> {
+  const [before] = await readPlantings(db, eq(plantings.id, r.plantingId));
+  if (!before || (r.done && before.done?.[r.step] !== undefined)) return 0;
+  const after = withStep(before, cropById(before.crop), r.step, r.on, r.done);
+  checkPlanting(after, m.data.beds);
+  const recordId = await changeThing(
+    db,
+    'planting',
+    before.id,
+    after,
+    { nowMs: m.nowMs, atMs: r.atMs, id: r.id, ...(r.by ? { by: r.by } : {}) },
+    r.step === 'clear' && r.done ? 'cleared' : undefined,
+  );
+  return recordId === null ? 0 : 1;
+}
+
 export function logRoutes(ctx: Context): Router {
   const router = Router();
 
@@ -122,9 +152,16 @@ export function logRoutes(ctx: Context): Router {
       const known = new Set((await recordsByIds(db, ids)).map((r) => r.record.id));
       const fresh = records.filter((r) => !known.has(r.id));
       for (const r of fresh) checkTarget(r, m);
-      const todo = stillToDo(fresh, m);
+      const isStep = (r: (typeof fresh)[number]): r is StepRecord => r.kind === 'step';
+      // a step and its taking back may come together: first what was done
+      let added = 0;
+      for (const r of fresh.filter(isStep)) added += await takeStep(db, r, m);
+      const todo = stillToDo(
+        fresh.flatMap((r) => (isStep(r) ? [] : [r])),
+        m,
+      );
       await takeBack(db, todo);
-      return appendRecords(db, todo, Date.now(), m.nowMs);
+      return added + (await appendRecords(db, todo, Date.now(), m.nowMs));
     });
     res.status(201).json({ added, known: records.length - added });
   });
@@ -192,22 +229,6 @@ export function logRoutes(ctx: Context): Router {
     });
     const recordId = await writing(ctx.db, (tx) => bringThings(tx, body.name, changes, { nowMs: m.nowMs }));
     res.status(201).json({ recordId });
-  });
-
-  /** A step of it, done or moved. */
-  router.post('/plantings/:id/step', async (req, res) => {
-    const { step, on, done } = parseBody(stepSchema, req.body);
-    const m = await ctx.standing(false);
-    const before = m.data.plantings.find((p) => p.id === req.params.id);
-    if (!before) throw notFound('planting');
-    if (done && on > localDate(m.nowMs, m.data.farm.timeZone))
-      throw new Problem(422, 'Not accepted', 'on: expected a day that has come', 'on');
-    const planting = withStep(before, cropById(before.crop), step, on, done);
-    checkPlanting(planting, m.data.beds);
-    res.json({
-      planting,
-      recordId: await write(planting, m, step === 'clear' && done ? 'cleared' : undefined),
-    });
   });
 
   router.post('/plantings/:id/clear', async (req, res) => {

@@ -3,11 +3,9 @@ import { jobTitle, type SeasonJob } from '@fogata/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { retract } from '../../data/actions';
+import { act } from '../../data/actions';
 import { useFormat } from '../../data/format';
-import { change, useFarm } from '../../data/hooks';
-import { offerUndo } from '../../data/undo';
-import { Problem } from '../ui/Bars';
+import { useFarm } from '../../data/hooks';
 import { Button, Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
@@ -26,32 +24,20 @@ function JobLine({
   first,
   open,
   onToggle,
-  onProblem,
 }: {
   job: SeasonJob;
   today: string;
   first: boolean;
   open: boolean;
   onToggle: () => void;
-  onProblem: (said: string | null) => void;
 }) {
   const format = useFormat();
   const nowMs = useFarm().data?.clock.nowMs ?? 0;
   const title = jobTitle(job);
   const late = daysTo(today, job.date) < 0;
-  const write = async (on: string, done: boolean, said: string) => {
-    onProblem(null);
-    try {
-      const { recordId } = await change<{ recordId: string | null }>(
-        `/api/plantings/${job.plantingId}/step`,
-        'POST',
-        { step: job.step, on, done },
-      );
-      if (recordId !== null) offerUndo(said, () => retract([recordId], nowMs));
-    } catch (e) {
-      onProblem((e as Error).message);
-    }
-  };
+  /** Kept on the device at once, sent when the server is there. */
+  const write = (on: string, done: boolean, said: string) =>
+    act(said, [{ kind: 'step', atMs: nowMs, plantingId: job.plantingId, step: job.step, on, done }], nowMs);
   return (
     <View testID={`season-job-${job.step}`}>
       <Row first={first}>
@@ -128,13 +114,11 @@ export function JobList({
   today: string;
   style: object | null;
 }) {
-  const [problem, setProblem] = useState<string | null>(null);
   // kept here: a job that is moved into another week stays open under the finger
   const [opened, setOpened] = useState<string | null>(null);
   const keyOf = (j: SeasonJob) => `${j.plantingId} ${j.step}`;
   return (
     <View style={style} testID="season-jobs">
-      {problem ? <Problem>{problem}</Problem> : null}
       {jobGroups(jobs, today).map((g) => (
         <View key={g.title}>
           <PartTitle right={`${g.jobs.length}`}>{g.title}</PartTitle>
@@ -146,7 +130,6 @@ export function JobList({
               job={j}
               today={today}
               first={n === 0}
-              onProblem={setProblem}
             />
           ))}
         </View>
