@@ -119,6 +119,17 @@ export const messagesSchema = z.object({
 export type MessageSettings = z.infer<typeof messagesSchema>;
 export const USUAL_MESSAGES: MessageSettings = messagesSchema.parse({});
 
+/** Drip lines as most beds have them: minutes are reckoned from it. */
+export const dripSchema = z.object({
+  lines: z
+    .number({ error: 'a number of lines' })
+    .int('whole lines')
+    .min(1, 'at least one')
+    .max(12, 'at most 12'),
+  spacingM: z.number({ error: 'a length in metres' }).min(0.05, 'at least 0.05 m').max(2, 'at most 2 m'),
+  litresPerHour: z.number({ error: 'litres an hour' }).min(0.1, 'at least 0.1 l/h').max(20, 'at most 20 l/h'),
+});
+
 export const farmSchema = z.object({
   name,
   latitude: z.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
@@ -181,6 +192,7 @@ export const farmSchema = z.object({
   rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
   relay: relaySchema.default(NO_RELAY),
   messages: messagesSchema.default(USUAL_MESSAGES),
+  drip: dripSchema.nullable().default(null),
 });
 export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();

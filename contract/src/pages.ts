@@ -28,6 +28,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/planting\/[^/]+$/, 'A planting'],
   [/^\/story\/[^/]+$/, 'A planting’s story'],
   [/^\/cover\/[^/]+$/, 'A cover'],
+  [/^\/water$/, 'Water'],
   [/^\/seeds$/, 'Seed'],
   [/^\/compare$/, 'Side by side'],
   [/^\/packet$/, 'A packet of seed'],

@@ -64,6 +64,20 @@ export const harvestSchema = z.object({
   kg: z.number({ error: 'a weight' }).gt(0, 'more than 0').max(5000, 'at most 5000 kg'),
   note,
 });
+/** Water given to a bed, millimetres over all of it. */
+export const waterSchema = z.object({
+  ...base,
+  kind: z.literal('water'),
+  bedId: id,
+  mm: z.number({ error: 'millimetres' }).min(0, '0 or more').max(200, 'at most 200 mm'),
+});
+/** How the soil felt a finger deep: what the reckoning is put right by. */
+export const soilSchema = z.object({
+  ...base,
+  kind: z.literal('soil'),
+  bedId: id,
+  feel: z.enum(['dry', 'moist', 'wet']),
+});
 export const noteSchema = z.object({
   ...base,
   kind: z.literal('note'),
@@ -126,6 +140,8 @@ export const recordSchema = z.discriminatedUnion('kind', [
   ventRecordSchema,
   harmSchema,
   harvestSchema,
+  waterSchema,
+  soilSchema,
   noteSchema,
   plantingRecordSchema,
   decisionSchema,

@@ -27,6 +27,7 @@ import type {
   SentRecord,
   StoryView,
   TownRow,
+  WaterView,
 } from '@fogata/contract';
 import { clockText } from '@fogata/core/telling';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
@@ -34,12 +35,20 @@ import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';
 import { farmSite, learnFarm } from './moment';
 import { outbox, type OwnAct } from './outbox';
-import { overlay, overlayBeds, overlayDay, overlayPlace, overlaySeason, type Asked } from './overlay';
+import {
+  overlay,
+  overlayBeds,
+  overlayDay,
+  overlayPlace,
+  overlaySeason,
+  overlayWater,
+  type Asked,
+} from './overlay';
 import { steady, steadyBeds, withoutServer } from './steady';
 import { readStored, store } from './storage';
 
 /** Views that this device's own acts are shown on before the server has them. */
-const SHOWS_ACTS = /^\/api\/(now|day|season|beds(\?.*)?|places\/[^/]+)$/;
+const SHOWS_ACTS = /^\/api\/(now|day|season|water|beds(\?.*)?|places\/[^/]+)$/;
 
 async function get<T>(path: string): Promise<T> {
   const askedAtMs = Date.now();
@@ -50,7 +59,7 @@ async function get<T>(path: string): Promise<T> {
 
 /** What was last known, so that a screen opens without the server. */
 const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
-const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops', '/api/season'];
+const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops', '/api/season', '/api/water'];
 
 export function useRead<T>(path: string | null, config: SWRConfiguration<T> = {}) {
   return useSWR<T>(path, get, {
@@ -209,6 +218,10 @@ export const useCompare = (ways: string) =>
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
     shouldRetryOnError: false,
   });
+export function useWater() {
+  const read = useRead<WaterView>('/api/water', { refreshInterval: MINUTE });
+  return { ...read, data: useShown(read, overlayWater) };
+}
 export const useSeeds = () => useRead<SeedsView>('/api/seeds');
 export const useFeeds = () => useRead<FeedView>('/api/feeds');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');

@@ -12,6 +12,7 @@ import type {
   RoundItem,
   SeasonView,
   StormView,
+  WaterView,
 } from '@fogata/contract';
 import {
   foldOn,
@@ -144,4 +145,20 @@ export function overlaySeason(view: Asked<SeasonView>, own: readonly OwnAct[]): 
     });
     return { ...view, jobs: jobs.sort((a, b) => a.date.localeCompare(b.date) || a.bed.localeCompare(b.bed)) };
   });
+}
+
+/** Water: what was given or felt is said as given; what follows from it is the server's to reckon. */
+export function overlayWater(view: Asked<WaterView>, own: readonly OwnAct[]): WaterView {
+  const served = { on: null, may: null, mm: 0, litres: 0, minutes: null };
+  return shown<WaterView>(view, undefined, own, (_state, { acts }) => ({
+    ...view,
+    rows: view.rows.map((r) => {
+      const last = acts
+        .filter((a) => (a.kind === 'water' || a.kind === 'soil') && a.bedId === r.bedId)
+        .at(-1);
+      if (!last) return r;
+      const dry = last.kind === 'soil' && last.feel === 'dry';
+      return { ...r, ...(dry ? {} : served), since: view.today };
+    }),
+  }));
 }

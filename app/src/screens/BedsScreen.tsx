@@ -122,6 +122,7 @@ export function BedsScreen() {
       <Sentence parts={[{ text: opening, tone: 'plain' }]} />
       <View style={[styles.row, { paddingTop: 10 }]}>
         <Button label="The plan of the farm" onPress={() => router.push('/plan')} testID="open-plan" />
+        <Button label="Water" onPress={() => router.push('/water')} testID="open-water" />
         {wide && beds.length > 0 ? (
           <Choice
             label="Beds"

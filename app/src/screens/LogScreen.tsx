@@ -68,6 +68,8 @@ const KIND_WORDS: Record<LogEntry['record']['kind'], string> = {
   harvest: 'harvest',
   decision: 'decision',
   note: 'note',
+  water: 'water',
+  soil: 'soil',
   planting: 'planting',
   secured: 'storm',
   change: 'set-up',

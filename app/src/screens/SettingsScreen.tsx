@@ -4,6 +4,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
+import { DripSettings } from '../components/water/DripSettings';
 import { MessageSettings } from '../components/ui/MessageSettings';
 import { Button, Choice } from '../components/ui/Button';
 import { NoteField } from '../components/ui/Field';
@@ -199,6 +200,9 @@ export function SettingsScreen() {
               hours={farm.units.clock}
               onChange={(messages) => save({ messages }, 'Messages')}
             />
+          </Part>
+          <Part title="Drip lines" why="As most of your beds have them.">
+            <DripSettings drip={farm.drip} onChange={(drip) => save({ drip }, 'Drip lines')} />
           </Part>
           <Who />
           <Named farm={farm} save={save} key={`${farm.name}${farm.timeZone}`} />

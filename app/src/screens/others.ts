@@ -30,6 +30,7 @@ export { SeedsScreen } from './SeedsScreen';
 export { SettingsScreen } from './SettingsScreen';
 export { SheetScreen } from './SheetScreen';
 export { SiteScreen } from './SiteScreen';
+export { WaterScreen } from './WaterScreen';
 export { StoryScreen } from './StoryScreen';
 export { StartScreen } from './StartScreen';
 export { StructureScreen } from './StructureScreen';

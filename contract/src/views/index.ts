@@ -12,3 +12,4 @@ export * from './messages';
 export * from './seeds';
 export * from './need';
 export * from './compare';
+export * from './water';

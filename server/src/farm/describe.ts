@@ -90,6 +90,10 @@ export function describeRecord(
         detail: [p.bed, r.note].filter(Boolean).join(' · '),
       };
     }
+    case 'water':
+      return { title: `${bedName(r.bedId)} watered`, detail: `${Number(r.mm.toFixed(1))} mm` };
+    case 'soil':
+      return { title: `${bedName(r.bedId)}: ${r.feel} a finger deep`, detail: '' };
     case 'note':
       return { title: r.text, detail: r.bedId ? bedName(r.bedId) : '' };
     case 'planting': {

@@ -43,6 +43,7 @@ export const DEFAULT_FARM: Farm = {
   rolls: [],
   relay: NO_RELAY,
   messages: USUAL_MESSAGES,
+  drip: null,
 };
 
 /**

@@ -8,6 +8,7 @@ import { messagesView } from '../messages/look';
 import { caseOf } from '../night/caseExport';
 import { nowOf } from '../night/nowOf';
 import { ribbonOf } from '../night/glyph';
+import { waterView } from '../water/view';
 import { placeView } from '../night/placeView';
 import { nightsView } from '../night/nights';
 import { nightReport } from '../night/report';
@@ -15,6 +16,10 @@ import { notFound } from '../problem';
 
 export function nightRoutes(ctx: Context): Router {
   const router = Router();
+
+  router.get('/water', async (_req, res) => {
+    res.json(await waterView(ctx));
+  });
 
   router.get('/now', async (_req, res) => {
     res.json(await nowOf(ctx));

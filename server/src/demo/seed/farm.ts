@@ -42,6 +42,7 @@ export const DEMO_FARM: Farm = {
   ],
   climateRecord: null,
   messages: USUAL_MESSAGES,
+  drip: { lines: 2, spacingM: 0.2, litresPerHour: 1 },
   relay: {
     ...NO_RELAY,
     demand: [

@@ -42,6 +42,19 @@ export function demoRecords(): FarmRecord[] {
       on: false,
     });
   }
+  // watered on the last mild days, the frames by hand
+  for (const [bedId, date, mm] of [
+    ['n1', '2026-12-22', 14],
+    ['n2', '2026-12-22', 14],
+    ['n3', '2026-12-22', 14],
+    ['n4', '2026-12-05', 12],
+    ['s1', '2026-12-29', 12],
+    ['s2', '2026-12-29', 10],
+    ['s4', '2027-01-06', 8],
+    ['f1', '2026-12-12', 8],
+  ] as const)
+    out.push({ id: randomUUID(), kind: 'water', atMs: at(date, 11, 20), bedId, mm });
+  out.push({ id: randomUUID(), kind: 'soil', atMs: at('2027-01-12', 12, 5), bedId: 'n4', feel: 'dry' });
   out.push({ id: randomUUID(), kind: 'harvest', atMs: at('2027-01-13', 9, 40), plantingId: 'p01', kg: 6.4 });
   out.push({ id: randomUUID(), kind: 'harvest', atMs: at('2027-01-13', 10, 15), plantingId: 'p14', kg: 1.1 });
   out.push({

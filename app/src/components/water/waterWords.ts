@@ -1,0 +1,115 @@
+/**
+ * Water in words. Contract: `waterSentence` says what is to be watered today, what waits for the frost and what comes next; `rowWords` one
+ * bed; what nobody has said is said to be not known.
+ */
+import type { WaterRow, WaterView } from '@fogata/contract';
+import { countWord, daysBetween, type Segment } from '@fogata/core';
+import type { Format } from '../../data/format';
+
+const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
+const joined = (words: readonly string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+export type Turn = 'now' | 'frost' | 'soon' | 'well';
+
+/** Today, waiting for the frost to pass, within the forecast, or not. */
+export function turnOf(r: WaterRow, today: string): Turn {
+  if (r.on === null) return 'well';
+  if (r.on > today) return 'soon';
+  return r.may === today ? 'now' : 'frost';
+}
+
+const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+export function dayName(date: string, today: string): string {
+  const days = daysBetween(today, date);
+  if (days <= 0) return 'today';
+  return days === 1 ? 'tomorrow' : DAYS[new Date(`${date}T12:00:00Z`).getUTCDay()]!;
+}
+
+export function waterSentence(view: WaterView, format: Pick<Format, 'litres'>): Segment[] {
+  const of = (t: Turn) => view.rows.filter((r) => turnOf(r, view.today) === t);
+  const [now, frost, soon] = [of('now'), of('frost'), of('soon')];
+  if (view.rows.length === 0)
+    return [{ text: 'Nothing stands in a bed that could want water.', tone: 'plain' }];
+  const out: Segment[] = [];
+  if (now.length > 0) {
+    const litres = now.reduce((s, r) => s + r.litres, 0);
+    out.push(
+      {
+        text: `Water ${joined(now.slice(0, 4).map((r) => r.name))}${now.length > 4 ? ` and ${countWord(now.length - 4)} more` : ''}`,
+        tone: 'ember',
+      },
+      { text: `, ${format.litres(litres)} in all. `, tone: 'plain' },
+    );
+  }
+  if (frost.length > 0) {
+    const first = frost
+      .map((r) => r.may)
+      .filter((d): d is string => d !== null)
+      .sort()[0];
+    out.push(
+      {
+        text: `${joined(frost.slice(0, 4).map((r) => r.name))} ${frost.length === 1 ? 'is' : 'are'} dry`,
+        tone: 'frost',
+      },
+      {
+        text: `, but no water into this frost${first ? `: ${dayName(first, view.today)} at the earliest` : ''}. `,
+        tone: 'plain',
+      },
+    );
+  }
+  if (out.length > 0) return out;
+  const [next] = soon;
+  return [
+    { text: 'Nothing wants water today. ', tone: 'plain' },
+    ...(next
+      ? [{ text: `${next.name} next, ${dayName(next.on!, view.today)}.`, tone: 'plain' as const }]
+      : [
+          {
+            text: view.lack
+              ? 'How it goes on nobody knows: there is no forecast.'
+              : `Nor in the ${countWord(view.aheadDays)} days that are known.`,
+            tone: 'plain' as const,
+          },
+        ]),
+  ];
+}
+
+/** "Lacks 11 of 15 mm before it wants water; 0.6 mm used today." */
+export function rowWords(
+  r: WaterRow,
+  view: Pick<WaterView, 'today'>,
+  format: Pick<Format, 'litres'>,
+): string[] {
+  const out: string[] = [];
+  const turn = turnOf(r, view.today);
+  if (r.kind === 'pots') {
+    out.push(`${format.litres(r.litres)} today${r.times > 1 ? `, in ${countWord(r.times)} turns` : ''}`);
+  } else if (turn === 'now' || turn === 'soon') {
+    out.push(
+      [
+        `${Math.round(r.mm)} mm, ${format.litres(r.litres)}`,
+        r.minutes === null ? '' : `${Math.round(r.minutes)} min of its lines`,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    );
+  }
+  if (turn === 'frost')
+    out.push(
+      r.may
+        ? `dry; ${dayName(r.may, view.today)}, when it no longer freezes`
+        : 'dry; no day without frost is known yet',
+    );
+  if (r.kind === 'seedbed') out.push('a seedbed: its top may not dry until it is up');
+  if (r.lacksMm !== null && r.wantsMm !== null)
+    out.push(
+      `lacks ${r.lacksMm.toFixed(r.lacksMm < 10 ? 1 : 0)} mm of full, wants water at ${Math.round(r.wantsMm)}; uses ${r.usedMm.toFixed(1)} mm a day`,
+    );
+  out.push(
+    r.since === null
+      ? 'nobody has said when it was watered: feel it once'
+      : `watered or felt ${r.since === view.today ? 'today' : `${daysBetween(r.since, view.today)} days ago`}`,
+  );
+  return out.map(upper);
+}

@@ -1,0 +1,197 @@
+/** Water. It answers: what do I water today, how long, and what must wait for the frost? */
+import type { WaterRow, WaterView } from '@fogata/contract';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { rowWords, turnOf, waterSentence, type Turn } from '../components/water/waterWords';
+import { Problem } from '../components/ui/Bars';
+import { Button, Tick } from '../components/ui/Button';
+import { Amount } from '../components/ui/Fields';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { act } from '../data/actions';
+import { useTheme } from '../theme/theme';
+import { useFormat } from '../data/format';
+import { refresh, useFarm, useWater } from '../data/hooks';
+
+const FEELS = [
+  { feel: 'dry', label: 'Dry' },
+  { feel: 'moist', label: 'Moist' },
+  { feel: 'wet', label: 'Wet' },
+] as const;
+
+/** How full it is: a bar that empties, with the mark at which it wants water. */
+function Store({ row }: { row: WaterRow }) {
+  const theme = useTheme();
+  if (row.holdsMm === null || row.lacksMm === null || row.wantsMm === null) return null;
+  const share = Math.max(0, 1 - row.lacksMm / row.holdsMm);
+  const mark = 1 - row.wantsMm / row.holdsMm;
+  return (
+    <View
+      role="img"
+      aria-label={`${Math.round(100 * share)} per cent of what it holds; it wants water at ${Math.round(100 * mark)}`}
+      style={[styles.store, { borderColor: theme.hairline }]}
+    >
+      <View
+        style={[
+          styles.bar,
+          {
+            width: `${Math.max(1, 100 * share)}%`,
+            backgroundColor: share <= mark ? theme.ochre : theme.pine,
+          },
+        ]}
+      />
+      <View style={[styles.mark, { left: `${100 * mark}%`, backgroundColor: theme.ink }]} />
+    </View>
+  );
+}
+
+function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: boolean }) {
+  const format = useFormat();
+  const nowMs = useFarm().data?.clock.nowMs ?? 0;
+  const [open, setOpen] = useState(false);
+  const [own, setOwn] = useState<number | null>(null);
+  const turn = turnOf(row, view.today);
+  const pots = row.kind === 'pots';
+  const give = (mm: number) =>
+    void act(
+      `${row.name}: watered`,
+      [{ kind: 'water', atMs: nowMs, bedId: row.bedId, mm: Number(mm.toFixed(1)) }],
+      nowMs,
+    );
+  const mm = own ?? Math.max(2, Math.round(row.mm > 0 ? row.mm : (row.lacksMm ?? 5)));
+  return (
+    <View testID={`water-${row.bedId}`}>
+      <Row first={first}>
+        <View style={{ flex: 1, gap: 3 }}>
+          <Text kind="strong">{`${row.name} · ${row.crops.join(', ')}`}</Text>
+          {rowWords(row, view, format).map((w, n) => (
+            <Text
+              key={w}
+              kind="small"
+              tone={n === 0 && turn === 'frost' ? 'frost' : n === 0 ? 'ink' : 'quiet'}
+            >
+              {w}
+            </Text>
+          ))}
+          <Store row={row} />
+        </View>
+        <Button
+          kind="plain"
+          label={open ? 'Close' : 'Feel, give'}
+          hint={`Say how ${row.name} feels, or what it was given`}
+          onPress={() => setOpen(!open)}
+        />
+        {turn === 'now' ? (
+          <Tick
+            done={false}
+            label={`${row.name}: watered as proposed`}
+            onPress={() => give(pots ? 1 : row.mm)}
+            testID="water-tick"
+          />
+        ) : null}
+      </Row>
+      {open ? (
+        <View style={styles.open}>
+          {pots ? null : (
+            <>
+              <Text kind="label" tone="quiet">
+                A finger deep it is
+              </Text>
+              <View style={styles.row} role="group" aria-label={`${row.name} a finger deep`}>
+                {FEELS.map((f) => (
+                  <Button
+                    key={f.feel}
+                    label={f.label}
+                    hint={`${row.name} is ${f.feel} a finger deep`}
+                    onPress={() =>
+                      void act(
+                        `${row.name}: ${f.feel} a finger deep`,
+                        [{ kind: 'soil', atMs: nowMs, bedId: row.bedId, feel: f.feel }],
+                        nowMs,
+                      )
+                    }
+                    testID={`feel-${f.feel}`}
+                  />
+                ))}
+              </View>
+              <Amount
+                label="Given"
+                value={mm}
+                onChange={setOwn}
+                unit="mm"
+                step={1}
+                bigStep={5}
+                min={1}
+                max={200}
+                note="One millimetre is a litre on each square metre."
+              />
+            </>
+          )}
+          {turn === 'frost' ? (
+            <Text kind="small" tone="ochre">
+              ▲ It freezes: wet leaves and lines burst and burn. The grower decides.
+            </Text>
+          ) : null}
+          <Button
+            label={pots ? 'Watered today' : `It was given ${mm} mm`}
+            onPress={() => give(pots ? 1 : mm)}
+            testID="water-give"
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const PARTS: { turn: Turn; title: string }[] = [
+  { turn: 'now', title: 'Today' },
+  { turn: 'frost', title: 'Dry, and it freezes' },
+  { turn: 'soon', title: 'In the days that are known' },
+  { turn: 'well', title: 'Has enough' },
+];
+
+export function WaterScreen() {
+  const { data, error } = useWater();
+  const format = useFormat();
+  const wide = useWide();
+  return (
+    <Page testID="water" width={wide ? 900 : 640}>
+      <TopLine back="Beds" />
+      {data ? (
+        <Sentence parts={waterSentence(data, format)} />
+      ) : error ? (
+        <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Feeling the soil" />
+      )}
+      {data
+        ? PARTS.map(({ turn, title }) => {
+            const rows = data.rows.filter((r) => turnOf(r, data.today) === turn);
+            return rows.length === 0 ? null : (
+              <View key={turn}>
+                <PartTitle right={`${rows.length}`}>{title}</PartTitle>
+                {rows.map((r, n) => (
+                  <Bed key={r.bedId} row={r} view={data} first={n === 0} />
+                ))}
+              </View>
+            );
+          })
+        : null}
+      <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
+        Reckoned from sun, wind and warmth under each cover by FAO-56, and from what you say you gave. Soils,
+        roots and pots are starting values: a finger in the soil is worth more. No electric pump in standing
+        water without a residual-current device.
+      </Text>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  store: { height: 10, marginTop: 4, borderWidth: 1, position: 'relative' },
+  bar: { height: 8 },
+  mark: { position: 'absolute', top: -3, width: 2, height: 14 },
+  open: { gap: 10, paddingVertical: 10 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

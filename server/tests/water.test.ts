@@ -1,0 +1,68 @@
+/** Water through the API: reckoned from what was given, held back by frost, put right by a finger, closed in the log. */
+import type { LogView, ProblemBody, WaterView } from '@fogata/contract';
+import { randomUUID } from 'node:crypto';
+import { DEMO_START_MS } from '../src/demo/seed';
+import { startTestServer, type TestServer } from './harness';
+
+let s: TestServer;
+beforeAll(async () => {
+  s = await startTestServer();
+}, 60_000);
+afterAll(() => s.close());
+
+const water = async () => (await s.api.get('/api/water').expect(200)).body as WaterView;
+const rowOf = async (bedId: string) => (await water()).rows.find((r) => r.bedId === bedId)!;
+const note = (record: object) =>
+  s.api.post('/api/records').send({ records: [{ id: randomUUID(), atMs: DEMO_START_MS, ...record }] });
+const night = async () => {
+  // the plan's own night: what it says of the leaf decides
+  for (let n = 0; n < 400; n++) {
+    const { progress } = (await s.api.get('/api/now').expect(200)).body as { progress: { state: string } };
+    if (progress.state === 'ready') return;
+    await new Promise((done) => setTimeout(done, 250));
+  }
+};
+
+test('every bed in which something stands has its balance; in January little is used', async () => {
+  await night();
+  const { rows, today } = await water();
+  expect(today).toBe('2027-01-14');
+  expect(rows.length).toBeGreaterThan(15);
+  for (const r of rows) {
+    expect(r.usedMm).toBeGreaterThanOrEqual(0);
+    expect(r.usedMm).toBeLessThan(3);
+    if (r.lacksMm !== null) expect(r.lacksMm).toBeLessThanOrEqual(r.holdsMm! + 0.01);
+  }
+  expect((await rowOf('n1')).since).toBe('2026-12-22');
+});
+
+test('what a finger found dry wants water, and gets none into three nights of frost', async () => {
+  await note({ kind: 'soil', bedId: 'o1', feel: 'dry' }).expect(201);
+  const row = await rowOf('o1');
+  expect(row.on).toBe('2027-01-14');
+  expect(row.may).not.toBe('2027-01-14');
+  expect(row.mm).toBeGreaterThan(5);
+});
+
+test('what is given is in it at once, and out again when that is taken back', async () => {
+  await note({ kind: 'soil', bedId: 'n3', feel: 'dry' }).expect(201);
+  const before = await rowOf('n3');
+  expect(before.on).toBe('2027-01-14');
+  const id = randomUUID();
+  await note({ id, kind: 'water', bedId: 'n3', mm: before.mm }).expect(201);
+  const after = await rowOf('n3');
+  expect(after.on).toBeNull();
+  expect(after.lacksMm!).toBeLessThan(1);
+  expect(before.minutes!).toBeGreaterThan(1);
+  const log = (await s.api.get('/api/log?kinds=water').expect(200)).body as LogView;
+  expect(log.entries[0]!.title).toBe('N3 watered');
+  await note({ kind: 'retraction', retracts: id }).expect(201);
+  expect((await rowOf('n3')).lacksMm).toBeCloseTo(before.lacksMm!, 5);
+});
+
+test('water for a bed that is not there, or less than none, is refused in one sentence', async () => {
+  const lost = await note({ kind: 'water', bedId: 'moon', mm: 5 }).expect(422);
+  expect((lost.body as ProblemBody).detail).toBe('bedId: expected a bed of this farm');
+  const less = await note({ kind: 'water', bedId: 'n3', mm: -5 }).expect(422);
+  expect((less.body as ProblemBody).detail).toMatch(/mm: expected 0 or more/);
+});
