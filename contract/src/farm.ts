@@ -119,6 +119,20 @@ export const messagesSchema = z.object({
 export type MessageSettings = z.infer<typeof messagesSchema>;
 export const USUAL_MESSAGES: MessageSettings = messagesSchema.parse({});
 
+/** Something that is counted from a day: fruit, corms, bulbs' cold, warmth. */
+export const counterSchema = z.object({
+  id,
+  name,
+  what: z.enum(['ripe', 'bloom', 'cold', 'heat']),
+  /** Null where no crop is meant, and where it stands in the open. */
+  crop: z.string().max(40).nullable().default(null),
+  structureId: z.string().max(64).nullable().default(null),
+  from: date,
+  baseC: z.number({ error: 'a temperature' }).min(-5, 'no lower than −5 °C').max(25, 'no higher than 25 °C'),
+  target: z.number({ error: 'a number' }).min(1, '1 or more').max(6000, 'at most 6000'),
+});
+export type Counter = z.infer<typeof counterSchema>;
+
 /** Drip lines as most beds have them: minutes are reckoned from it. */
 export const dripSchema = z.object({
   lines: z
@@ -193,6 +207,7 @@ export const farmSchema = z.object({
   relay: relaySchema.default(NO_RELAY),
   messages: messagesSchema.default(USUAL_MESSAGES),
   drip: dripSchema.nullable().default(null),
+  counters: z.array(counterSchema).max(60, 'at most 60 counters').default([]),
 });
 export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();

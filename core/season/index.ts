@@ -17,6 +17,7 @@ export { errorOf, fitUnder, type ReducedError } from '../src/climate/underFit';
 export * from '../src/climate/table';
 export * from '../src/climate/years';
 export { LIBRARY_COLUMNS, libraryCsv } from '../src/crops/libraryCsv';
+export * from '../src/growth/counters';
 export * from '../src/growth/course';
 export * from '../src/growth/thermal';
 export * from '../src/windows/dates';

@@ -33,7 +33,10 @@ export interface TestServer {
   close: () => Promise<void>;
 }
 
-export async function startTestServer(demo = true): Promise<TestServer> {
+/** Enough outcomes for everything but the width of a band. */
+const FEW_MEMBERS = 8;
+
+export async function startTestServer(demo = true, members = FEW_MEMBERS): Promise<TestServer> {
   const pool = startPool(buildServer());
   const open = await openPglite(null, MIGRATIONS);
   if (demo) await loadDemo(open.db);
@@ -44,6 +47,7 @@ export async function startTestServer(demo = true): Promise<TestServer> {
       clock,
       pool,
       townsFile: TOWNS,
+      members,
       ...(demo ? { sources: demoSources(open.db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),
     },
     null,

@@ -1,12 +1,13 @@
 /** Plans are kept: over a restart nothing is computed again, several nights at once, and nothing is taken from another's code. */
-import { HOUR_MS } from '@fogata/core';
+import { asUsed, HOUR_MS, sheetKey } from '@fogata/core';
+import type { NightPlan } from '@fogata/core/planning';
 import { sql } from 'drizzle-orm';
 import { inspect } from 'node:util';
 import { alone, ownLocks } from '../src/db/locks';
 import { openPglite, type OpenDb } from '../src/db/open';
 import { keptPlans } from '../src/db/schema';
 import { DEMO_START_MS } from '../src/demo/seed';
-import { keptIn } from '../src/night/keptPlans';
+import { keptIn, pack, unpack } from '../src/night/keptPlans';
 import { Planner } from '../src/night/planner';
 import { remembering, startPool, type NightPool } from '../src/night/pool';
 import type { FarmWeather } from '../src/sources/farmWeather';
@@ -143,4 +144,17 @@ test('what only one may do is done by one; where it fails the next may', async (
   const held = await locks.take('poll');
   expect(await alone(locks, 'backup', work)).toBe(true);
   await held!();
+});
+
+test('a sheet that is planned in another way than its usual one is that sheet in that way still, after a restart', () => {
+  const stock = { ...data.covers[0]!, material: 'frost-blanket' as const, use: 'hoops' as const };
+  const laid = asUsed(stock, 'flat');
+  const plan = { data: { covers: [stock] }, beds: [{ on: [stock], options: [{ covers: [laid] }] }] };
+  const again = unpack(pack(plan as unknown as NightPlan))!;
+  const [bed] = again.beds;
+  const found = bed!.options[0]!.covers[0]!;
+  expect(sheetKey(found)).toBe(`${stock.id}~flat`);
+  expect(sheetKey(bed!.on[0]!)).toBe(stock.id);
+  // one and the same object as whoever asks for it from the plan's own stock is given
+  expect(asUsed(again.data.covers[0]!, 'flat')).toBe(found);
 });

@@ -38,6 +38,7 @@ export function useFormat() {
       fromUnit: (v: number) => temperatureFrom(v, unit),
       metres: (m: number) => lengthText(m, length),
       mass: (kg: number) => massText(kg, length),
+      rain: (mm: number) => measureText(mm, 'rain', length, length === 'm' ? (mm < 10 ? 1 : 0) : 2),
       litres: (l: number) => measureText(l, 'volume', length, 0),
       money: (amount: number) => moneyText(Math.round(amount), currency),
       time: (ms: number) => clockText(ms, clock),

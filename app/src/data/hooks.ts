@@ -3,6 +3,7 @@ import type {
   AheadView,
   BedsView,
   CompareView,
+  CountersView,
   CropRow,
   CutView,
   DayView,
@@ -218,6 +219,7 @@ export const useCompare = (ways: string) =>
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
     shouldRetryOnError: false,
   });
+export const useCounters = () => useRead<CountersView>('/api/counters');
 export function useWater() {
   const read = useRead<WaterView>('/api/water', { refreshInterval: MINUTE });
   return { ...read, data: useShown(read, overlayWater) };

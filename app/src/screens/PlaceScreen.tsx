@@ -1,4 +1,5 @@
 /** Place. It answers: what will it be in there, and for whom is that too cold? It opens with the bed and its leaf. */
+import type { PlantingView } from '@fogata/contract';
 import { BOOK_CALIBRATION, type Calibration } from '@fogata/core';
 import { router } from 'expo-router';
 import { Linking, StyleSheet, useWindowDimensions, View } from 'react-native';
@@ -10,10 +11,20 @@ import { PlantingCard } from '../components/place/PlantingCard';
 import { Progress } from '../components/ui/Progress';
 import { PartTitle, Text } from '../components/ui/Text';
 import { TryCovers } from '../components/place/TryCovers';
-import { useFormat } from '../data/format';
+import { useFormat, type Format } from '../data/format';
 import { refresh, usePlace } from '../data/hooks';
 
 /** The place without its frame: a screen on the phone, the right pane when wide. */
+/** What it does and how far from harm its lowest is; what only the hours or a touching sheet do is said so. */
+function marginWords(p: PlantingView, format: Format, when: string): string {
+  const over = p.leafC!.mid - p.harmC;
+  const margin = format.diff(Math.abs(over)).replace('+', '');
+  const hurt = p.verdict !== 'safe' && p.verdict !== 'close';
+  return over >= 0 && hurt
+    ? `${p.cropName}: ${p.verdict} ${when}, by how long it is so cold or what touches it; its lowest is ${margin} above where two hours harm.`
+    : `${p.cropName}: ${p.verdict}, ${margin} ${over >= 0 ? 'above' : 'below'} harm ${when}.`;
+}
+
 export function PlacePanel({
   bedId,
   width,
@@ -48,7 +59,11 @@ export function PlacePanel({
       </Text>
       <Text tone="quiet">
         {closest
-          ? `${closest.cropName}: ${closest.verdict}, ${format.diff(Math.abs(closest.leafC!.mid - closest.harmC)).replace('+', '')} ${closest.leafC!.mid >= closest.harmC ? 'above' : 'below'} harm${view.clock.phase === 'morning' ? ' last night, by the model' : ' as planned'}.`
+          ? marginWords(
+              closest,
+              format,
+              view.clock.phase === 'morning' ? 'last night, by the model' : 'as planned',
+            )
           : view.plantings.length === 0
             ? 'Nothing stands here now. It costs nothing to leave it open.'
             : ''}

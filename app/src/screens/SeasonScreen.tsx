@@ -6,6 +6,7 @@ import type { CropRow, SeasonRow } from '@fogata/contract';
 import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { CountersPanel } from '../components/season/CountersPanel';
 import { JobList } from '../components/season/JobList';
 import { jobSentence } from '../components/season/jobWords';
 import {
@@ -161,6 +162,7 @@ export function SeasonScreen() {
           />
           <Button label="Seed" onPress={() => router.push('/seeds')} testID="to-seeds" />
         </View>
+        <CountersPanel />
         <FindCrop crops={crops ?? []} />
         {data ? (
           <Text

@@ -5,7 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { rowWords, turnOf, waterSentence, type Turn } from '../components/water/waterWords';
 import { Problem } from '../components/ui/Bars';
 import { Button, Tick } from '../components/ui/Button';
-import { Amount } from '../components/ui/Fields';
+import { Measured } from '../components/ui/Fields';
 import { useWide } from '../components/ui/Frame';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
@@ -116,16 +116,18 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
                   />
                 ))}
               </View>
-              <Amount
+              <Measured
                 label="Given"
+                what="rain"
                 value={mm}
                 onChange={setOwn}
-                unit="mm"
-                step={1}
-                bigStep={5}
-                min={1}
+                min={0.5}
                 max={200}
-                note="One millimetre is a litre on each square metre."
+                digits={format.length === 'm' ? 0 : 2}
+                steps={{ si: [1, 5], feet: [0.05, 0.25] }}
+                {...(format.length === 'm'
+                  ? { note: 'One millimetre is a litre on each square metre.' }
+                  : {})}
               />
             </>
           )}
@@ -135,7 +137,7 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
             </Text>
           ) : null}
           <Button
-            label={pots ? 'Watered today' : `It was given ${mm} mm`}
+            label={pots ? 'Watered today' : `It was given ${format.rain(mm)}`}
             onPress={() => give(pots ? 1 : mm)}
             testID="water-give"
           />

@@ -1,4 +1,5 @@
 /** Season and what it is made of: what to begin this week, a crop's year in each place. Dates of the year as "MM-DD". */
+import type { Counter } from '../farm';
 import type { Planting, StepId } from '@fogata/core';
 import type { LogEntry } from './log';
 import type { PlanProgress, Range } from './night';
@@ -168,4 +169,22 @@ export interface ClimateRead {
   badRows: { row: number; reason: string }[];
   /** Log entry to take it back by. */
   recordId: string | null;
+}
+
+/** A counter with how far it is, and when it is likely to be full. */
+export interface CounterView {
+  counter: Counter;
+  place: string;
+  sofar: number;
+  share: number;
+  early: string | null;
+  middle: string | null;
+  late: string | null;
+  full: boolean;
+}
+
+export interface CountersView {
+  today: string;
+  /** The soonest first. */
+  counters: CounterView[];
 }

@@ -39,22 +39,30 @@ export function waysOf(cover: Cover): CoverUse[] {
 export const bears = (material: MaterialId): readonly CoverUse[] => BEARS[material];
 
 const variants = new WeakMap<Cover, Map<CoverUse, Cover>>();
-/** Usual way of a sheet that lies in another. */
-const usual = new WeakMap<Cover, CoverUse>();
 
 export function asUsed(cover: Cover, use: CoverUse): Cover {
   if (use === cover.use) return cover;
   const known = variants.get(cover) ?? new Map<CoverUse, Cover>();
   variants.set(cover, known);
-  const found = known.get(use) ?? { ...cover, use };
+  const found = known.get(use) ?? { ...cover, use, usually: cover.use };
   known.set(use, found);
-  usual.set(found, cover.use);
   return found;
+}
+
+/**
+ * Sheets of a plan that was kept and read again: `used` are from then on what `asUsed` gives for their sheet in `stock`, so that one way
+ * of a sheet is one object as before.
+ */
+export function adoptWays(stock: readonly Cover[], used: Iterable<Cover>): void {
+  for (const u of used) {
+    const cover = u.usually === undefined ? undefined : stock.find((c) => c.id === u.id);
+    if (cover) variants.set(cover, (variants.get(cover) ?? new Map<CoverUse, Cover>()).set(u.use, u));
+  }
 }
 
 /** The sheet's id, with the way where it is not the usual one: `fleece30`, `fleece30~flat`. */
 export function sheetKey(cover: Cover): string {
-  return usual.has(cover) ? `${cover.id}~${cover.use}` : cover.id;
+  return cover.usually === undefined ? cover.id : `${cover.id}~${cover.use}`;
 }
 
 /** Id and way of a key; the way is undefined where it is the usual one. */

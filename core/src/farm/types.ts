@@ -4,6 +4,8 @@ import type { Figures } from '../crops/figures';
 import type { Site } from '../heat/types';
 import type { bedSchema, coverSchema, openingSchema, plantingSchema, structureSchema } from './things';
 
+import type { CoverUse } from './kinds';
+
 export * from './kinds';
 
 export type Structure = z.infer<typeof structureSchema>;
@@ -14,7 +16,10 @@ export type Planting = z.infer<typeof plantingSchema> & {
   /** What its cultivar has other than the book, put there by who loads it; never kept with it. */
   own?: Figures | undefined;
 };
-export type Cover = z.infer<typeof coverSchema>;
+export type Cover = z.infer<typeof coverSchema> & {
+  /** Of a sheet that lies in another way than its usual one: that one (`asUsed`). */
+  usually?: CoverUse | undefined;
+};
 
 export interface FarmSite extends Site {
   timeZone: string;

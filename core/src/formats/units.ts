@@ -56,6 +56,7 @@ export const MEASURES = {
   volume: { si: 'l', feet: 'gal', per: 1 / 3.785411784 },
   mass: { si: 'kg', feet: 'lb', per: 1 / 0.45359237 },
   load: { si: 'kg/m²', feet: 'lb/ft²', per: 0.3048 ** 2 / 0.45359237 },
+  rain: { si: 'mm', feet: 'in', per: 1 / 25.4 },
   speed: { si: 'm/s', feet: 'mph', per: 3600 / 1609.344 },
 } as const;
 export type Measure = keyof typeof MEASURES;

@@ -9,7 +9,7 @@ import { addDays, daysBetween, localDate } from '../time/farmTime';
 import { hardening } from './hardiness';
 
 /** Inside is milder by day than the record outside: starting values, K on the daily mean. */
-const SHELTER_K: Record<StructureKind, number> = { house: 2.5, frame: 1.5, tunnel: 1, open: 0 };
+export const SHELTER_K: Record<StructureKind, number> = { house: 2.5, frame: 1.5, tunnel: 1, open: 0 };
 
 export function dailyMeans(weather: readonly WeatherEntry[], timeZone: string): Map<string, number> {
   const sums = new Map<string, { sum: number; n: number }>();

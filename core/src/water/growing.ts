@@ -12,6 +12,7 @@ import type { WaterDay } from './evaporation';
 const BEFORE_A_DAY = 1 / 90;
 /** A plant from a tray has leaves and roots from the first day. */
 const FROM_TRAY = 0.15;
+const SMALL_SEED_MG = 1000;
 /** Pots and trays: a quarter of the mix's volume is water that a plant can use. */
 const POT_HOLDS = 0.25;
 /** A pot's bright day, on which the library's millilitres are meant, mm of reference. */
@@ -33,7 +34,8 @@ export function growingOf(
   const first = days[0]?.date ?? p.plantedOn;
   const before = Math.max(0, daysBetween(p.plantedOn, first));
   let share = (sown ? 0 : FROM_TRAY) + before * BEFORE_A_DAY;
-  let up = sown && crop.emergence ? 0 : 1;
+  // a tuber or a clove lies deep and brings its own water
+  let up = sown && crop.emergence && crop.sowing && crop.sowing.seedMg < SMALL_SEED_MG ? 0 : 1;
   const need = crop.emergence?.degreeDays ?? 1;
   // what lay before the days that are known is taken to have come up in a month
   if (before > 30) up = 1;

@@ -1,8 +1,9 @@
-import type { NightPlan } from '@fogata/core/planning';
 /**
  * Plans kept over a restart and between servers. Contract: `find` gives a plan by its key, whoever worked it out; `keep` puts
  * it there, whole and as one, so that a sheet of the plan is the farm's own sheet; `progress` is what another server says of one that it is at. A plan that an older Fogata left is not found.
  */
+import { adoptWays } from '@fogata/core';
+import type { NightPlan } from '@fogata/core/planning';
 import { desc, eq, lt, notInArray, or } from 'drizzle-orm';
 import { deserialize, serialize } from 'node:v8';
 import { deflateSync, inflateSync } from 'node:zlib';
@@ -28,7 +29,10 @@ export const pack = (plan: NightPlan): Buffer => deflateSync(serialize(plan), { 
 export function unpack(bytes: Uint8Array | null): NightPlan | null {
   if (!bytes) return null;
   try {
-    return deserialize(inflateSync(bytes)) as NightPlan;
+    const plan = deserialize(inflateSync(bytes)) as NightPlan;
+    const sheets = plan.beds.flatMap((b) => [...b.on, ...b.options.flatMap((o) => o.covers)]);
+    adoptWays(plan.data.covers, sheets);
+    return plan;
   } catch {
     return null;
   }

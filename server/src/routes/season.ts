@@ -7,6 +7,7 @@ import { z } from 'zod';
 import type { Context } from '../context';
 import { notFound, parseBody, Problem } from '../problem';
 import { calendarOf } from '../season/calendar';
+import { countersView } from '../season/counters';
 import { storyOf } from '../season/story';
 import { compareView } from '../relay/compare';
 import { needView } from '../relay/need';
@@ -66,6 +67,10 @@ export function seasonRoutes(ctx: Context): Router {
     const { how } = parseBody(z.object({ how: z.enum(['sow', 'transplant']).optional() }), req.query);
     const { data, nowMs } = await ctx.standing(false);
     res.json(cropView(ctx.seasons, data, nowMs, cropById(req.params.crop), how));
+  });
+
+  router.get('/counters', async (_req, res) => {
+    res.json(await countersView(ctx));
   });
 
   /** Ways to begin side by side: `ways` is a list of crop,how,structure,date, separated by semicolons. */

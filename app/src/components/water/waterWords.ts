@@ -79,7 +79,7 @@ export function waterSentence(view: WaterView, format: Pick<Format, 'litres'>): 
 export function rowWords(
   r: WaterRow,
   view: Pick<WaterView, 'today'>,
-  format: Pick<Format, 'litres'>,
+  format: Pick<Format, 'litres' | 'rain'>,
 ): string[] {
   const out: string[] = [];
   const turn = turnOf(r, view.today);
@@ -88,7 +88,7 @@ export function rowWords(
   } else if (turn === 'now' || turn === 'soon') {
     out.push(
       [
-        `${Math.round(r.mm)} mm, ${format.litres(r.litres)}`,
+        `${format.rain(r.mm)}, ${format.litres(r.litres)}`,
         r.minutes === null ? '' : `${Math.round(r.minutes)} min of its lines`,
       ]
         .filter(Boolean)
@@ -104,7 +104,7 @@ export function rowWords(
   if (r.kind === 'seedbed') out.push('a seedbed: its top may not dry until it is up');
   if (r.lacksMm !== null && r.wantsMm !== null)
     out.push(
-      `lacks ${r.lacksMm.toFixed(r.lacksMm < 10 ? 1 : 0)} mm of full, wants water at ${Math.round(r.wantsMm)}; uses ${r.usedMm.toFixed(1)} mm a day`,
+      `lacks ${format.rain(r.lacksMm)} of full, wants water at ${format.rain(r.wantsMm)}; uses ${format.rain(r.usedMm)} a day`,
     );
   out.push(
     r.since === null

@@ -43,6 +43,28 @@ export const DEMO_FARM: Farm = {
   climateRecord: null,
   messages: USUAL_MESSAGES,
   drip: { lines: 2, spacingM: 0.2, litresPerHour: 1 },
+  counters: [
+    {
+      id: 'count-tulips',
+      name: 'Tulips in crates, cold for',
+      what: 'cold',
+      crop: null,
+      structureId: null,
+      from: '2026-11-02',
+      baseC: 9,
+      target: 98,
+    },
+    {
+      id: 'count-anemones',
+      name: 'Anemones to their first flower',
+      what: 'bloom',
+      crop: 'anemone',
+      structureId: 'south',
+      from: '2026-09-20',
+      baseC: 3,
+      target: 700,
+    },
+  ],
   relay: {
     ...NO_RELAY,
     demand: [
