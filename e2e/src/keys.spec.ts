@@ -48,7 +48,7 @@ test('a whole evening by keyboard alone: opened, ticked, taken back, another cov
   await expect(page.getByTestId('log-table')).toContainText('Wind from the east at four');
 
   // choices by arrows
-  await tabTo(page, /^all$/, true);
+  await tabTo(page, /^all$/);
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('radio', { name: 'readings', exact: true })).toBeFocused();
   await expect(page.getByRole('radio', { name: 'readings', exact: true })).toBeChecked();

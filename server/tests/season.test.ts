@@ -159,13 +159,25 @@ describe('a planting that is thought of', () => {
     expect(await planting()).toEqual(before);
   });
 
+  test('ticked, taken back and moved before there was signal: each in its order', async () => {
+    const { plantedOn } = await planting();
+    const id = randomUUID();
+    await send(
+      step({ step: 'sow', on: today(), done: true }, id),
+      { id: randomUUID(), kind: 'retraction', atMs: s.context.options.clock.nowMs(), retracts: id },
+      step({ step: 'sow', on: addDays(plantedOn, 7), done: false }),
+      step({ step: 'sow', on: plantedOn, done: false }),
+    ).expect(201);
+    expect((await planting()).plantedOn).toBe(plantedOn);
+  });
+
   test('has a story: its days as they are meant, what was noted of it, no nights before it stands', async () => {
     const story = (await s.api.get('/api/plantings/plan/story').expect(200)).body as StoryView;
     expect(story).toMatchObject({ stands: false, nights: [], tonight: null, hardening: null, daysIn: -5 });
     expect(story.steps[0]).toEqual({ id: 'sow', date: inDays(5), done: false });
-    // added, moved, and done, which was taken back, twice
-    expect(story.entries).toHaveLength(4);
-    expect(story.entries.filter((e) => e.retracted)).toHaveLength(2);
+    // added, moved, moved there and back, and done three times, each taken back
+    expect(story.entries).toHaveLength(7);
+    expect(story.entries.filter((e) => e.retracted)).toHaveLength(3);
     await s.api.get('/api/plantings/moon/story').expect(404);
   });
 

@@ -48,14 +48,7 @@ function QuickNote({ nowMs }: { nowMs: number }) {
         placeholder="what you saw, where"
         testID="note-text"
       />
-      <Button
-        wide
-        kind="main"
-        label="Keep the note"
-        disabled={text.trim() === ''}
-        onPress={add}
-        testID="note-keep"
-      />
+      <Button wide kind="main" label="Keep the note" onPress={add} testID="note-keep" />
     </View>
   );
 }

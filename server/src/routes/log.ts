@@ -154,15 +154,28 @@ export function logRoutes(ctx: Context): Router {
       const fresh = records.filter((r) => !known.has(r.id));
       for (const r of fresh) checkTarget(r, m);
       const isStep = (r: (typeof fresh)[number]): r is StepRecord => r.kind === 'step';
-      // a step and its taking back may come together: first what was done
-      let added = 0;
-      for (const r of fresh.filter(isStep)) added += await takeStep(db, r, m);
-      const todo = stillToDo(
-        fresh.flatMap((r) => (isStep(r) ? [] : [r])),
-        m,
+      const todo = new Set<SentRecord>(
+        stillToDo(
+          fresh.flatMap((r) => (isStep(r) ? [] : [r])),
+          m,
+        ),
       );
-      await takeBack(db, todo);
-      return added + (await appendRecords(db, todo, Date.now(), m.nowMs));
+      // in the order in which it happened: a step, its taking back and another may come together
+      let added = 0;
+      let run: FarmRecord[] = [];
+      const flush = async () => {
+        await takeBack(db, run);
+        added += await appendRecords(db, run, Date.now(), m.nowMs);
+        run = [];
+      };
+      for (const r of fresh) {
+        if (isStep(r)) {
+          await flush();
+          added += await takeStep(db, r, m);
+        } else if (todo.has(r)) run.push(r);
+      }
+      await flush();
+      return added;
     });
     res.status(201).json({ added, known: records.length - added });
   });
