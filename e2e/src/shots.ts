@@ -65,9 +65,9 @@ async function main(): Promise<void> {
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'board.png') });
   await shot('board-phone', '/board');
   await shot('story', '/story/p01');
-  await shot('forecast', '/forecast');
+  await shot('water', '/water');
   await shot('plan-wide', '/plan', WIDE);
-  await shot('structure', '/structure/north');
+  await shot('cultivar', '/cultivar/spinach?name=Brasa%20Verde');
   await page.setViewportSize(PHONE);
   await page.goto(`${farm.url}/ask`);
   await page.getByTestId('arc-outer').click();

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FigureRows } from '../components/seeds/FigureRows';
 import { LotRows } from '../components/seeds/LotRows';
-import { learntWords, rowName } from '../components/seeds/seedWords';
+import { learntWords, rowName, stoodWords } from '../components/seeds/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { Choose } from '../components/ui/Fields';
@@ -81,7 +81,9 @@ function Known({ row, today, nowMs }: { row: SeedRow; today: string; nowMs: numb
         {rowName(row)}
       </Text>
       {row.learnt ? (
-        <Text testID="learnt-cold">{learntWords(row.learnt, format)}</Text>
+        <Text testID="learnt-cold">
+          {`${learntWords(row.learnt, format)} ${stoodWords(crop, shown.figures, row.learnt, format)}`}
+        </Text>
       ) : (
         <Text tone="quiet">
           {row.name === ''

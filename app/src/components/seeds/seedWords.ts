@@ -3,7 +3,15 @@
  * said of what is not known.
  */
 import type { LotView, SeedRow } from '@fogata/contract';
-import { countWord, type ColdBelief, type Figure, type Segment } from '@fogata/core';
+import {
+  countWord,
+  saidFigures,
+  type ColdBelief,
+  type Crop,
+  type Figure,
+  type Figures,
+  type Segment,
+} from '@fogata/core';
 import type { Format } from '../../data/format';
 
 const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
@@ -61,6 +69,19 @@ export function learntWords(b: ColdBelief, format: Pick<Format, 'diff'>): string
   return Math.abs(b.shiftK) < 0.1
     ? `Your scores of ${nights} bear the book out, give or take ${doubt}.`
     : `By your scores of ${nights} it stands ${k} ${b.shiftK < 0 ? 'more' : 'less'} cold than the book, give or take ${doubt}.`;
+}
+
+/** "Hardened, its leaves burn from −11.0 °C; the book says −9.0 °C." */
+export function stoodWords(
+  crop: Crop,
+  figures: Figures,
+  learnt: ColdBelief,
+  format: Pick<Format, 't'>,
+): string {
+  const burn = saidFigures(crop, figures, learnt).find((s) => s.id === 'leaf_damage_hard_c');
+  return burn && burn.from === 'record'
+    ? `Hardened, its leaves burn from ${format.t(burn.value)}; the book says ${format.t(burn.book)}.`
+    : '';
 }
 
 const NAMES: Record<string, string> = {
