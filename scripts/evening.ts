@@ -11,6 +11,7 @@ import {
   latestCoverAtMs,
   looksAtLifting,
   type FarmFacts,
+  withOwn,
 } from '@fogata/core';
 import { reachMs, severalNights, type Workers } from '@fogata/core/planning';
 import highs from 'highs';
@@ -87,7 +88,10 @@ const { weather: members } = weather;
 void (async () => {
   const planned = await severalNights(
     {
-      data: file as unknown as FarmFacts,
+      data: {
+        ...file,
+        plantings: withOwn(file.plantings, file.cultivars ?? [], new Map()),
+      } as unknown as FarmFacts,
       state: applyAll(standing(file.records)),
       nowMs,
       ...members,

@@ -28,6 +28,7 @@ jest.mock('../src/data/hooks', () => ({
   seasonAgain: () => mockAgain(),
   record: (records: object[]) => mockRecord(records),
   useNeed: () => ({}),
+  useCounters: () => ({}),
 }));
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/components/ui/Frame', () => ({ useWide: () => false }));

@@ -1,7 +1,14 @@
 /** What the kitchen table says: seed, needs, ways side by side, counters, water; nothing short or unknown is left unsaid. */
 import type { CounterView, NeedView, SeedRow, WaterRow, WaterView, WayView } from '@fogata/contract';
 import { cropById, type Segment } from '@fogata/core';
-import { lotWords, learntWords, rowName, seedsSentence, stoodWords } from '../src/components/seeds/seedWords';
+import {
+  lotWords,
+  learntWords,
+  needWords,
+  rowName,
+  seedsSentence,
+  stoodWords,
+} from '../src/components/seeds/seedWords';
 import { compareSentence, linesOf, waysOf, waysText } from '../src/components/season/compareWords';
 import { counterWords, soFarWords } from '../src/components/season/counterWords';
 import { needSentence, sowingWords, spotWords } from '../src/components/season/needWords';
@@ -37,6 +44,7 @@ describe('seed', () => {
     cultivar: null,
     learnt: null,
     scored: [],
+    needs: null,
     plantings: 0,
     lots: [],
     ...more,
@@ -57,6 +65,19 @@ describe('seed', () => {
     expect(lotWords(lot(2026, 0.765))).toBe('of 2026, 20 g, about 2,000 seeds: 77 of 100 come up');
     expect(lotWords({ lot: { ...lot(2026, 1).lot, grams: null }, now: null })).toBe('of 2026');
     expect(rowName({ cropName: 'leeks', name: '' })).toBe('Leeks');
+  });
+
+  test('what is planned asks for seed: enough and to spare, short, or nothing in the box at all', () => {
+    const needs = { grams: 15, seeds: 1500 };
+    const held = (grams: number) => ({ ...lot(2026, 0.8), lot: { ...lot(2026, 0.8).lot, grams } });
+    expect(needWords(row({ needs, lots: [held(40)] }))).toBe('what is planned takes 15 g; there is enough');
+    expect(needWords(row({ needs, lots: [held(10)] }))).toBe('what is planned takes 15 g: 5 g short');
+    expect(needWords(row({ needs }))).toBe('what is planned takes 15 g: none in the box');
+    expect(needWords(row({}))).toBeNull();
+    const rows = [row({ needs, lots: [held(10)] }), row({ name: 'Otra', needs })];
+    expect(said(seedsSentence(rows))).toMatch(
+      /^Order seed of spinach Otra and spinach Brasa Verde: what is planned takes more than there is\./,
+    );
   });
 
   test('what scores taught is said with its doubt, and where it bears the book out', () => {

@@ -17,3 +17,4 @@ export * from '../src/relay/demandCsv';
 export * from '../src/relay/again';
 export * from '../src/relay/need';
 export * from '../src/relay/spots';
+export * from '../src/relay/mend';

@@ -1,5 +1,5 @@
 /** Backwards from a need, and ways side by side, through the API: computed from the farm's own places, planned as one entry. */
-import type { CompareView, NeedView, ProblemBody, RelayView } from '@fogata/contract';
+import type { CompareView, MendView, NeedView, ProblemBody, RelayView } from '@fogata/contract';
 import { randomUUID } from 'node:crypto';
 import { startTestServer, type TestServer } from './harness';
 
@@ -107,4 +107,15 @@ test('side by side: from trays it is picked sooner than sown on the same day; a 
   expect(tomato!.given === null || tomato!.given.success < 0.3).toBe(true);
   const { body } = await s.api.get('/api/compare?ways=lettuce,sow,nowhere,2027-02-10').expect(404);
   expect((body as ProblemBody).detail).toBe('There is no such structure.');
+});
+
+test('a patchy bed has at least three priced answers, the best first; what is not there is said', async () => {
+  const view = await ready<MendView>('/api/plantings/p11/mend?stands=0.5&spares=40');
+  expect(view.answers.length).toBeGreaterThanOrEqual(3);
+  const worths = view.answers.map((a) => a.worth);
+  expect(worths).toEqual([...worths].sort((a, b) => b - a));
+  expect(view.answers.map((a) => a.kind)).toEqual(expect.arrayContaining(['leave', 'again']));
+  await s.api.get('/api/plantings/moon/mend?stands=0.5').expect(404);
+  const { body } = await s.api.get('/api/plantings/p11/mend?stands=2').expect(422);
+  expect((body as ProblemBody).detail).toMatch(/^stands: expected 0 to 1/);
 });

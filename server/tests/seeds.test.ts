@@ -132,3 +132,11 @@ test('the whole farm’s file holds the box, and no planting’s figures', async
   const dry = await s.api.post('/api/farm/file').send({ dryRun: true, file: older }).expect(200);
   expect((dry.body as ExchangeView).removed).toEqual([]);
 });
+
+test('what is planned asks for its seed, by the best of what is in the box', async () => {
+  const row = await rowOf('lettuce', 'Farolillo');
+  expect(row.needs!.seeds).toBeGreaterThan(100);
+  expect(row.needs!.grams).toBeCloseTo((row.needs!.seeds * 1.1) / 1000, 1);
+  // what stands was sown
+  expect((await rowOf('carrot', 'Rescoldina')).needs).toBeNull();
+});

@@ -14,6 +14,7 @@ import type {
   ForecastView,
   KitView,
   LogView,
+  MendView,
   NeedView,
   NextView,
   NightReport,
@@ -224,6 +225,11 @@ export function useWater() {
   const read = useRead<WaterView>('/api/water', { refreshInterval: MINUTE });
   return { ...read, data: useShown(read, overlayWater) };
 }
+export const useMend = (id: string, asked: string | null) =>
+  useRead<MendView>(asked ? `/api/plantings/${encodeURIComponent(id)}/mend?${asked}` : null, {
+    refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
+    shouldRetryOnError: false,
+  });
 export const useSeeds = () => useRead<SeedsView>('/api/seeds');
 export const useFeeds = () => useRead<FeedView>('/api/feeds');
 export const useForecasts = () => useRead<ForecastView>('/api/forecasts');

@@ -42,6 +42,7 @@ export function CultivarScreen({ crop, name }: { crop: string; name: string }) {
     cultivar: null,
     learnt: null,
     scored: [],
+    needs: null,
     plantings: 0,
     lots: [],
   };

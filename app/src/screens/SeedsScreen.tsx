@@ -2,7 +2,7 @@
 import type { SeedRow } from '@fogata/contract';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { learntWords, lotWords, rowName, seedsSentence } from '../components/seeds/seedWords';
+import { learntWords, lotWords, needWords, rowName, seedsSentence } from '../components/seeds/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -21,6 +21,7 @@ const open = (r: SeedRow) =>
 function told(r: SeedRow, format: ReturnType<typeof useFormat>): string[] {
   const own = Object.keys(r.cultivar?.figures ?? {}).length;
   return [
+    needWords(r) ?? '',
     r.plantings > 0 ? `${r.plantings} ${r.plantings === 1 ? 'planting' : 'plantings'}` : '',
     own > 0 ? `${own} ${own === 1 ? 'figure' : 'figures'} of its own` : '',
     r.learnt ? learntWords(r.learnt, format) : '',

@@ -2,6 +2,7 @@
 import type { StoryView } from '@fogata/contract';
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
+import { MendPanel } from '../components/season/MendPanel';
 import { Margins } from '../components/season/Margins';
 import { dayShort } from '../components/season/seasonWords';
 import { stepWords, storySentence } from '../components/season/storyWords';
@@ -41,6 +42,7 @@ function Told({ view }: { view: StoryView }) {
           testID="to-cultivar"
         />
       </View>
+      {view.stands ? <MendPanel planting={p} /> : null}
       <View style={wide ? { flexDirection: 'row', gap: 40 } : null}>
         <View style={wide ? { flex: 1 } : null}>
           {view.nights.length > 0 || view.tonight ? (

@@ -1,5 +1,5 @@
 /** Backwards from a need: so much a week, from one day to another. */
-import type { NeedAnswer, NeedSowing, Spot } from '@fogata/core/relay';
+import type { Mend, NeedAnswer, NeedSowing, Spot } from '@fogata/core/relay';
 import type { PlanProgress } from './night';
 
 export interface NeedSowingView extends NeedSowing {
@@ -17,5 +17,16 @@ export interface NeedView {
   kgPerWeek: number;
   risk: number;
   answer: (Omit<NeedAnswer, 'sowings'> & { sowings: NeedSowingView[] }) | null;
+  progress: PlanProgress;
+}
+
+/** A patchy stand, and what each answer to it is worth. */
+export interface MendView {
+  plantingId: string;
+  name: string;
+  stands: number;
+  /** When its row is needed. */
+  clearedOn: string | null;
+  answers: Mend[];
   progress: PlanProgress;
 }

@@ -25,6 +25,8 @@ export interface SeedRow {
   cultivar: Cultivar | null;
   learnt: ColdBelief | null;
   scored: ScoredView[];
+  /** Seed that what is planned and not yet sown asks for, grams and seeds; null where nothing is, or it is not sown. */
+  needs: { grams: number; seeds: number } | null;
   /** Plantings that stand or are planned. */
   plantings: number;
   lots: LotView[];

@@ -151,14 +151,23 @@ function programme(a: NeedAsk, list: readonly Candidate[], weeks: number): strin
   return `Minimize\n obj: ${costs.join(' + ')}\nSubject To\n ${[...rows, ...places].join('\n ')}\nEnd\n`;
 }
 
-/** Seed of a sowing: plants as they stand, nine in ten sure, in a seedbed of a mild day. */
-function seedOf(crop: Crop, how: How, metres: number): { seeds: number | null; grams: number | null } {
+/**
+ * Seed of so many metres of row: plants as they stand, nine in ten sure, in a seedbed of a mild day; of a lot that germinates so far, or as
+ * usual. Nulls where nothing is sown, or no number of seeds gives that stand.
+ * @example seedOf(cropById('garlic'), 'sow', 10) // { seeds: null, grams: null } where cloves are no seed
+ */
+export function seedOf(
+  crop: Crop,
+  how: How,
+  metres: number,
+  germination: number | null = null,
+): { seeds: number | null; grams: number | null } {
   if (!crop.sowing || !crop.emergence) return { seeds: null, grams: null };
   const plants = metres / crop.spacingM;
   try {
     const s = standFor({
       crop,
-      germination: crop.sowing.germination,
+      germination: germination ?? crop.sowing.germination,
       ageYears: 0,
       soilC: Math.max(SOWN_AT_C, (crop.emergence.minC ?? 0) + 8),
       per: how === 'sow' ? 'metre' : 'hole',

@@ -61,9 +61,9 @@ const HARVEST_MIN_PER_KG: Record<Habit, number> = {
   fruit: 3,
   none: 0,
 };
-const SOW_MIN_PER_M = 0.4;
-const PLANT_MIN_PER_M = 1.5;
-const CLEAR_MIN_PER_M = 0.8;
+export const SOW_MIN_PER_M = 0.4;
+export const PLANT_MIN_PER_M = 1.5;
+export const CLEAR_MIN_PER_M = 0.8;
 /** From sowing trays to hardening off, for each metre that they fill. */
 const TRAY_MIN_PER_M = 1;
 

@@ -10,6 +10,7 @@ import { calendarOf } from '../season/calendar';
 import { countersView } from '../season/counters';
 import { storyOf } from '../season/story';
 import { compareView } from '../relay/compare';
+import { mendView } from '../relay/mend';
 import { needView } from '../relay/need';
 import { takeClimate } from '../season/climateFile';
 import { cropView, seasonView, yearsJobs } from '../season/views';
@@ -106,6 +107,23 @@ export function seasonRoutes(ctx: Context): Router {
     const how = asked.how ?? usualHow(crop);
     const risk = asked.risk ?? data.farm.relay.risk;
     res.json(await needView(ctx, crop, { from: asked.from, to: asked.to, kgPerWeek: asked.kg, how, risk }));
+  });
+
+  /** It came up patchy: what each answer is worth. */
+  router.get('/plantings/:id/mend', async (req, res) => {
+    const asked = parseBody(
+      z.object({
+        stands: z.coerce.number({ error: 'a share' }).min(0, '0 to 1').max(1, '0 to 1'),
+        spares: z.coerce
+          .number()
+          .int('whole plants')
+          .min(0, '0 or more')
+          .max(100_000, 'at most 100000')
+          .optional(),
+      }),
+      req.query,
+    );
+    res.json(await mendView(ctx, req.params.id, asked.stands, asked.spares ?? null));
   });
 
   router.get('/plantings/:id/story', async (req, res) => {

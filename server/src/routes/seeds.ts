@@ -3,6 +3,7 @@ import { cultivarSchema, seedLotSchema, type SeedRow, type SeedsView } from '@fo
 import {
   coldBelief,
   cropById,
+  cropOf,
   CROPS,
   figuresProblem,
   localDate,
@@ -13,7 +14,8 @@ import {
   type Cultivar,
   type SeedLot,
 } from '@fogata/core';
-import { libraryCsv } from '@fogata/core/season';
+import { seedOf } from '@fogata/core/relay';
+import { howOf, libraryCsv } from '@fogata/core/season';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
@@ -49,6 +51,7 @@ async function seedsView(ctx: Context): Promise<SeedsView> {
         leafC,
         score,
       })),
+      needs: null,
       plantings: 0,
       lots: [],
     };
@@ -63,6 +66,21 @@ async function seedsView(ctx: Context): Promise<SeedsView> {
   for (const p of data.plantings)
     if (p.clearedOn === null || p.clearedOn >= today) row(p.crop, p.cultivar).plantings += 1;
     else if (scored.has(seedKey(p))) row(p.crop, p.cultivar);
+  for (const p of data.plantings) {
+    const how = howOf(p, cropOf(p));
+    const sown = p.done?.sow !== undefined || !p.planned || p.plantedOn < today;
+    if (sown) continue;
+    const r = row(p.crop, p.cultivar);
+    // sown from the best of what there is
+    const best = Math.max(0, ...r.lots.map((l) => l.now?.germination ?? 0));
+    const metres = p.lengthM * (p.toRow - p.fromRow + 1);
+    const seed = seedOf(cropOf(p), how, metres, best > 0 ? best : null);
+    if (seed.grams !== null && seed.seeds !== null)
+      r.needs = {
+        grams: (r.needs?.grams ?? 0) + seed.grams,
+        seeds: (r.needs?.seeds ?? 0) + seed.seeds,
+      };
+  }
   return {
     today,
     rows: [...rows.values()].sort(

@@ -14,6 +14,8 @@ import {
 } from '@fogata/core';
 import type { Format } from '../../data/format';
 
+const joined = (words: readonly string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
 /** "spinach Brasa Verde"; a row without a name is its crop. */
@@ -28,7 +30,9 @@ export function lotWords({ lot, now }: LotView): string {
     lot.grams === null ? null : `${Number(lot.grams.toFixed(1))} g`,
     now?.seeds === null || now?.seeds === undefined
       ? null
-      : `${lot.seeds === null ? 'about ' : ''}${now.seeds.toLocaleString('en')} seeds`,
+      : lot.seeds === null
+        ? `about ${Number(now.seeds.toPrecision(2)).toLocaleString('en')} seeds`
+        : `${now.seeds.toLocaleString('en')} seeds`,
   ].filter(Boolean);
   const up = now
     ? `: ${hundred(now.germination)} of 100 come up${now.from === 'tested' ? ', by your test' : ''}`
@@ -36,26 +40,61 @@ export function lotWords({ lot, now }: LotView): string {
   return `of ${lot.year}${left.length > 0 ? `, ${left.join(', ')}` : ''}${up}`;
 }
 
+/** Grams that what is planned takes over what is there; null where nothing is planned. */
+function shortG(r: SeedRow): number | null {
+  if (!r.needs) return null;
+  const each = r.needs.grams / Math.max(1, r.needs.seeds);
+  const there = r.lots.reduce((g, l) => g + (l.lot.grams ?? (l.now?.seeds ?? 0) * each), 0);
+  return Math.max(0, r.needs.grams - there);
+}
+
+const grams = (g: number) => `${g < 10 ? Number(g.toFixed(1)) : Math.round(g)} g`;
+
+/** "what is planned takes 15 g: 5 g short". */
+export function needWords(r: SeedRow): string | null {
+  const short = shortG(r);
+  if (short === null) return null;
+  const takes = `what is planned takes ${grams(r.needs!.grams)}`;
+  if (short <= 0) return `${takes}; there is enough`;
+  return r.lots.length === 0 ? `${takes}: none in the box` : `${takes}: ${grams(short)} short`;
+}
+
 export function seedsSentence(rows: readonly SeedRow[]): Segment[] {
   const lots = rows.flatMap((r) => r.lots.map((l) => ({ ...l, name: rowName(r) })));
-  if (lots.length === 0)
+  const short = rows
+    .filter((r) => (shortG(r) ?? 0) > 0)
+    .sort((a, b) => shortG(b)! / b.needs!.grams - shortG(a)! / a.needs!.grams);
+  if (lots.length === 0 && short.length === 0)
     return [
       { text: 'No seed is noted yet. ', tone: 'plain' },
       { text: 'Type in a packet', tone: 'ember' },
       { text: ' and its germination, its age and its days count from then on.', tone: 'plain' },
     ];
-  const old = lots.filter((l) => l.now?.old).sort((a, b) => a.now!.germination - b.now!.germination);
-  const [worst] = old;
+  const out: Segment[] = [];
+  if (short.length > 0) {
+    const names = short.map((r) => rowName(r).replace(/^./, (c) => c.toLowerCase()));
+    const first = names.slice(0, 3);
+    const more = names.length - first.length;
+    const list = more > 0 ? `${first.join(', ')} and ${countWord(more)} more` : joined(first);
+    out.push(
+      { text: `Order seed of ${list}`, tone: 'ember' },
+      { text: ': what is planned takes more than there is. ', tone: 'plain' },
+    );
+  }
+  const [worst, ...others] = lots
+    .filter((l) => l.now?.old)
+    .sort((a, b) => a.now!.germination - b.now!.germination);
   const box = `${upper(countWord(lots.length))} ${lots.length === 1 ? 'lot' : 'lots'} in the box. `;
-  if (!worst) return [{ text: `${box}All of it still comes up well enough.`, tone: 'plain' }];
+  if (!worst) return [...out, { text: `${box}All of it still comes up well enough.`, tone: 'plain' }];
   return [
+    ...out,
     { text: box, tone: 'plain' },
     {
       text: `${worst.name} of ${worst.lot.year} comes up to ${hundred(worst.now!.germination)} of 100`,
       tone: 'ochre',
     },
     {
-      text: `: sow it thick, test it or buy new${old.length > 1 ? `; so with ${countWord(old.length - 1)} more` : ''}.`,
+      text: `: sow it thick, test it or buy new${others.length > 0 ? `; so with ${countWord(others.length)} more` : ''}.`,
       tone: 'plain',
     },
   ];

@@ -1,0 +1,74 @@
+/** It came up patchy, or frost has thinned it. It answers: leave it, fill it, or begin again, and what is each worth? */
+import type { Planting } from '@fogata/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useFormat } from '../../data/format';
+import { useMend } from '../../data/hooks';
+import { Problem } from '../ui/Bars';
+import { Amount, Fold } from '../ui/Fields';
+import { Loading, Row } from '../ui/Page';
+import { Sentence } from '../ui/Sentence';
+import { Text } from '../ui/Text';
+import { mendSentence, mendTitle, mendWords } from './mendWords';
+
+export function MendPanel({ planting }: { planting: Planting }) {
+  return (
+    <Fold title="It came up patchy, or frost thinned it">
+      <Asked planting={planting} />
+    </Fold>
+  );
+}
+
+function Asked({ planting }: { planting: Planting }) {
+  const format = useFormat();
+  const [stands, setStands] = useState(60);
+  const [spares, setSpares] = useState(0);
+  const query = `stands=${stands / 100}${spares > 0 ? `&spares=${spares}` : ''}`;
+  const { data, error } = useMend(planting.id, query);
+  return (
+    <View style={{ gap: 12 }} testID="mend">
+      <Amount
+        label="Of a hundred, so many stand"
+        value={stands}
+        onChange={setStands}
+        unit="of 100"
+        step={5}
+        bigStep={20}
+        min={0}
+        max={100}
+        testID="mend-stands"
+      />
+      <Amount
+        label="Spare plants in trays"
+        value={spares}
+        onChange={setSpares}
+        unit="plants"
+        step={10}
+        bigStep={100}
+        min={0}
+        max={100_000}
+        testID="mend-spares"
+      />
+      {error ? <Problem>{(error as Error).message}</Problem> : null}
+      {!data && !error ? <Loading what="Pricing what can be done" /> : null}
+      {data?.progress.state === 'computing' ? (
+        <Loading what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of}`} />
+      ) : null}
+      {data && data.answers.length > 0 ? <Sentence parts={mendSentence(data, format)} /> : null}
+      {(data?.answers ?? []).map((m, n) => (
+        <Row key={`${m.kind} ${m.crop ?? ''}`} first={n === 0}>
+          <View style={{ flex: 1, gap: 2 }}>
+            <Text kind="strong">{mendTitle(m, data!.name)}</Text>
+            <Text kind="small" tone={m.late ? 'ochre' : 'quiet'}>
+              {mendWords(m, format)}
+            </Text>
+          </View>
+        </Row>
+      ))}
+      <Text kind="small" tone="quiet">
+        Over what is left of its time, less the work at your hourly rate. Values and minutes are starting
+        values; what seed costs is not in it.
+      </Text>
+    </View>
+  );
+}
