@@ -28,6 +28,7 @@ export * from './formats/planSvg';
 export * from './formats/seedsCsv';
 export * from './formats/stockCsv';
 export * from './formats/units';
+export * from './formats/words';
 export * from './hardiness/acclimation';
 export * from './hardiness/before';
 export * from './hardiness/hardiness';

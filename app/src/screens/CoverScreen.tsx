@@ -1,5 +1,5 @@
 /** A kind of sheet in stock. It answers: what is it, what state is it in, and where is it when I need it? */
-import { MATERIAL_IDS, MATERIALS, type Cover, type MaterialId } from '@fogata/core';
+import { MATERIAL_IDS, MATERIALS, type Cover, type MaterialId, upper } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -14,8 +14,6 @@ import { useKit } from '../data/hooks';
 import { newId } from '../data/id';
 import { removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
-
-const upper = (text: string) => text.replace(/^./, (x) => x.toUpperCase());
 
 export function CoverScreen({ id }: { id: string }) {
   const { data } = useKit();

@@ -1,6 +1,6 @@
 /** The cut list. It answers: what do I cut from which roll, and what must I buy? It opens with how many beds lack a sheet. */
 import type { CutView, Roll } from '@fogata/contract';
-import { countWord, MATERIAL_IDS, MATERIALS, measureText, type MaterialId } from '@fogata/core';
+import { countWord, MATERIAL_IDS, MATERIALS, measureText, type MaterialId, upper } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
@@ -17,7 +17,6 @@ import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
 
 const SHEETS = MATERIAL_IDS.filter((m) => /film|fleece|blanket|shade|tarp/.test(m));
-const upper = (x: string) => x.replace(/^./, (c) => c.toUpperCase());
 
 function sentenceOf(v: CutView): string {
   const name = MATERIALS[v.material].name;

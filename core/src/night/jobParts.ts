@@ -42,10 +42,6 @@ export interface Job {
   planKeys: Record<string, string>;
 }
 
-export function joined(words: string[]): string {
-  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
-}
-
 /** Minutes of laying all pieces of a sheet on a bed. */
 export const minutesFor = (cover: Cover, b: PlannedBed) => {
   const fit = fitCover(cover, b.structure, b.bed);

@@ -4,7 +4,8 @@ import { sheetOf } from '../farm/facts';
 import type { Cover } from '../farm/types';
 import { HOUR_MS } from '../time/farmTime';
 import { LIFT_SHARE } from './choose';
-import { joined, minutesFor, useOf, type Job } from './jobParts';
+import { minutesFor, useOf, type Job } from './jobParts';
+import { joined } from '../formats/words';
 import { thawAtMs, type NightPlan, type PlannedBed } from './planned';
 
 export function liftJobs(plan: NightPlan): Job[] {

@@ -10,7 +10,8 @@ import { sheetOf } from '../farm/facts';
 import { differenceText, temperatureText } from '../formats/units';
 import { clockText, HOUR_MS } from '../time/farmTime';
 import { bandOf } from './bands';
-import { joined, type Job } from './jobParts';
+import { type Job } from './jobParts';
+import { joined } from '../formats/words';
 import { asIsOutcome, type NightPlan } from './planned';
 import type { Style } from './words';
 

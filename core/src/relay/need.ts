@@ -94,7 +94,8 @@ const DEARER = 1.15;
 const SPARES = 1.1;
 const SOWN_AT_C = 12;
 
-const metre = (crop: Crop, how: How, date: string): Planting => ({
+/** A metre of row of a crop, begun on a day: what ways and needs are reckoned by. */
+export const metreOf = (crop: Crop, how: How, date: string): Planting => ({
   id: 'need',
   bedId: '',
   crop: crop.id,
@@ -123,7 +124,7 @@ function candidates(a: NeedAsk, weeks: readonly number[]): Candidate[] {
     // the benches' weeks come before the day of planting
     const lead = offer.how === 'transplant' ? Math.round(bench(a.crop)) : 0;
     for (let day = first + lead; day < last; day += EVERY) {
-      const s = strip(metre(a.crop, offer.how, isoOf(day)), a.crop, offer.how, offer.outlook);
+      const s = strip(metreOf(a.crop, offer.how, isoOf(day)), a.crop, offer.how, offer.outlook);
       if (!s.odds || s.odds.success < 1 - a.risk || s.readyDay === null) continue;
       const kg = weeks.map((w) => kgBetween(s, w, w + WEEK) * s.odds!.success);
       if (kg.some((x) => x > 1e-4)) out.push({ offer, strip: s, kg });

@@ -1,7 +1,7 @@
 /** Ways to begin a crop side by side, each a metre of row in its place on its day. */
 import type { CompareView, WayAsked, WayView } from '@fogata/contract';
-import { cropById, type Planting } from '@fogata/core';
-import { isoOf, kgBetween, minutesBetween, strip } from '@fogata/core/relay';
+import { cropById } from '@fogata/core';
+import { isoOf, kgBetween, metreOf, minutesBetween, strip } from '@fogata/core/relay';
 import { FAILURES, isPlanted } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
 import type { SeasonAnswer, SeasonBook } from '../season/book';
@@ -13,21 +13,7 @@ const RAISED_DAYS = 120;
 
 function given(w: WayAsked, a: SeasonAnswer): WayView['given'] {
   const crop = cropById(w.crop);
-  const planting: Planting = {
-    id: 'way',
-    bedId: '',
-    crop: w.crop,
-    cultivar: '',
-    fromRow: 1,
-    toRow: 1,
-    lengthM: 1,
-    plantedOn: w.date,
-    clearedOn: null,
-    aim: crop.aim,
-    note: '',
-    how: w.how,
-  };
-  const s = strip(planting, crop, w.how, { mean: a.mean, rows: a.rows });
+  const s = strip(metreOf(crop, w.how, w.date), crop, w.how, { mean: a.mean, rows: a.rows });
   if (!s.odds || s.readyDay === null) return null;
   const { odds } = s;
   const failure = FAILURES.reduce((x, y) => (odds[y] > odds[x] ? y : x));

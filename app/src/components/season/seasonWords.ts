@@ -1,6 +1,6 @@
 /** Season's words: dates as they are said, what goes wrong, how sure a date is. */
 import type { SeasonCropView, SeasonDate, SeasonRow, SeasonView } from '@fogata/contract';
-import type { Segment } from '@fogata/core';
+import { upper, type Segment } from '@fogata/core';
 
 const MONTHS = [
   'January',
@@ -35,7 +35,7 @@ export const FAILURE: Record<SeasonRow['afterIs'], string> = {
 /** "57 of 100 years" */
 export const ofHundred = (share: number): string => `${Math.round(share * 100)} of 100 years`;
 
-export const upper = (x: string) => x.replace(/^./, (c) => c.toUpperCase());
+export { upper } from '@fogata/core';
 const verb = (planted: boolean) => (planted ? 'plant' : 'sow');
 
 /** A day of the year so many days on. Example: "12-30" and 5: "01-04". */

@@ -5,7 +5,9 @@
 import type { LotView, SeedRow } from '@fogata/contract';
 import {
   countWord,
+  joined,
   saidFigures,
+  upper,
   type ColdBelief,
   type Crop,
   type Figure,
@@ -13,10 +15,6 @@ import {
   type Segment,
 } from '@fogata/core';
 import type { Format } from '../../data/format';
-
-const joined = (words: readonly string[]) =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
-const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
 /** "spinach Brasa Verde"; a row without a name is its crop. */
 export const rowName = (r: Pick<SeedRow, 'cropName' | 'name'>) =>

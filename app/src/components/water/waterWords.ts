@@ -3,12 +3,8 @@
  * bed; what nobody has said is said to be not known.
  */
 import type { WaterRow, WaterView } from '@fogata/contract';
-import { countWord, daysBetween, type Segment } from '@fogata/core';
+import { countWord, daysBetween, joined, upper, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
-
-const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
-const joined = (words: readonly string[]) =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 export type Turn = 'now' | 'frost' | 'soon' | 'well';
 

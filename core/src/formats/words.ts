@@ -1,0 +1,8 @@
+/** Small things of sentences, the same wherever one is made. */
+
+/** "N2, N3 and S1". */
+export const joined = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/** The first letter large. */
+export const upper = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
