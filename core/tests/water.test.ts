@@ -53,7 +53,7 @@ test('the reference of FAO-56 example 18 is 3.9 mm', () => {
   expect(referenceMm(uccle, 100)).toBeCloseTo(3.9, 1);
 });
 
-test('a film house, shut or aired, uses six to nine tenths of the open, as is reported; in shade less', () => {
+test('a film house, shut or aired, uses six to nine tenths of the open, as it was settled to; in shade less', () => {
   const open = underMm(uccle, OPEN, 100);
   for (const cover of [
     { ...HOUSE, open: 0 },

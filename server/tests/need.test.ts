@@ -119,3 +119,12 @@ test('a patchy bed has at least three priced answers, the best first; what is no
   const { body } = await s.api.get('/api/plantings/p11/mend?stands=2').expect(422);
   expect((body as ProblemBody).detail).toMatch(/^stands: expected 0 to 1/);
 });
+
+test('a crop’s own figures count wherever the crop is asked about: slower, it is picked later', async () => {
+  const asked = `/api/compare?ways=${encodeURIComponent('lettuce,sow,north,2027-02-10')}`;
+  const book = (await ready<CompareView>(asked)).ways[0]!.given!;
+  const own = { crop: 'lettuce', name: '', figures: { harvest_degree_days: 900 } };
+  await s.api.put('/api/cultivars/cv-slow').send(own).expect(200);
+  const slow = (await ready<CompareView>(asked)).ways[0]!.given!;
+  expect(slow.readyOn > book.readyOn).toBe(true);
+});

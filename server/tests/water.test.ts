@@ -66,3 +66,9 @@ test('water for a bed that is not there, or less than none, is refused in one se
   const less = await note({ kind: 'water', bedId: 'n3', mm: -5 }).expect(422);
   expect((less.body as ProblemBody).detail).toMatch(/mm: expected 0 or more/);
 });
+
+test('a day whose night no forecast reaches is not one to water on', async () => {
+  const { rows, aheadDays, today } = await water();
+  const last = new Date(Date.parse(today) + (aheadDays - 1) * 86_400_000).toISOString().slice(0, 10);
+  for (const r of rows) expect(r.may === null || r.may < last).toBe(true);
+});

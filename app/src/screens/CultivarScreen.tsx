@@ -12,7 +12,7 @@ import { Button } from '../components/ui/Button';
 import { Choose } from '../components/ui/Fields';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { PartTitle, Text } from '../components/ui/Text';
-import { retract } from '../data/actions';
+import { act, retract } from '../data/actions';
 import { useFormat } from '../data/format';
 import { change, refresh, useFarm, useSeeds } from '../data/hooks';
 import { newId } from '../data/id';
@@ -119,9 +119,7 @@ function Known({ row, today, nowMs }: { row: SeedRow; today: string; nowMs: numb
             label="Take back"
             hint={`Take back the score of ${s.night}`}
             onPress={() =>
-              void retract([s.recordId], nowMs).then(() => {
-                offerUndo('Score taken back', () => Promise.resolve());
-              })
+              void act('Score taken back', [{ kind: 'retraction', atMs: nowMs, retracts: s.recordId }], nowMs)
             }
           />
         </Row>

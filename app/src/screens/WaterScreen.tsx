@@ -87,7 +87,7 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
           <Tick
             done={false}
             label={`${row.name}: watered as proposed`}
-            onPress={() => give(pots ? 1 : row.mm)}
+            onPress={() => give(row.mm)}
             testID="water-tick"
           />
         ) : null}
@@ -138,7 +138,7 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
           ) : null}
           <Button
             label={pots ? 'Watered today' : `It was given ${format.rain(mm)}`}
-            onPress={() => give(pots ? 1 : mm)}
+            onPress={() => give(pots ? row.mm : mm)}
             testID="water-give"
           />
         </View>

@@ -4,7 +4,8 @@
  * much warmer it is among the leaves. `cropMm` takes the share of ground that leaves cover.
  *
  * Under film or glass half of the sky's cold is shut out, frame and dirt take a fifth of the light, air moves at 0.2 m/s shut and 0.6
- * wide open: starting values, chosen so that an unheated film house comes out at six to nine tenths of the open, as is reported.
+ * wide open: starting values, chosen so that an unheated film house comes out at six to nine tenths of the open: a rough range of
+ * general literature, no measurement of ours and none of published-ranges.csv.
  */
 import { pressurePa, saturationPa } from '../sky/air';
 import { STEFAN_BOLTZMANN } from '../sky/longwave';

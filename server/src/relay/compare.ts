@@ -1,18 +1,17 @@
 /** Ways to begin a crop side by side, each a metre of row in its place on its day. */
 import type { CompareView, WayAsked, WayView } from '@fogata/contract';
-import { cropById } from '@fogata/core';
+import type { Crop } from '@fogata/core';
 import { isoOf, kgBetween, metreOf, minutesBetween, strip } from '@fogata/core/relay';
 import { FAILURES, isPlanted } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
 import type { SeasonAnswer, SeasonBook } from '../season/book';
-import { fits, groundOf, placesBy, questionOf } from '../season/views';
+import { farmCrop, fits, groundOf, placesBy, questionOf } from '../season/views';
 import { placeIn } from './view';
 
 /** Before it is in its row it is raised; after it is over it is cleared. */
 const RAISED_DAYS = 120;
 
-function given(w: WayAsked, a: SeasonAnswer): WayView['given'] {
-  const crop = cropById(w.crop);
+function given(w: WayAsked, crop: Crop, a: SeasonAnswer): WayView['given'] {
   const s = strip(metreOf(crop, w.how, w.date), crop, w.how, { mean: a.mean, rows: a.rows });
   if (!s.odds || s.readyDay === null) return null;
   const { odds } = s;
@@ -40,7 +39,7 @@ export function compareView(
   const { climate, key, today } = groundOf(data, nowMs);
   const every = placesBy(data, climate);
   const ways = asked.map((w) => {
-    const crop = cropById(w.crop);
+    const crop = farmCrop(data, w.crop);
     const place = placeIn(every(crop), w.structureId);
     return { w, crop, place, fits: place !== null && fits(data, place, crop) };
   });
@@ -55,7 +54,7 @@ export function compareView(
       .map((s) => ({ structureId: s.id, name: s.name })),
     ways: ways.map((x): WayView => {
       const a = answers[known.indexOf(x)] ?? null;
-      const found = x.fits && a ? given(x.w, a) : null;
+      const found = x.fits && a ? given(x.w, x.crop, a) : null;
       return {
         ...x.w,
         name: x.crop.name,

@@ -82,7 +82,7 @@ export async function needView(ctx: Context, crop: Crop, asked: NeedAsked): Prom
     mostM: freeMetres(beds, stands.taken, p.structureId, addDays(asked.from, -30), asked.to),
   }));
   const answer = await solved(
-    digest([key, today, crop.id, asked, places.map((p) => p.spec.stack), offers.map((o) => o.mostM)]),
+    digest([key, today, crop, asked, places.map((p) => p.spec.stack), offers.map((o) => o.mostM)]),
     () =>
       needFor({ crop, today, ...asked, offers }, (lp) =>
         ctx.options.pool.solve({ lp, seconds: SECONDS }, AbortSignal.timeout(60_000)),

@@ -1,6 +1,6 @@
 /** Seasons: what to begin this week, a crop's year. */
 import { date } from '@fogata/contract';
-import { cropById, daysBetween, isCrop, localDate } from '@fogata/core';
+import { daysBetween, isCrop, localDate } from '@fogata/core';
 import { usualHow } from '@fogata/core/season';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -13,7 +13,7 @@ import { compareView } from '../relay/compare';
 import { mendView } from '../relay/mend';
 import { needView } from '../relay/need';
 import { takeClimate } from '../season/climateFile';
-import { cropView, seasonView, yearsJobs } from '../season/views';
+import { cropView, farmCrop, seasonView, yearsJobs } from '../season/views';
 
 const needSchema = z
   .object({
@@ -67,7 +67,7 @@ export function seasonRoutes(ctx: Context): Router {
     if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
     const { how } = parseBody(z.object({ how: z.enum(['sow', 'transplant']).optional() }), req.query);
     const { data, nowMs } = await ctx.standing(false);
-    res.json(cropView(ctx.seasons, data, nowMs, cropById(req.params.crop), how));
+    res.json(cropView(ctx.seasons, data, nowMs, farmCrop(data, req.params.crop), how));
   });
 
   router.get('/counters', async (_req, res) => {
@@ -97,11 +97,11 @@ export function seasonRoutes(ctx: Context): Router {
   /** So many kilos a week, from one day to another. */
   router.get('/season/:crop/need', async (req, res) => {
     if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
-    const crop = cropById(req.params.crop);
     const asked = parseBody(needSchema, req.query);
+    const { data, nowMs } = await ctx.standing(false);
+    const crop = farmCrop(data, req.params.crop);
     if (crop.yieldKgPerM === null)
       throw new Problem(422, 'Not accepted', `crop: expected one that is weighed, not ${crop.name}`, 'crop');
-    const { data, nowMs } = await ctx.standing(false);
     const today = localDate(nowMs, data.farm.timeZone);
     if (asked.to < today) throw new Problem(422, 'Not accepted', 'to: expected a day to come', 'to');
     const how = asked.how ?? usualHow(crop);

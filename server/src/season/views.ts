@@ -10,7 +10,16 @@ import type {
   SeasonView,
 } from '@fogata/contract';
 import { reasonWords } from '@fogata/contract/windows';
-import { cropById, CROPS, localDate, type Crop, type Figures, type Planting } from '@fogata/core';
+import {
+  cropById,
+  CROPS,
+  localDate,
+  typedFigures,
+  withFigures,
+  type Crop,
+  type Figures,
+  type Planting,
+} from '@fogata/core';
 import {
   asUsed,
   beginning,
@@ -99,6 +108,14 @@ export function groundOf(data: FarmData, nowMs: number): Ground {
 /** Bringing months to the frost dates takes a moment, and changes with the site alone. */
 let lastClimate: { key: string; made: ReturnType<typeof climateOfFarm> } | null = null;
 
+/** What the farm has other than the book of every planting of a crop. */
+const ownOf = (data: FarmData, crop: string): Figures | undefined =>
+  typedFigures(data.cultivars ?? [], { crop, cultivar: '' }) ?? undefined;
+
+/** A crop as the farm has it, whatever the cultivar. */
+export const farmCrop = (data: FarmData, crop: string): Crop =>
+  withFigures(cropById(crop), ownOf(data, crop));
+
 export const fits = (data: FarmData, place: SeasonPlace, crop: Crop) =>
   hasRoom(
     data.structures.find((s) => s.id === place.structureId)!,
@@ -114,7 +131,7 @@ export const questionOf = (
   how: How,
   climateKey: string,
   stands = false,
-  own?: Figures,
+  own: Figures | undefined = ownOf(data, crop.id),
 ): Question => ({
   task: {
     place: digest([climateKey, place.spec.stack, place.spec.ground, place.spec.venting]),
@@ -193,7 +210,7 @@ export function cropsOf(data: FarmData): Crop[] {
   return [...new Set([...own, ...COMMON])]
     .filter((id) => CROPS.some((c) => c.id === id))
     .slice(0, MOST_CROPS)
-    .map(cropById);
+    .map((id) => farmCrop(data, id));
 }
 
 /** The farm's places as a crop sees them, looked at once for each way of airing. */

@@ -14,7 +14,7 @@ import {
   type Planting,
   type Structure,
 } from '@fogata/core';
-import { chosenOutcome, type NightPlan } from '@fogata/core/planning';
+import { asIsOutcome, type NightPlan } from '@fogata/core/planning';
 import { howOf } from '@fogata/core/season';
 import {
   daysOfWater,
@@ -84,12 +84,12 @@ async function eventsOf(ctx: Context, m: Moment): Promise<Map<string, WaterEvent
   return out;
 }
 
-/** How much milder a bed's leaves are in the coming night than the air outside: what later nights are read by. */
+/** How much milder a bed's leaves are in the coming night than the air outside, as it lies now: what later nights are read by. */
 function milderK(plan: NightPlan | null, bedId: string): number {
   const b = plan?.beds.find((x) => x.bed.id === bedId);
   if (!b) return 0;
   const outside = Math.min(...b.outcome.outsideC.mid);
-  return medianOf(chosenOutcome(b).minLeafC) - outside;
+  return medianOf(asIsOutcome(b).minLeafC) - outside;
 }
 
 interface Days {
@@ -169,9 +169,8 @@ export async function waterView(ctx: Context): Promise<WaterView> {
         const now = days.coming[0] ?? days.past.at(-1);
         if (!now) return [];
         const milder = milderK(plan, bed.id);
-        // the night after a day is the low of the day that follows
-        const nightC = (date: string) =>
-          (byDate.get(addDays(date, 1))?.minC ?? byDate.get(date)?.minC ?? 0) + milder;
+        // the night after a day is the low of the day that follows; one that nobody knows may freeze
+        const nightC = (date: string) => (byDate.get(addDays(date, 1))?.minC ?? -Infinity) + milder;
         const dayC = (date: string) => (byDate.get(date)?.maxC ?? now.maxC) + cover.warmerK;
         const pots = bed.on === 'bench' && bed.crates ? stands.flatMap((p) => cropOf(p).pot ?? []) : [];
         if (pots.length > 0) {
@@ -188,7 +187,7 @@ export async function waterView(ctx: Context): Promise<WaterView> {
               usedMm: reference,
               on: own.some((e) => e.date === today && e.mm !== undefined) ? addDays(today, 1) : today,
               may,
-              mm: 0,
+              mm: p.litres / (bed.lengthM * bed.widthM),
               litres: p.litres,
               minutes: null,
               times: p.times,

@@ -49,7 +49,9 @@ export function waterSentence(view: WaterView, format: Pick<Format, 'litres'>): 
         tone: 'frost',
       },
       {
-        text: `, but no water into this frost${first ? `: ${dayName(first, view.today)} at the earliest` : ''}. `,
+        text: view.lack
+          ? ', but whether tonight freezes nobody has told: tell the weather first. '
+          : `, but no water into this frost${first ? `: ${dayName(first, view.today)} at the earliest` : ''}. `,
         tone: 'plain',
       },
     );
