@@ -1,4 +1,5 @@
 /** Ask first: what is lacking is said, arcs go on at a tap, what is sent is what was said, and it is kept only when asked to. */
+import { api, call } from '@fogata/contract/client';
 import type { AskBody, AskView, TownRow } from '@fogata/contract';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { request } from '../src/data/api';
@@ -85,7 +86,7 @@ const tap = (label: string | RegExp, times = 1) => {
   for (let i = 0; i < times; i++) fireEvent.press(screen.getByLabelText(label));
 };
 const pause = () => act(async () => new Promise((r) => setTimeout(r, 450)));
-const sent = () => asked.mock.calls.at(-1)![2] as AskBody;
+const sent = () => asked.mock.calls.at(-1)![1] as AskBody;
 
 beforeEach(() => {
   keepingDevice();
@@ -159,7 +160,7 @@ test('kept, it is the same answers once, with a way back; a refusal keeps what w
   await act(async () => fireEvent.press(screen.getByTestId('ask-keep')));
   expect(screen.getByText(/No connection .* What you said is kept here\./)).toBeTruthy();
   await act(async () => fireEvent.press(screen.getByTestId('ask-keep')));
-  expect(change).toHaveBeenLastCalledWith('/api/ask/keep', 'POST', sent());
+  expect(change).toHaveBeenLastCalledWith(call(api.keepAsked), sent());
   expect(offerUndo).toHaveBeenCalledWith('Your first bed: kept', expect.any(Function));
 });
 

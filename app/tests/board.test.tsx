@@ -28,6 +28,7 @@ const outlook = (crop: string, how: 'sow' | 'transplant', ready: number) => ({
     success: 0.95,
     overDays: ready + 20,
     upDays: 8,
+    mildew: 0,
   })),
 });
 const planting = (

@@ -1,4 +1,5 @@
 /** What is asked for, said and found; what is to be picked, and what is proposed, as they read. */
+import { api, call } from '@fogata/contract/client';
 import type { CropRow, FillView } from '@fogata/contract';
 import { cropById } from '@fogata/core';
 import { dayOf, isoOf, strip, type RelayYear } from '@fogata/core/relay';
@@ -79,6 +80,7 @@ const outlook = {
     success: 1,
     overDays: 60,
     upDays: 8,
+    mildew: 0,
   })),
 };
 const bed = {
@@ -190,7 +192,7 @@ test('while it works it says how far it is and can be stopped; what failed says 
   const { rerender } = render(<FillPanel board={board} />);
   expect(screen.getByText(/Working it out.*so far/)).toBeTruthy();
   fireEvent.press(screen.getByTestId('fill-stop'));
-  expect(mockChange).toHaveBeenCalledWith('/api/relay/fill', 'DELETE');
+  expect(mockChange).toHaveBeenCalledWith(call(api.stopFill));
   mockFill = {
     ...fill,
     state: 'failed',

@@ -1,4 +1,4 @@
-/** What comes before Now's first word: neither the heat engine, nor the crops' tables, nor the schemas, nor any other screen. */
+/** What comes before Now's first word: neither the heat engine, nor the crops' tables, nor the schemas of what is sent, nor any other screen. */
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 
@@ -36,9 +36,9 @@ function atOnce(): { files: Set<string>; packages: Set<string> } {
   return { files, packages };
 }
 
-test('of core only times and units come at once, of the contract only the pages', () => {
+test('of core only times and units come at once, of the contract only the pages and the calls', () => {
   const ours = [...atOnce().packages].filter((p) => p.startsWith('@fogata/')).sort();
-  expect(ours).toEqual(['@fogata/contract/pages', '@fogata/core/telling']);
+  expect(ours).toEqual(['@fogata/contract/client', '@fogata/contract/pages', '@fogata/core/telling']);
 });
 
 test('of the screens only Now comes at once, and no package that only others need', () => {

@@ -1,4 +1,5 @@
 /** Tonight's weather on steppers: read back as it is entered, sent whole, and named where it cannot be. */
+import { api, call } from '@fogata/contract/client';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { ForecastScreen } from '../src/screens/ForecastScreen';
 import { change } from '../src/data/hooks';
@@ -63,7 +64,7 @@ test('nothing is sent before all four are said; then the whole is, with what fal
     fireEvent.press(screen.getByTestId('typed-save'));
     await Promise.resolve();
   });
-  expect(sent).toHaveBeenCalledWith('/api/forecasts/typed', 'POST', {
+  expect(sent).toHaveBeenCalledWith(call(api.typedForecast), {
     lowC: -5,
     lowAtMs: Date.parse('2027-01-15T07:30:00Z'),
     highC: expect.any(Number) as number,

@@ -43,7 +43,7 @@ const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
 const view = (more: Partial<SeasonView> = {}): SeasonView => ({
   today: '2027-09-16',
   jobs: [],
-  climate: { from: 'monthly', years: 0, lastSpring: '05-06', firstAutumn: '10-11', missed: [] },
+  climate: { from: 'monthly', years: 0, lastSpring: '05-06', firstAutumn: '10-11', missed: [], town: null },
   rows: [],
   next: null,
   progress: { state: 'ready', done: 1, of: 1 },
@@ -77,9 +77,15 @@ test('with nothing to begin it says what is next; with nothing set up, what to d
 
 test('says what it is reckoned from, and when the months do not go with the frost dates', () => {
   const climate = view().climate;
-  expect(climateWords(climate)).toMatch(/twelve months typed .* 6 May and 11 Oct\.$/);
-  expect(climateWords({ ...climate, from: 'table' })).toMatch(/coarse table .* Kit, The site/);
-  expect(climateWords({ ...climate, missed: ['lastSpring'] })).toMatch(/check them/);
+  const format = { far: (km: number) => `${km} km`, diff: (k: number) => `+${k}°` };
+  expect(climateWords(climate, format)).toMatch(/twelve months typed .* 6 May and 11 Oct\.$/);
+  expect(climateWords({ ...climate, from: 'table' }, format)).toMatch(
+    /coarse table by latitude .* Kit, The site/,
+  );
+  expect(climateWords({ ...climate, from: 'table', town: { name: 'Burgos', km: 40 } }, format)).toMatch(
+    /coarse table’s months of Burgos, 40 km away, good to some 2° there/,
+  );
+  expect(climateWords({ ...climate, missed: ['lastSpring'] }, format)).toMatch(/check them/);
 });
 
 test('the strip says in words what it draws, also over the turn of the year', () => {
@@ -100,6 +106,7 @@ test('the strip says in words what it draws, also over the turn of the year', ()
       notClear: 0,
       bolted: 0,
       cooked: 0,
+      mildew: 0,
       success: 0.9,
     })),
   };
@@ -123,6 +130,7 @@ test('a date is said with its first picking, its chance, and what goes wrong mos
     notClear: 0,
     bolted: 0,
     cooked: 0,
+    mildew: 0,
     success: 1,
     ...more,
   });
@@ -137,6 +145,9 @@ test('a date is said with its first picking, its chance, and what goes wrong mos
   );
   expect(dateSentence(dates[0]!, '01-02', 'planted')).toMatch(
     /^Planted on 2 January: first picking about 3 Mar\. It comes off in 90 of 100 years\.$/,
+  );
+  expect(dateSentence(date('10-20', { mildew: 0.124 }), '10-20', 'sown')).toMatch(
+    /100 of 100 years\. Damp weeks shut in leave mildew on some 12 in 100 of its leaves by then: air it/,
   );
 });
 

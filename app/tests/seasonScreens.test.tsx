@@ -39,6 +39,7 @@ jest.mock('expo-router', () => ({
 
 const climate = {
   from: 'monthly',
+  town: null,
   years: 0,
   lastSpring: '05-06',
   firstAutumn: '10-11',
@@ -162,6 +163,7 @@ const dates = Array.from({ length: 73 }, (_, i) => {
     notClear: 0,
     bolted: autumn ? 0.02 : 0.3,
     cooked: 0,
+    mildew: 0,
     success: autumn ? 0.98 : 0,
   };
 });

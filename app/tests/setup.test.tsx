@@ -24,7 +24,11 @@ jest.useFakeTimers();
 
 const sent = jest.mocked(request);
 const calls = () =>
-  sent.mock.calls.map(([path, method, body]) => ({ path, method, body: body as Record<string, unknown> }));
+  sent.mock.calls.map(([{ address, method }, body]) => ({
+    path: address,
+    method,
+    body: body as Record<string, unknown>,
+  }));
 
 beforeEach(() => {
   mockFeet = false;

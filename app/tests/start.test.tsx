@@ -1,4 +1,5 @@
 /** A farm like yours: counted, painted with what grows, and sent as one; and the table and keys of a wide screen. */
+import { api, call, type Call } from '@fogata/contract/client';
 import type { CropRow, TownRow } from '@fogata/contract';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Text } from 'react-native';
@@ -74,8 +75,8 @@ describe('a farm like yours', () => {
     fireEvent.press(screen.getByTestId('start-bed-0'));
     expect(screen.getByTestId('start-bed-0')).toHaveTextContent(/nothing yet/);
     await act(async () => fireEvent.press(screen.getByTestId('start-make')));
-    const [path, , sent] = jest.mocked(change).mock.calls[0]! as unknown as [string, string, Sent];
-    expect(path).toBe('/api/start');
+    const [asked, sent] = jest.mocked(change).mock.calls[0]! as unknown as [Call<unknown>, Sent];
+    expect(asked).toEqual(call(api.start));
     expect(sent.structures).toHaveLength(3);
     expect(sent.plantings.map((p) => p.crop)).toEqual(
       [...Array<string>(4).fill('lettuce-leaf'), 'spinach'].slice(0, 5),

@@ -91,12 +91,3 @@ export const pollSchema = z.object({
     .max(500, 'at most 500 letters')
     .nullable(),
 });
-
-/** What feeds are set up, and how the last poll went. */
-export interface FeedView {
-  /** Whether a token is out; it is shown only once. */
-  token: boolean;
-  /** Whether an address for calendars is out. */
-  calendar: boolean;
-  poll: { url: string; lastMs: number | null; words: string } | null;
-}

@@ -1,6 +1,7 @@
 /** A real server on a real database in memory, with real worker threads; the demo farm, its clock set by the test. */
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
+import express, { type RequestHandler } from 'express';
 import request from 'supertest';
 import { makeApp } from '../src/app';
 import type { Context } from '../src/context';
@@ -11,6 +12,7 @@ import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
 import { startPool } from '../src/night/pool';
 import { demoSources } from '../src/standins/demo';
 import type { NowView } from '@fogata/contract';
+import { api as endpoints } from '@fogata/contract/client';
 
 const ROOT = join(__dirname, '..', '..');
 export const MIGRATIONS = join(ROOT, 'server', 'drizzle');
@@ -33,6 +35,43 @@ export interface TestServer {
   close: () => Promise<void>;
 }
 
+const PROMISED = Object.entries(endpoints).map(([name, e]) => ({
+  name,
+  method: e.method,
+  answer: e.answer,
+  at: new RegExp(`^${e.path.replace(/:\w+/g, '[^/]+')}$`),
+}));
+
+/** Every answer is held to what its endpoint promises, to the last field: one that says more or less fails its test. */
+export const asPromised: RequestHandler = (req, res, next) => {
+  const json = res.json.bind(res);
+  const path = req.path;
+  res.json = (body: unknown) => {
+    const promised = PROMISED.find((e) => e.method === req.method && e.at.test(path));
+    if (res.statusCode < 400 && promised) {
+      const sent = JSON.parse(JSON.stringify(body)) as unknown;
+      const read = promised.answer.safeParse(sent);
+      const lost = read.success ? missing(sent, read.data, '') : read.error.issues[0]!.path.join('.');
+      if (lost !== null)
+        throw new Error(`${req.method} ${path} answers other than ${promised.name}: ${lost}`);
+    }
+    return json(body);
+  };
+  next();
+};
+
+/** The path of something that was sent and is not promised, or null. */
+function missing(sent: unknown, read: unknown, path: string): string | null {
+  if (typeof sent !== 'object' || sent === null) return null;
+  if (typeof read !== 'object' || read === null) return path;
+  for (const [k, v] of Object.entries(sent)) {
+    if (!(k in read)) return `${path}.${k}`;
+    const found = missing(v, (read as Record<string, unknown>)[k], `${path}.${k}`);
+    if (found !== null) return found;
+  }
+  return null;
+}
+
 /** Enough outcomes for everything but the width of a band. */
 const FEW_MEMBERS = 8;
 
@@ -52,7 +91,8 @@ export async function startTestServer(demo = true, members = FEW_MEMBERS): Promi
     },
     null,
   );
-  const api = request(app);
+  const outer = express().use(asPromised, app);
+  const api = request(outer);
   return {
     api,
     open,

@@ -1,5 +1,6 @@
-/** Requests to the server: JSON in, JSON out, problems as errors that carry their sentence. */
+/** Calls to the server: JSON in, and out what the call promises; problems as errors that carry their sentence. */
 import type { ProblemBody } from '@fogata/contract';
+import { readAnswer, type Call } from '@fogata/contract/client';
 import { heard } from './house';
 import { originHeaders } from './who';
 
@@ -30,15 +31,12 @@ const OURS = 'x-fogata';
 /** An answer that takes longer is not waited for. */
 const LONGEST_MS = 60_000;
 
-export async function request<T>(
-  path: string,
-  method = 'GET',
-  body?: unknown,
-  longestMs = LONGEST_MS,
-): Promise<T> {
+/** What was asked for, as it was promised. Throws `NoServer`, `Refused`, or `Strange` where page and server are of different versions. */
+export async function request<A>(asked: Call<A>, body?: unknown, longestMs = LONGEST_MS): Promise<A> {
+  const { method, address } = asked;
   let response: Response;
   try {
-    response = await fetch(`${BASE}${path}`, {
+    response = await fetch(`${BASE}${address}`, {
       method,
       headers: {
         ...(method === 'GET' ? {} : originHeaders()),
@@ -54,12 +52,12 @@ export async function request<T>(
   const farm = response.headers.get(OURS);
   if (farm === null) throw new NoServer();
   heard(farm);
-  if (response.status === 204) return undefined as T;
+  if (response.status === 204) return readAnswer(asked, undefined);
   const json: unknown = await response.json().catch(() => null);
   if (json === null) throw new NoServer();
   if (!response.ok) {
     const problem = json as Partial<ProblemBody> | null;
     throw new Refused(problem?.detail ?? 'The server refused this.', problem?.field, response.status, json);
   }
-  return json as T;
+  return readAnswer(asked, json);
 }

@@ -39,6 +39,7 @@ export function useFormat() {
       metres: (m: number) => lengthText(m, length),
       mass: (kg: number) => massText(kg, length),
       rain: (mm: number) => measureText(mm, 'rain', length, length === 'm' ? (mm < 10 ? 1 : 0) : 2),
+      far: (km: number) => measureText(km, 'distance', length, 0),
       litres: (l: number) => measureText(l, 'volume', length, 0),
       money: (amount: number) => moneyText(Math.round(amount), currency),
       time: (ms: number) => clockText(ms, clock),

@@ -1,36 +1,6 @@
 /** One hook a need: read through SWR, change through one helper, no second store of server data. */
-import type {
-  AheadView,
-  BedsView,
-  CompareView,
-  CountersView,
-  CropRow,
-  CutView,
-  DayView,
-  FarmPatch,
-  FarmView,
-  FeedView,
-  FillView,
-  ForecastView,
-  KitView,
-  LogView,
-  MendView,
-  NeedView,
-  NextView,
-  NightReport,
-  NightsView,
-  NowView,
-  PlaceView,
-  RelayView,
-  RibbonView,
-  SeasonCropView,
-  SeasonView,
-  SeedsView,
-  SentRecord,
-  StoryView,
-  TownRow,
-  WaterView,
-} from '@fogata/contract';
+import type { BedsView, FarmPatch, FarmView, NowView, SentRecord, TownRow } from '@fogata/contract';
+import { api, call, type Call, type Query } from '@fogata/contract/client';
 import { clockText } from '@fogata/core/telling';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
@@ -52,26 +22,32 @@ import { readStored, store } from './storage';
 /** Views that this device's own acts are shown on before the server has them. */
 const SHOWS_ACTS = /^\/api\/(now|day|season|water|beds(\?.*)?|places\/[^/]+)$/;
 
-async function get<T>(path: string): Promise<T> {
+const FARM = call(api.farm);
+const NOW = call(api.now);
+const DAY = call(api.day);
+const SEASON = call(api.season);
+
+async function get<A>(asked: Call<A>): Promise<A> {
   const askedAtMs = Date.now();
-  const answer = await request<T>(path);
-  if (path === '/api/farm') learnFarm(answer as unknown as FarmView);
-  return SHOWS_ACTS.test(path) ? { ...answer, askedAtMs } : answer;
+  const answer = await request(asked);
+  if (asked.address === FARM.address) learnFarm(answer as FarmView);
+  return SHOWS_ACTS.test(asked.address) ? { ...answer, askedAtMs } : answer;
 }
 
 /** What was last known, so that a screen opens without the server. */
 const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
 const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops', '/api/season', '/api/water'];
 
-export function useRead<T>(path: string | null, config: SWRConfiguration<T> = {}) {
-  return useSWR<T>(path, get, {
-    fallbackData: path ? (lastKnown.get(path) as T | undefined) : undefined,
+export function useRead<A, S extends A = A>(asked: Call<A> | null, config: SWRConfiguration<S> = {}) {
+  const path = asked?.address ?? null;
+  return useSWR<S>(path, () => get(asked!) as Promise<S>, {
+    fallbackData: path ? (lastKnown.get(path) as S | undefined) : undefined,
     revalidateOnMount: true,
     keepPreviousData: true,
     dedupingInterval: 200,
     errorRetryInterval: 3000,
     ...config,
-    onSuccess: (data: T) => {
+    onSuccess: (data: S) => {
       if (path && KEEP.includes(path)) {
         lastKnown.set(path, data);
         store('last', Object.fromEntries(lastKnown));
@@ -86,19 +62,20 @@ const MINUTE = 60_000;
  * How often a view with a plan in it is read: quickly while the night is being worked out. Taken from the cache at every
  * render, so that the pace changes as soon as the answer does.
  */
-function usePace(path: string | null): number {
+function usePace(asked: Call<unknown> | null): number {
   const { cache } = useSWRConfig();
+  const path = asked?.address;
   const held = path ? (cache.get(path)?.data as { progress?: { state: string } } | undefined) : undefined;
   return held === undefined || held.progress?.state === 'computing' ? 400 : MINUTE;
 }
 
-export const useFarm = () => useRead<FarmView>('/api/farm', { refreshInterval: MINUTE });
+export const useFarm = () => useRead(FARM, { refreshInterval: MINUTE });
 
 /** The first screen: steady while it is worked out, with what this device did over it, and something to go by without signal. */
 export function useNow() {
-  const read = useRead<Asked<NowView>>('/api/now', { refreshInterval: usePace('/api/now') });
+  const read = useRead<NowView, Asked<NowView>>(NOW, { refreshInterval: usePace(NOW) });
   // for the round without a server: read once
-  const { data: beds } = useRead<BedsView>('/api/beds');
+  const { data: beds } = useRead(call(api.beds));
   const acts = useOwnActs();
   const [lastReady, setLastReady] = useState<Asked<NowView> | null>(null);
   const { data, error } = read;
@@ -142,15 +119,15 @@ function useDeviceClock(): number {
 }
 
 export const usePlace = (bedId: string | null) => {
-  const path = bedId ? `/api/places/${bedId}` : null;
-  const read = useRead<PlaceView>(path, { refreshInterval: usePace(path) });
+  const path = bedId ? call(api.place, { bedId }) : null;
+  const read = useRead(path, { refreshInterval: usePace(path) });
   return { ...read, data: useShown(read, overlayPlace) };
 };
 export const useRibbon = (bedId: string | null) =>
-  useRead<RibbonView>(bedId ? `/api/places/${bedId}/ribbon` : null, { shouldRetryOnError: false });
+  useRead(bedId ? call(api.ribbon, { bedId }) : null, { shouldRetryOnError: false });
 export function useBeds(date?: string) {
-  const path = date ? `/api/beds?date=${date}` : '/api/beds';
-  const read = useRead<BedsView>(path, { refreshInterval: usePace(path) });
+  const path = call(api.beds, {}, { date });
+  const read = useRead(path, { refreshInterval: usePace(path) });
   const { data } = read;
   const [lastReady, setLastReady] = useState<BedsView | null>(null);
   if (data?.progress.state === 'ready' && data !== lastReady) setLastReady(data);
@@ -158,81 +135,81 @@ export function useBeds(date?: string) {
   return { ...read, data: useShown({ data: shown }, overlayBeds) };
 }
 export const useLog = (kinds: string, offset: number) =>
-  useRead<LogView>(`/api/log?offset=${offset}${kinds ? `&kinds=${kinds}` : ''}`);
-export const useNight = (night: string | null) => useRead<NightReport>(night ? `/api/nights/${night}` : null);
-export const useNights = () => useRead<NightsView>('/api/nights');
-export const useKit = () => useRead<KitView>('/api/kit');
+  useRead(call(api.log, {}, { offset, kinds: kinds || undefined }));
+export const useNight = (night: string | null) => useRead(night ? call(api.night, { night }) : null);
+export const useNights = () => useRead(call(api.nights));
+export const useKit = () => useRead(call(api.kit));
 /** Towns whose name begins as it is typed, the largest first. */
 export const useTowns = (text: string) =>
-  useRead<TownRow[]>(text.trim() === '' ? null : `/api/towns?q=${encodeURIComponent(text.trim())}`, {
+  useRead(text.trim() === '' ? null : call(api.towns, {}, { q: text.trim() }), {
     keepPreviousData: true,
   });
 /** The town whose clock this device keeps: a first guess that is shown and can be changed. */
 export function useTownGuess(): TownRow | null | undefined {
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const { data, error } = useRead<TownRow[]>(`/api/towns?zone=${encodeURIComponent(zone)}`);
+  const { data, error } = useRead(call(api.towns, {}, { zone }));
   return data ? (data[0] ?? null) : error ? null : undefined;
 }
 export const useCut = (material: string, shared: boolean) =>
-  useRead<CutView>(`/api/kit/cut?material=${material}&shared=${shared ? 'yes' : 'no'}`);
-export const useCrops = () => useRead<CropRow[]>('/api/crops');
+  useRead(call(api.cut, {}, { material, shared: shared ? 'yes' : 'no' }));
+export const useCrops = () => useRead(call(api.crops));
 /** What may be begun this week; read quickly while it is being worked out. */
 export function useDay() {
-  const read = useRead<DayView>('/api/day', { refreshInterval: usePace('/api/day') });
+  const read = useRead(DAY, { refreshInterval: usePace(DAY) });
   return { ...read, data: useShown(read, overlayDay) };
 }
 export function useSeason() {
-  const read = useRead<SeasonView>('/api/season', { refreshInterval: usePace('/api/season') });
+  const read = useRead(SEASON, { refreshInterval: usePace(SEASON) });
   return { ...read, data: useShown(read, overlaySeason) };
 }
 export function useSeasonCrop(crop: string | null, how: 'sow' | 'transplant' | null) {
-  const path = crop === null ? null : `/api/season/${encodeURIComponent(crop)}${how ? `?how=${how}` : ''}`;
-  return useRead<SeasonCropView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
+  const path = crop === null ? null : call(api.seasonCrop, { crop }, { how: how ?? undefined });
+  return useRead(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
 }
 export function useStory(id: string) {
-  const path = `/api/plantings/${encodeURIComponent(id)}/story`;
-  return useRead<StoryView>(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
+  const path = call(api.story, { id });
+  return useRead(path, { refreshInterval: usePace(path), shouldRetryOnError: false });
 }
 export const useAhead = () =>
-  useRead<AheadView>('/api/ahead', {
+  useRead(call(api.ahead), {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : MINUTE),
   });
 export const useRelay = () =>
-  useRead<RelayView>('/api/relay', {
+  useRead(call(api.relay), {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
   });
 export const useFill = (on: boolean) =>
-  useRead<FillView>(on ? '/api/relay/fill' : null, {
+  useRead(on ? call(api.fill) : null, {
     refreshInterval: (latest) => (latest?.state === 'looking' || latest?.state === 'solving' ? 700 : 0),
   });
-export const useNext = (asked: string | null) =>
-  useRead<NextView>(asked ? `/api/relay/next?${asked}` : null, {
+export const useNext = (asked: Query | null) =>
+  useRead(asked ? call(api.next, {}, asked) : null, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
   });
-export const useNeed = (crop: string, asked: string | null) =>
-  useRead<NeedView>(asked ? `/api/season/${encodeURIComponent(crop)}/need?${asked}` : null, {
+export const useNeed = (crop: string, asked: Query | null) =>
+  useRead(asked ? call(api.need, { crop }, asked) : null, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
     keepPreviousData: false,
     shouldRetryOnError: false,
   });
 export const useCompare = (ways: string) =>
-  useRead<CompareView>(`/api/compare?ways=${encodeURIComponent(ways)}`, {
+  useRead(call(api.compare, {}, { ways }), {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
     shouldRetryOnError: false,
   });
-export const useCounters = () => useRead<CountersView>('/api/counters');
+export const useCounters = () => useRead(call(api.counters));
 export function useWater() {
-  const read = useRead<WaterView>('/api/water', { refreshInterval: MINUTE });
+  const read = useRead(call(api.water), { refreshInterval: MINUTE });
   return { ...read, data: useShown(read, overlayWater) };
 }
-export const useMend = (id: string, asked: string | null) =>
-  useRead<MendView>(asked ? `/api/plantings/${encodeURIComponent(id)}/mend?${asked}` : null, {
+export const useMend = (id: string, asked: Query | null) =>
+  useRead(asked ? call(api.mend, { id }, asked) : null, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
     shouldRetryOnError: false,
   });
-export const useSeeds = () => useRead<SeedsView>('/api/seeds');
-export const useFeeds = () => useRead<FeedView>('/api/feeds');
-export const useForecasts = () => useRead<ForecastView>('/api/forecasts');
+export const useSeeds = () => useRead(call(api.seeds));
+export const useFeeds = () => useRead(call(api.feeds));
+export const useForecasts = () => useRead(call(api.forecasts));
 
 /** Everything on screen is read again. */
 export function refresh(): Promise<unknown> {
@@ -245,21 +222,17 @@ export async function record(records: SentRecord[]): Promise<boolean> {
 }
 
 /** Any other change: needs the server; throws `Refused` or `NoServer` with a sentence. */
-export async function change<T>(
-  path: string,
-  method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
-  body?: unknown,
-): Promise<T> {
-  const result = await request<T>(path, method, body ?? {});
+export async function change<A>(asked: Call<A>, body?: unknown): Promise<A> {
+  const result = await request(asked, body ?? {});
   await refresh();
   return result;
 }
 
 /** What could not be worked out is tried once more. */
-export const planAgain = () => change('/api/plan/again', 'POST').catch(() => refresh());
-export const seasonAgain = () => change('/api/season/again', 'POST').catch(() => refresh());
+export const planAgain = () => change(call(api.planAgain)).catch(() => refresh());
+export const seasonAgain = () => change(call(api.seasonAgain)).catch(() => refresh());
 
-export const patchFarm = (patch: FarmPatch) => change('/api/farm', 'PATCH', patch);
+export const patchFarm = (patch: FarmPatch) => change(call(api.patchFarm), patch);
 
 export function useOutbox(): { count: number; refused: string | null; kept: boolean } {
   const kept = useSyncExternalStore(
@@ -295,7 +268,7 @@ export function useConnection(): { offline: boolean } {
     }
     const timer = setTimeout(() => {
       setTick(tick + 1);
-      void mutate('/api/farm');
+      void mutate(FARM.address);
     }, 4000);
     return () => clearTimeout(timer);
   }, [offline, tick]);

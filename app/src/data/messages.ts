@@ -2,7 +2,8 @@
  * What the farm tells without being asked. Contract: `useMessages` gives what was not read on this device yet, the urgent first;
  * where the browser was allowed to, each is shown once as its own notification.
  */
-import type { Message, MessagesView } from '@fogata/contract';
+import { api, call } from '@fogata/contract/client';
+import type { Message } from '@fogata/contract';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useRead } from './hooks';
 import { readStored, store } from './storage';
@@ -59,7 +60,7 @@ export function notify(messages: readonly Message[]): void {
 const EVERY_MS = 60_000;
 
 export function useMessages(): Message[] {
-  const { data } = useRead<MessagesView>('/api/messages', { refreshInterval: EVERY_MS });
+  const { data } = useRead(call(api.messages), { refreshInterval: EVERY_MS });
   const seen = useSyncExternalStore(
     subscribe,
     () => read,

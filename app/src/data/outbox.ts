@@ -4,6 +4,7 @@
  * the reason until it has been read. Anything else (no signal, a portal's page, a server in trouble) is a reason to wait, longer
  * each time. One bad entry never holds up the rest.
  */
+import { api, call, Strange } from '@fogata/contract/client';
 import type { SentRecord } from '@fogata/contract';
 import { NoServer, Refused, request } from './api';
 import { under } from './house';
@@ -181,10 +182,12 @@ export class Outbox {
 
   private async post(records: readonly SentRecord[]): Promise<'taken' | 'away' | Refused> {
     try {
-      await request('/api/records', 'POST', { records }, TIME_MS);
+      await request(call(api.records), { records }, TIME_MS);
       return 'taken';
     } catch (error) {
       if (error instanceof NoServer) return 'away';
+      // taken, and said in words that this page does not know
+      if (error instanceof Strange) return 'taken';
       // a word about the sender, the address or the pace says nothing of what is sent
       if (error instanceof Refused && !ABOUT_THE_WAY.includes(error.status)) return error;
       return 'away';

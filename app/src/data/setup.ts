@@ -1,25 +1,33 @@
 /** Setting up: save, copy and remove structures, beds and covers, each with its way back for ten seconds. */
+import { api, call, type Endpoint } from '@fogata/contract/client';
 import type { Bed, Cover, Structure } from '@fogata/core';
 import { change } from './hooks';
 import { newId } from './id';
 import { offerUndo } from './undo';
 
-const PATH = { structure: '/api/structures', bed: '/api/beds', cover: '/api/covers' } as const;
-type Kind = keyof typeof PATH;
 type Thing = Structure | Bed | Cover;
+const PUT: Record<'structure' | 'bed' | 'cover', Endpoint<Thing, `/api/${string}/:id`>> = {
+  structure: api.putStructure,
+  bed: api.putBed,
+  cover: api.putCover,
+};
+const DROP = { structure: api.dropStructure, bed: api.dropBed, cover: api.dropCover } as const;
+type Kind = keyof typeof PUT;
+const keep = (kind: Kind, thing: Thing) => change(call(PUT[kind], { id: thing.id }), thing);
+const drop = (kind: Kind, { id }: Thing) => change(call(DROP[kind], { id }));
 
 /** Saves; `was` is what undo brings back, null for something new. */
 export async function saveThing(kind: Kind, thing: Thing, was: Thing | null): Promise<void> {
-  await change(`${PATH[kind]}/${thing.id}`, 'PUT', thing);
+  await keep(kind, thing);
   offerUndo(`${thing.name}: ${was ? 'changed' : 'added'}`, async () => {
-    if (was) await change(`${PATH[kind]}/${was.id}`, 'PUT', was);
-    else await change(`${PATH[kind]}/${thing.id}`, 'DELETE');
+    if (was) await keep(kind, was);
+    else await drop(kind, thing);
   });
 }
 
 export async function removeThing(kind: Kind, thing: Thing): Promise<void> {
-  await change(`${PATH[kind]}/${thing.id}`, 'DELETE');
-  offerUndo(`${thing.name}: removed`, () => change<void>(`${PATH[kind]}/${thing.id}`, 'PUT', thing));
+  await drop(kind, thing);
+  offerUndo(`${thing.name}: removed`, () => keep(kind, thing));
 }
 
 /** "Bed 2" after "Bed 1", "House, second" never: the first number that is free. */
@@ -49,9 +57,9 @@ export async function copyStructure(
     ...(at ? { at } : {}),
   };
   const own = beds.map((b) => ({ ...b, id: newId(), structureId: copy.id }));
-  await change('/api/setup', 'POST', { structures: [copy], beds: own });
+  await change(call(api.setup), { structures: [copy], beds: own });
   offerUndo(`${copy.name}: added`, () =>
-    change<void>('/api/setup', 'POST', { remove: { structures: [copy.id], beds: own.map((b) => b.id) } }),
+    change(call(api.setup), { remove: { structures: [copy.id], beds: own.map((b) => b.id) } }),
   );
   return copy;
 }
@@ -66,8 +74,8 @@ export async function copyBed(bed: Bed, beds: readonly Bed[], times = 1, already
     taken.push(copy.name);
     made.push(copy);
   }
-  await change('/api/setup', 'POST', { beds: made });
+  await change(call(api.setup), { beds: made });
   offerUndo(`${made.map((b) => b.name).join(', ')}: added`, () =>
-    change<void>('/api/setup', 'POST', { remove: { beds: made.map((b) => b.id) } }),
+    change(call(api.setup), { remove: { beds: made.map((b) => b.id) } }),
   );
 }

@@ -3,7 +3,7 @@ import { useSyncExternalStore } from 'react';
 
 export interface Offer {
   label: string;
-  undo: () => Promise<void>;
+  undo: () => Promise<unknown>;
 }
 
 const SECONDS = 10;
@@ -16,7 +16,7 @@ function set(next: Offer | null): void {
   for (const l of listeners) l();
 }
 
-export function offerUndo(label: string, undo: () => Promise<void>): void {
+export function offerUndo(label: string, undo: () => Promise<unknown>): void {
   if (timer) clearTimeout(timer);
   timer = setTimeout(() => set(null), SECONDS * 1000);
   set({ label, undo });

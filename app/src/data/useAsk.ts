@@ -2,6 +2,7 @@
  * A night that is asked about. Contract: `useAsk(body)` gives the newest answer to what stands there now, and keeps the last
  * one on screen while the next is worked out; null asks nothing.
  */
+import { api, call } from '@fogata/contract/client';
 import type { AskBody, AskView } from '@fogata/contract';
 import { useEffect, useState } from 'react';
 import useSWR from 'swr';
@@ -25,7 +26,7 @@ export function useAsk(body: AskBody | null): Answer {
   }, [key]);
   const { data, error, isLoading } = useSWR<AskView, Error>(
     settled === null ? null : ['ask', settled],
-    ([, text]: [string, string]) => request<AskView>('/api/ask', 'POST', JSON.parse(text)),
+    ([, text]: [string, string]) => request(call(api.ask), JSON.parse(text)),
     {
       keepPreviousData: true,
       revalidateOnFocus: false,

@@ -1,4 +1,5 @@
 /** Ask first. It answers: does what I have stand tonight, as it is covered? It opens with that, as soon as it can be said. */
+import { api, call } from '@fogata/contract/client';
 import type { AskBody, AskOther, AskView, TownRow } from '@fogata/contract';
 import { HOUR_MS, nightOf, type Segment } from '@fogata/core';
 import { router } from 'expo-router';
@@ -197,7 +198,7 @@ function Ask({ guess, empty, nowMs }: { guess: TownRow | null; empty: boolean; n
     setBusy(true);
     setFailed(null);
     try {
-      const { recordId } = await change<{ recordId: string }>('/api/ask/keep', 'POST', body);
+      const { recordId } = await change(call(api.keepAsked), body);
       clear();
       offerUndo('Your first bed: kept', () => retract([recordId], nowMs));
       router.replace('/');

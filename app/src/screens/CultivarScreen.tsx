@@ -1,4 +1,5 @@
 /** A cultivar. It answers: what of it is the book's, what is mine, and what have my own nights taught? */
+import { api, call } from '@fogata/contract/client';
 import type { SeedRow } from '@fogata/contract';
 import { cropById, type Cultivar, type Figures } from '@fogata/core';
 import { router } from 'expo-router';
@@ -65,11 +66,7 @@ function Known({ row, today, nowMs }: { row: SeedRow; today: string; nowMs: numb
   const save = async (next: Cultivar) => {
     setProblem(null);
     try {
-      const { recordId } = await change<{ recordId: string | null }>(
-        `/api/cultivars/${next.id}`,
-        'PUT',
-        next,
-      );
+      const { recordId } = await change(call(api.putCultivar, { id: next.id }), next);
       if (recordId) offerUndo(`${rowName(row)}: changed`, () => retract([recordId], nowMs));
     } catch (e) {
       setProblem((e as Error).message);

@@ -1,4 +1,5 @@
 /** Feeds. It answers: how do weather and thermometers come by themselves? */
+import { api, call } from '@fogata/contract/client';
 import type { FeedView } from '@fogata/contract';
 import { useState } from 'react';
 import { Linking, View } from 'react-native';
@@ -17,7 +18,7 @@ function Poll({ view, onProblem }: { view: FeedView; onProblem: (p: string | nul
   const put = (to: string | null) => {
     setBusy(true);
     onProblem(null);
-    change('/api/feeds/poll', 'PUT', { url: to })
+    change(call(api.poll), { url: to })
       .catch((e: Error) => onProblem(e.message))
       .finally(() => setBusy(false));
   };
@@ -53,13 +54,13 @@ function Token({ view, onProblem }: { view: FeedView; onProblem: (p: string | nu
   const [made, setMade] = useState<string | null>(null);
   const make = () => {
     onProblem(null);
-    change<{ token: string }>('/api/feeds/token', 'POST')
+    change(call(api.makeToken))
       .then((r) => setMade(r.token))
       .catch((e: Error) => onProblem(e.message));
   };
   const revoke = () => {
     setMade(null);
-    change('/api/feeds/token', 'DELETE').catch((e: Error) => onProblem(e.message));
+    change(call(api.voidToken)).catch((e: Error) => onProblem(e.message));
   };
   return (
     <View style={{ gap: 10 }}>
@@ -96,11 +97,16 @@ function Token({ view, onProblem }: { view: FeedView; onProblem: (p: string | nu
 /** The season's jobs where the grower's other days are. */
 function Calendar({ view, onProblem }: { view: FeedView; onProblem: (p: string | null) => void }) {
   const [address, setAddress] = useState<string | null>(null);
-  const ask = (method: 'POST' | 'DELETE') => {
+  const make = () => {
     onProblem(null);
-    change<{ path: string } | undefined>('/api/feeds/calendar', method)
-      .then((r) => setAddress(r ? `${globalThis.location?.origin ?? ''}${r.path}` : null))
+    change(call(api.makeCalendar))
+      .then((r) => setAddress(`${globalThis.location?.origin ?? ''}${r.path}`))
       .catch((e: Error) => onProblem(e.message));
+  };
+  const revoke = () => {
+    onProblem(null);
+    setAddress(null);
+    change(call(api.voidCalendar)).catch((e: Error) => onProblem(e.message));
   };
   return (
     <View style={{ gap: 10 }}>
@@ -122,16 +128,11 @@ function Calendar({ view, onProblem }: { view: FeedView; onProblem: (p: string |
         <Button
           label={view.calendar ? 'Make another; the old one is void' : 'Make an address'}
           hint="An address for a calendar"
-          onPress={() => ask('POST')}
+          onPress={make}
           testID="make-calendar"
         />
         {view.calendar ? (
-          <Button
-            kind="plain"
-            label="Void it"
-            hint="Void the calendar’s address"
-            onPress={() => ask('DELETE')}
-          />
+          <Button kind="plain" label="Void it" hint="Void the calendar’s address" onPress={revoke} />
         ) : null}
         <Button
           kind="plain"

@@ -1,4 +1,5 @@
 /** Files. It answers: how do I take my farm with me, and what would a file change before it does? */
+import { api, call, type Endpoint } from '@fogata/contract/client';
 import type { ExchangeView } from '@fogata/contract';
 import { useState } from 'react';
 import { Linking, View } from 'react-native';
@@ -16,54 +17,57 @@ type What = 'farm' | 'plantings' | 'cultivars' | 'lots' | 'library' | 'geojson' 
 /** What comes as a table: brought as a file, or pasted. */
 const isTable = (what: What) => what !== 'farm' && what !== 'geojson';
 
-const KINDS: Record<What, { title: string; note: string; get: string; post: string; accept: string }> = {
+const KINDS: Record<
+  What,
+  { title: string; note: string; get: string; bring: Endpoint<ExchangeView>; accept: string }
+> = {
   farm: {
     title: 'The whole farm',
     note: 'One JSON file: settings, structures, beds, plantings, covers and the log, with every forecast and temperature.',
     get: '/api/farm/file',
-    post: '/api/farm/file',
+    bring: api.bringFarm,
     accept: '.json,application/json',
   },
   plantings: {
     title: 'Plantings, as a table',
     note: 'CSV for any spreadsheet. Rows that come are added or changed; none is taken away. Bed, crop and planted_on are enough of a row.',
     get: '/api/plantings.csv',
-    post: '/api/plantings',
+    bring: api.bringPlantings,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   cultivars: {
     title: 'Cultivars, as a table',
     note: 'A row a cultivar: what it has other than the book, with the units in the names of the columns.',
     get: '/api/seeds/cultivars.csv',
-    post: '/api/seeds/cultivars',
+    bring: api.bringCultivars,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   lots: {
     title: 'Seed lots, as a table',
     note: 'A row a packet or bag: crop and year are enough.',
     get: '/api/seeds/lots.csv',
-    post: '/api/seeds/lots',
+    bring: api.bringLots,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   library: {
     title: 'The library of crops, as a table',
     note: 'Every crop with its figures. What you change there counts here in place of the book.',
     get: '/api/seeds/library.csv',
-    post: '/api/seeds/library',
+    bring: api.bringLibrary,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   geojson: {
     title: 'Structures and beds, as a map',
     note: 'GeoJSON for any map program. What was moved there comes back moved.',
     get: '/api/farm/geojson',
-    post: '/api/farm/geojson',
+    bring: api.bringMap,
     accept: '.geojson,.json,application/geo+json',
   },
   stock: {
     title: 'Covers in stock, as a table',
     note: 'CSV for any spreadsheet.',
     get: '/api/kit/stock.csv',
-    post: '/api/kit/stock',
+    bring: api.bringStock,
     accept: '.csv,text/csv',
   },
 };
@@ -118,7 +122,7 @@ export function FilesScreen() {
   const send = async (what: What, body: object, dryRun: boolean) => {
     setProblem(null);
     try {
-      const next = await change<ExchangeView>(KINDS[what].post, 'POST', { ...body, dryRun });
+      const next = await change(call(KINDS[what].bring), { ...body, dryRun });
       setView(next);
       if (dryRun) return;
       setHeld(null);

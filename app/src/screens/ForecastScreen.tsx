@@ -1,4 +1,5 @@
 /** Tonight's weather. It answers: what does your forecast say? It opens with that, read back as it is entered. */
+import { api, call } from '@fogata/contract/client';
 import { typedSchema } from '@fogata/contract';
 import { HOUR_MS, skyWords, SURE, type Segment, type Sure, type TypedForecast } from '@fogata/core';
 import { router } from 'expo-router';
@@ -98,9 +99,9 @@ function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
     setBusy(true);
     setProblem(null);
     try {
-      const { id } = await change<{ id: string }>('/api/forecasts/typed', 'POST', read.data);
+      const { id } = await change(call(api.typedForecast), read.data);
       clear();
-      offerUndo('Tonight’s weather: told', () => change<void>(`/api/forecasts/${id}/drop`, 'POST'));
+      offerUndo('Tonight’s weather: told', () => change(call(api.dropForecast, { id })));
       router.replace('/');
     } catch (e) {
       setProblem(`${(e as Error).message} What you entered is kept here.`);

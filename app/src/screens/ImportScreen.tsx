@@ -1,4 +1,5 @@
 /** Bring weather or temperatures as a table. It answers: is what I bring understood, before any of it counts? */
+import { api, call } from '@fogata/contract/client';
 import type { ImportView } from '@fogata/contract';
 import { measureText } from '@fogata/core';
 import { useState } from 'react';
@@ -42,8 +43,8 @@ export function ImportScreen() {
     setProblem(null);
     try {
       const result = await (as === 'logger'
-        ? change<ImportView>('/api/temperatures', 'POST', { spot, csv, dryRun })
-        : change<ImportView>('/api/forecasts', 'POST', { name, csv, as, dryRun }));
+        ? change(call(api.bringTemperatures), { spot, csv, dryRun })
+        : change(call(api.bringForecast), { name, csv, as, dryRun }));
       setView(result);
       if (result.taken) put('');
       if (result.taken) setView(result);

@@ -1,4 +1,5 @@
 /** Kit. It answers: what covers have I, and where are they? */
+import { api, call } from '@fogata/contract/client';
 import type { Gear as FarmGear, KitView } from '@fogata/contract';
 import { countWord, type Cover } from '@fogata/core';
 import { router } from 'expo-router';
@@ -86,10 +87,10 @@ export function KitScreen() {
   const [problem, setProblem] = useState<string | null>(null);
   const save = (cover: Cover, was: Cover) => {
     setProblem(null);
-    change(`/api/covers/${cover.id}`, 'PUT', cover)
+    change(call(api.putCover, { id: cover.id }), cover)
       .then(() =>
         offerUndo(`${cover.name}: ${cover.count} pieces`, () =>
-          change<void>(`/api/covers/${was.id}`, 'PUT', was),
+          change(call(api.putCover, { id: was.id }), was),
         ),
       )
       .catch((e: Error) => setProblem(e.message));

@@ -1,4 +1,5 @@
 /** A packet typed in. It answers: what does the packet say, and what does that mean here? */
+import { api, call } from '@fogata/contract/client';
 import type { SeedRow } from '@fogata/contract';
 import {
   CROPS,
@@ -138,7 +139,7 @@ function Form({ rows, year, nowMs }: { rows: readonly SeedRow[]; year: number; n
       note: '',
     };
     try {
-      const { recordId } = await change<{ recordId: string | null }>('/api/packets', 'POST', {
+      const { recordId } = await change(call(api.packet), {
         cultivar,
         lot,
       });

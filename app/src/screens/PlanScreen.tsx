@@ -1,4 +1,5 @@
 /** The plan of the farm. It answers: what lies where, and where is it coldest or free? It opens with tonight in one sentence. */
+import { api, call } from '@fogata/contract/client';
 import { atLocal, layoutOf, localDate, type Placed, type Structure } from '@fogata/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
@@ -88,7 +89,8 @@ export function PlanScreen() {
       if (!s || !was) return;
       setProblem(null);
       // the others stay where they are drawn now
-      const place = (x: Structure, to: Placed) => change(`/api/structures/${x.id}`, 'PUT', { ...x, at: to });
+      const place = (x: Structure, spot: Placed) =>
+        change(call(api.putStructure, { id: x.id }), { ...x, at: spot });
       place(s, at)
         .then(() => offerUndo(`${s.name}: moved`, async () => void (await place(s, was))))
         .catch((e: Error) => setProblem(e.message));

@@ -1,4 +1,5 @@
 /** A planting, new or changed. It answers: what stands in these rows, since when, and what is its cover for? */
+import { api, call } from '@fogata/contract/client';
 import { plantingSchema, type BedsView, type PlantingBody } from '@fogata/contract';
 import { cropById, localDate } from '@fogata/core';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -67,7 +68,7 @@ function Form({
     };
   const save = handleSubmit(async (body) => {
     try {
-      const r = await change<{ recordId: string | null }>(`/api/plantings/${body.id}`, 'PUT', body);
+      const r = await change(call(api.putPlanting, { id: body.id }), body);
       done(`${cropById(body.crop).name} ${isNew ? 'added' : 'changed'}`, r.recordId);
     } catch (e) {
       const field = (e as { field?: string }).field;
@@ -77,7 +78,7 @@ function Form({
   });
   const clear = async () => {
     try {
-      const r = await change<{ recordId: string | null }>(`/api/plantings/${start.id}/clear`, 'POST');
+      const r = await change(call(api.clearPlanting, { id: start.id }));
       done(`${cropById(start.crop).name} cleared`, r.recordId);
     } catch (e) {
       setProblem((e as Error).message);

@@ -161,7 +161,7 @@ export function SeasonCropScreen({ crop }: { crop: string }) {
           <PartTitle>What it stands</PartTitle>
           <Text>{`Leaves burn from ${format.t(data.damageC[0])} fresh from the tray, ${format.t(data.damageC[1])} hardened; half the plants are lost at ${format.t(data.deathC[0])} and ${format.t(data.deathC[1])}.${data.chillingC === null ? '' : ` Nights under ${format.t(data.chillingC)} set it back.`} Starting values.`}</Text>
           <Text kind="small" tone="quiet">
-            {`${climateWords(data.climate)} Opened as it is usual for this crop; where a sheet is named it lies on nights that fall under 4 °C outside.`}
+            {`${climateWords(data.climate, format)} Opened as it is usual for this crop; where a sheet is named it lies on nights that fall under ${format.t(4, 0)} outside.`}
           </Text>
         </View>
       ) : null}

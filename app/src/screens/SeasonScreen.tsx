@@ -25,6 +25,7 @@ import { NoteField } from '../components/ui/Field';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
+import { useFormat } from '../data/format';
 import { seasonAgain, useCrops, useSeason } from '../data/hooks';
 
 /** A crop with every place where it may be begun, the first to shut first. */
@@ -126,6 +127,7 @@ function FindCrop({ crops }: { crops: readonly CropRow[] }) {
 }
 
 export function SeasonScreen() {
+  const format = useFormat();
   const { data, error } = useSeason();
   const { data: crops } = useCrops();
   const wide = useWide();
@@ -168,7 +170,7 @@ export function SeasonScreen() {
           <Text
             kind="small"
             tone="quiet"
-          >{`${climateWords(data.climate)} Crop figures are starting values; the chances are the model’s, over a hundred plausible years, with a sheet of yours on nights under 4 °C outside where one fits.`}</Text>
+          >{`${climateWords(data.climate, format)} Crop figures are starting values; the chances are the model’s, over a hundred plausible years, with a sheet of yours on nights under ${format.t(4, 0)} outside where one fits.`}</Text>
         ) : null}
       </View>
     </Page>

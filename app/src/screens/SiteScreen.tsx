@@ -1,4 +1,5 @@
 /** The site. It answers: is the sun, the clock and the frost of this farm right? It opens with where it is taken to be. */
+import { api, call } from '@fogata/contract/client';
 import type { Farm, FarmPatch } from '@fogata/contract';
 import { frostDates, measureText } from '@fogata/core';
 import { useState } from 'react';
@@ -121,9 +122,7 @@ export function SiteScreen() {
   /** Coordinates bring their time zone with them. */
   const place = async (latitude: number, longitude: number, more: FarmPatch = {}) => {
     try {
-      const { timeZone } = await request<{ timeZone: string }>(
-        `/api/zone?latitude=${latitude}&longitude=${longitude}`,
-      );
+      const { timeZone } = await request(call(api.zone, {}, { latitude, longitude }));
       save({ latitude, longitude, timeZone, ...more }, 'The place');
     } catch (e) {
       setProblem((e as Error).message);

@@ -1,4 +1,5 @@
 /** A farm like yours. It answers: how do I get all of it in before dark? It opens with what the counts so far make. */
+import { api, call } from '@fogata/contract/client';
 import type { TownRow } from '@fogata/contract';
 import {
   cropById,
@@ -168,7 +169,7 @@ function Start({ guess, nowMs }: { guess: TownRow | null; nowMs: number }) {
     });
     try {
       const farm = { latitude, longitude, elevationM, timeZone };
-      const { recordId } = await change<{ recordId: string }>('/api/start', 'POST', {
+      const { recordId } = await change(call(api.start), {
         farm,
         ...made,
         plantings,

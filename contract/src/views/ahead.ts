@@ -1,42 +1,51 @@
 /** The nights to come, as far as the forecast reaches: margins, work, what is at risk, what is short. */
-import type { Lack } from '@fogata/core';
-import type { PlanProgress, Range } from './night';
+import { z } from 'zod';
+import { range, planProgress } from './night';
+import { lack } from './coreNight';
 
-export interface AheadPlace {
-  bedId: string;
-  name: string;
-  place: string;
-  crop: string;
-  leafC: Range;
+export const aheadPlace = z.object({
+  bedId: z.string(),
+  name: z.string(),
+  place: z.string(),
+  crop: z.string(),
+  leafC: range,
   /** Kelvin over where harm begins, in the middle. */
-  marginK: number;
-  harmChance: number;
-}
+  marginK: z.number(),
+  harmChance: z.number(),
+});
+export type AheadPlace = z.infer<typeof aheadPlace>;
 
-export interface AheadNight {
+export const aheadNight = z.object({
   /** Its evening's date. */
-  night: string;
-  outsideC: Range;
+  night: z.string(),
+  outsideC: range,
   /** The closest to harm first. */
-  places: AheadPlace[];
+  places: z.array(aheadPlace),
   /** Sheets that are laid and that come off, and the minutes of it. */
-  laid: number;
-  lifted: number;
-  minutes: number;
+  laid: z.number(),
+  lifted: z.number(),
+  minutes: z.number(),
   /** Money at risk with nothing touched, and as it is planned. */
-  lossLeft: number;
-  lossPlanned: number;
+  lossLeft: z.number(),
+  lossPlanned: z.number(),
   /** Beds whose covers have to stay through the morning. */
-  stays: string[];
-  short: { name: string; count: number }[];
-  shortSaves: number;
-}
+  stays: z.array(z.string()),
+  short: z.array(
+    z.object({
+      name: z.string(),
+      count: z.number(),
+    }),
+  ),
+  shortSaves: z.number(),
+});
+export type AheadNight = z.infer<typeof aheadNight>;
 
-export interface AheadView {
-  nowMs: number;
+export const aheadView = z.object({
+  nowMs: z.number(),
   /** Until when the forecast says anything; null where there is none. */
-  untilMs: number | null;
-  lack: Lack | null;
-  nights: AheadNight[];
-  progress: PlanProgress;
-}
+  untilMs: z.number().nullable(),
+  lack: lack.nullable(),
+  nights: z.array(aheadNight),
+  progress: planProgress,
+});
+export type AheadView = z.infer<typeof aheadView>;

@@ -1,40 +1,51 @@
 /** Ways to begin side by side: what each gives, how surely, with how much work. */
-import type { PlanProgress } from './night';
-import type { SeasonRow } from './season';
+import { z } from 'zod';
+import { seasonRow } from './season';
+import { planProgress } from './night';
 
-export interface WayAsked {
-  crop: string;
-  how: 'sow' | 'transplant';
-  structureId: string;
-  date: string;
-}
+export const wayAsked = z.object({
+  crop: z.string(),
+  how: z.enum(['sow', 'transplant']),
+  structureId: z.string(),
+  date: z.string(),
+});
+export type WayAsked = z.infer<typeof wayAsked>;
 
-export interface WayView extends WayAsked {
-  name: string;
-  planted: boolean;
-  place: string;
-  cover: string | null;
+export const wayView = wayAsked.extend({
+  name: z.string(),
+  planted: z.boolean(),
+  place: z.string(),
+  cover: z.string().nullable(),
   /** Null where it does not fit there, or where too few years come to a picking. */
-  given: {
-    readyOn: string;
-    overOn: string;
-    success: number;
-    /** What it is mostly where it fails. */
-    failure: SeasonRow['afterIs'];
-    failureShare: number;
-    /** Of a metre of row, times the share of years in which it comes off; null of what is not weighed. */
-    kgPerM: number | null;
-    minutesPerM: number;
-    moneyPerM: number;
-    /** From the day it takes its row to the day it leaves it. */
-    daysInRow: number;
-  } | null;
-  why: 'low' | 'never' | null;
-}
+  given: z
+    .object({
+      readyOn: z.string(),
+      overOn: z.string(),
+      success: z.number(),
+      /** What it is mostly where it fails. */
+      failure: seasonRow.shape.afterIs,
+      failureShare: z.number(),
+      /** Of a metre of row, times the share of years in which it comes off; null of what is not weighed. */
+      kgPerM: z.number().nullable(),
+      minutesPerM: z.number(),
+      moneyPerM: z.number(),
+      /** From the day it takes its row to the day it leaves it. */
+      daysInRow: z.number(),
+    })
+    .nullable(),
+  why: z.enum(['low', 'never']).nullable(),
+});
+export type WayView = z.infer<typeof wayView>;
 
-export interface CompareView {
-  today: string;
-  places: { structureId: string; name: string }[];
-  ways: WayView[];
-  progress: PlanProgress;
-}
+export const compareView = z.object({
+  today: z.string(),
+  places: z.array(
+    z.object({
+      structureId: z.string(),
+      name: z.string(),
+    }),
+  ),
+  ways: z.array(wayView),
+  progress: planProgress,
+});
+export type CompareView = z.infer<typeof compareView>;

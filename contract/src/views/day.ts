@@ -1,33 +1,37 @@
 /** The day: what is opened, when, and how hot it gets with and without. */
-import type { Phase } from '@fogata/core';
-import type { PlanProgress, Range } from './night';
+import { z } from 'zod';
+import { range, planProgress } from './night';
+import { phase } from './coreNight';
 
-export interface DayStep {
-  atMs: number;
+export const dayStep = z.object({
+  atMs: z.number(),
   /** 0 shut to 1 wide open. */
-  fraction: number;
-}
+  fraction: z.number(),
+});
+export type DayStep = z.infer<typeof dayStep>;
 
-export interface DayStructure {
-  structureId: string;
-  name: string;
+export const dayStructure = z.object({
+  structureId: z.string(),
+  name: z.string(),
   /** How far it stands open now, and the act that left it so. */
-  open: number;
-  recordId: string | null;
+  open: z.number(),
+  recordId: z.string().nullable(),
   /** The crop there that bears the least heat, and its limit, °C. */
-  crop: string;
-  limitC: number;
-  style: 'air' | 'warm';
+  crop: z.string(),
+  limitC: z.number(),
+  style: z.enum(['air', 'warm']),
   /** Moves still to come; none where it may stay as it is. */
-  steps: DayStep[];
+  steps: z.array(dayStep),
   /** Hottest leaf of the day, left as it stands now and as planned. */
-  leftC: Range;
-  plannedC: Range;
-}
+  leftC: range,
+  plannedC: range,
+});
+export type DayStructure = z.infer<typeof dayStructure>;
 
-export interface DayView {
-  nowMs: number;
-  phase: Phase;
-  structures: DayStructure[];
-  progress: PlanProgress;
-}
+export const dayView = z.object({
+  nowMs: z.number(),
+  phase: phase,
+  structures: z.array(dayStructure),
+  progress: planProgress,
+});
+export type DayView = z.infer<typeof dayView>;

@@ -1,5 +1,6 @@
 /** What the screens read: answers, made by the server from core, already in the farm’s words where words are needed. */
 export * from './ahead';
+export * from './ask';
 export * from './night';
 export * from './place';
 export * from './log';

@@ -1,22 +1,25 @@
 /** What was told without being asked: `fogata-message/1`, as the sink writes it and the app reads it. */
-import type { WarningKind } from '@fogata/core/planning';
+import { z } from 'zod';
+import { warningKind } from './coreNight';
 
-export interface Message {
-  format: 'fogata-message/1';
+export const message = z.object({
+  format: z.literal('fogata-message/1'),
   /** The same for the same thing: told once. */
-  key: string;
-  kind: WarningKind;
+  key: z.string(),
+  kind: warningKind,
   /** Bed, structure, spot or night that it is about. */
-  subject: string;
-  urgent: boolean;
-  title: string;
-  text: string;
+  subject: z.string(),
+  urgent: z.boolean(),
+  title: z.string(),
+  text: z.string(),
   /** ISO 8601, by the farm's clock. */
-  at: string;
-}
+  at: z.string(),
+});
+export type Message = z.infer<typeof message>;
 
-export interface MessagesView {
-  nowMs: number;
+export const messagesView = z.object({
+  nowMs: z.number(),
   /** Of the last three days, the newest first. */
-  messages: Message[];
-}
+  messages: z.array(message),
+});
+export type MessagesView = z.infer<typeof messagesView>;

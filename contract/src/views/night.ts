@@ -1,107 +1,160 @@
 /** Now and what it is made of: the sentence, jobs, places, ribbon, the morning round. */
-import type { Issue, Job, JobItem, Lack, Segment, Standing, StormJob } from '@fogata/core';
-import type { ClockView } from './farm';
+import type { Standing } from '@fogata/core';
+import { z } from 'zod';
+import { clockView } from './farm';
+import { forecastSource, job, lack, segment, stormJob } from './coreNight';
+import { ofCore, series } from './parts';
 
-export type { Job as JobView, JobItem };
+export type { Job as JobView, JobItem } from '@fogata/core';
 
-export interface Range {
-  low: number;
-  mid: number;
-  high: number;
-}
+export const range = z.object({
+  low: z.number(),
+  mid: z.number(),
+  high: z.number(),
+});
+export type Range = z.infer<typeof range>;
 
-export interface PlaceRow {
-  bedId: string;
-  name: string;
-  structureId: string;
-  structureName: string;
-  stack: GlyphLayer[];
-  /** Lowest leaf temperature of the night as it is planned. */
-  leafC: Range;
-  /** As it stands now, where that differs. */
-  bareLeafC: number;
-  marginK: number;
-  harmChance: number;
-  crop: string;
-  verdict: string;
-  harmC: number;
-  pending: boolean;
-  /** What lies on it now, as an option key. */
-  currentKey: string;
-}
-
-export interface GlyphLayer {
-  name: string;
-  state: 'on' | 'off' | 'planned';
+export const glyphLayer = z.object({
+  name: z.string(),
+  state: z.enum(['on', 'off', 'planned']),
   /** 0 shut to 1 wide open. */
-  opening: number;
+  opening: z.number(),
   /** The kind of sheet; left out of the structure itself. */
-  coverId?: string;
-}
+  coverId: z.string().exactOptional(),
+});
+export type GlyphLayer = z.infer<typeof glyphLayer>;
 
-export interface RibbonView {
-  bedId: string;
-  name: string;
-  timesMs: number[];
-  outsideC: { low: number[]; mid: number[]; high: number[] };
-  leafC: { low: number[]; mid: number[]; high: number[] };
+export const placeRow = z.object({
+  bedId: z.string(),
+  name: z.string(),
+  structureId: z.string(),
+  structureName: z.string(),
+  stack: z.array(glyphLayer),
+  /** Lowest leaf temperature of the night as it is planned. */
+  leafC: range,
+  /** As it stands now, where that differs. */
+  bareLeafC: z.number(),
+  marginK: z.number(),
+  harmChance: z.number(),
+  crop: z.string(),
+  verdict: z.string(),
+  harmC: z.number(),
+  pending: z.boolean(),
+  /** What lies on it now, as an option key. */
+  currentKey: z.string(),
+});
+export type PlaceRow = z.infer<typeof placeRow>;
+
+export const ribbonView = z.object({
+  bedId: z.string(),
+  name: z.string(),
+  timesMs: z.array(z.number()),
+  outsideC: z.object({
+    low: series,
+    mid: series,
+    high: series,
+  }),
+  leafC: z.object({
+    low: series,
+    mid: series,
+    high: series,
+  }),
   /** Middle and 80 % band of each layer's air; NaN while it is off. */
-  layers: { name: string; airC: number[]; lowC: number[]; highC: number[] }[];
-  soilC: number[];
-  harmC: number | null;
-  marks: { atMs: number; label: string }[];
-  min: { atMs: number; leafC: number };
-}
+  layers: z.array(
+    z.object({
+      name: z.string(),
+      airC: series,
+      lowC: series,
+      highC: series,
+    }),
+  ),
+  soilC: series,
+  harmC: z.number().nullable(),
+  marks: z.array(
+    z.object({
+      atMs: z.number(),
+      label: z.string(),
+    }),
+  ),
+  min: z.object({
+    atMs: z.number(),
+    leafC: z.number(),
+  }),
+});
+export type RibbonView = z.infer<typeof ribbonView>;
 
-export interface PlanProgress {
+export const planProgress = z.object({
   /** `waiting`: no forecast reaches through the night, and none is invented. */
-  state: 'computing' | 'ready' | 'failed' | 'empty' | 'waiting';
-  lack?: Lack;
-  done: number;
-  of: number;
-  message?: string;
-}
+  state: z.enum(['computing', 'ready', 'failed', 'empty', 'waiting']),
+  lack: lack.exactOptional(),
+  done: z.number(),
+  of: z.number(),
+  message: z.string().exactOptional(),
+});
+export type PlanProgress = z.infer<typeof planProgress>;
 
-export interface NowView {
-  clock: ClockView;
-  progress: PlanProgress;
-  sentence: Segment[];
-  evidence: string;
-  night: {
-    lowC: Range;
-    lowAtMs: number;
-    cloud: number;
-    windMs: number;
-    issuedMs: number;
-    name: string;
-    source: Issue['source'];
-    /** What the days before are worth, in words; null where they were measured. */
-    doubt: string | null;
-  } | null;
-  /** What the plan is expected to save, and what is lost whether or not it is done. */
-  money: { saved: number; eitherWay: number; minutes: number } | null;
-  atRisk: string[];
-  jobs: Job[];
-  places: PlaceRow[];
-  ribbon: RibbonView | null;
-  rounds: RoundItem[];
-  /** Wind and snow on structures, the first to be done first. */
-  storm: StormView[];
-  cautions: string[];
-  /** What lies where and is open: what this device did since is applied to it. */
-  standing: Standing;
-}
-
-export interface StormView extends StormJob {
-  done: boolean;
-  recordId: string | null;
-}
+export const stormView = stormJob.extend({
+  done: z.boolean(),
+  recordId: z.string().nullable(),
+});
+export type StormView = z.infer<typeof stormView>;
 
 /** One stop of the morning round. */
-export interface RoundItem {
-  spot: string;
-  name: string;
-  predictedC: Range | null;
-  thermometer: { minC: number; maxC: number } | null;
-  reading: { minC: number | null; maxC: number | null; recordId: string } | null;
-}
+export const roundItem = z.object({
+  spot: z.string(),
+  name: z.string(),
+  predictedC: range.nullable(),
+  thermometer: z
+    .object({
+      minC: z.number(),
+      maxC: z.number(),
+    })
+    .nullable(),
+  reading: z
+    .object({
+      minC: z.number().nullable(),
+      maxC: z.number().nullable(),
+      recordId: z.string(),
+    })
+    .nullable(),
+});
+export type RoundItem = z.infer<typeof roundItem>;
+
+export const nowView = z.object({
+  clock: clockView,
+  progress: planProgress,
+  sentence: z.array(segment),
+  evidence: z.string(),
+  night: z
+    .object({
+      lowC: range,
+      lowAtMs: z.number(),
+      cloud: z.number(),
+      windMs: z.number(),
+      issuedMs: z.number(),
+      name: z.string(),
+      source: forecastSource,
+      /** What the days before are worth, in words; null where they were measured. */
+      doubt: z.string().nullable(),
+    })
+    .nullable(),
+  /** What the plan is expected to save, and what is lost whether or not it is done. */
+  money: z
+    .object({
+      saved: z.number(),
+      eitherWay: z.number(),
+      minutes: z.number(),
+    })
+    .nullable(),
+  atRisk: z.array(z.string()),
+  jobs: z.array(job),
+  places: z.array(placeRow),
+  ribbon: ribbonView.nullable(),
+  rounds: z.array(roundItem),
+  /** Wind and snow on structures, the first to be done first. */
+  storm: z.array(stormView),
+  cautions: z.array(z.string()),
+  /** What lies where and is open: what this device did since is applied to it. */
+  standing: ofCore<Standing>(),
+});
+export type NowView = z.infer<typeof nowView>;

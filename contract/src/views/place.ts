@@ -11,109 +11,140 @@ import type {
   SoilState,
   Standing,
   Structure,
-  Toll,
   WeatherEntry,
 } from '@fogata/core';
-import type { GlyphLayer, PlanProgress, Range, RibbonView } from './night';
-import type { LearntView } from './log';
-import type { ClockView } from './farm';
+import { z } from 'zod';
+import { range, planProgress, ribbonView, glyphLayer } from './night';
+import { clockView } from './farm';
+import { learntView } from './log';
+import { toll } from './coreNight';
+import { thing, ofCore } from './parts';
 
-export interface OptionRow {
-  key: string;
-  names: string[];
-  leafC: Range;
-  loss: number;
-  minutes: number;
-  chosen: boolean;
-  planned: boolean;
-  current: boolean;
-}
+export const optionRow = z.object({
+  key: z.string(),
+  names: z.array(z.string()),
+  leafC: range,
+  loss: z.number(),
+  minutes: z.number(),
+  chosen: z.boolean(),
+  planned: z.boolean(),
+  current: z.boolean(),
+});
+export type OptionRow = z.infer<typeof optionRow>;
 
-export interface PlantingView {
-  planting: Planting;
-  cropName: string;
-  hardening: number;
-  daysSince: number;
-  damageC: number;
-  deathC: number;
-  flowerC: number | null;
-  harmC: number;
-  leafC: Range | null;
-  verdict: string | null;
-  harmChance: number | null;
+export const plantingView = z.object({
+  planting: thing<Planting>(),
+  cropName: z.string(),
+  hardening: z.number(),
+  daysSince: z.number(),
+  damageC: z.number(),
+  deathC: z.number(),
+  flowerC: z.number().nullable(),
+  harmC: z.number(),
+  leafC: range.nullable(),
+  verdict: z.string().nullable(),
+  harmChance: z.number().nullable(),
   /** What the night takes of it, expected over all outcomes: shares, and days of growth. */
-  toll: Toll | null;
-  lastHarm: string | null;
+  toll: toll.nullable(),
+  lastHarm: z.string().nullable(),
   /** Share of it that the nights before have left, by its last score and the model since. */
-  left: number;
-  harvestedKg: number;
-}
+  left: z.number(),
+  harvestedKg: z.number(),
+});
+export type PlantingView = z.infer<typeof plantingView>;
 
-export interface WhatIf {
-  site: Site;
-  weather: WeatherEntry[];
+type SoilInLists = Omit<SoilState, 'outside' | 'columns'> & { outside: number[]; columns: number[][] };
+
+export const whatIf = z.object({
+  site: ofCore<Site>(),
+  weather: z.array(ofCore<WeatherEntry>()),
   /** Soil temperatures to start from, as `SoilState`, in plain lists. */
-  initial: Omit<SoilState, 'outside' | 'columns'> & { outside: number[]; columns: number[][] };
+  initial: ofCore<SoilInLists>(),
   /** The other beds of its house as they are planned, and where they start from: they share its air. */
-  others: { spec: BedSpec; initial: WhatIf['initial'] }[];
+  others: z.array(
+    z.object({
+      spec: ofCore<BedSpec>(),
+      initial: ofCore<SoilInLists>(),
+    }),
+  ),
   /** Its own place among them: the first bed's ground is that of the paths. */
-  among: number;
+  among: z.number(),
   /** Bed under everything that fits; layers named for the switches. */
-  base: BedSpec;
+  base: ofCore<BedSpec>(),
   /** How far the structure stands open as planned, 0 to 1; as it stands now, and when the plan has it shut. */
-  opening: number;
-  openNow: number;
-  shutAtMs: number;
+  opening: z.number(),
+  openNow: z.number(),
+  shutAtMs: z.number(),
   /** When covers that do not lie yet go on. */
-  coverFromMs: number;
+  coverFromMs: z.number(),
   /** What the plan's middle is over its centre, K: an untouched trial is the plan to the last digit. */
-  middleK: number;
+  middleK: z.number(),
   /** What opens by a wax cylinder. */
-  openings: Opening[];
-  layers: {
-    id: string;
-    name: string;
-    note: string;
-    on: boolean;
-    /** Whether it lies there now. */
-    lies: boolean;
-    drawn: boolean;
-    stock: string;
-    ventable: boolean;
-    minutes: number;
-    spec: BedSpec['stack'][number];
-  }[];
-  countFromMs: number;
+  openings: z.array(ofCore<Opening>()),
+  layers: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      note: z.string(),
+      on: z.boolean(),
+      /** Whether it lies there now. */
+      lies: z.boolean(),
+      drawn: z.boolean(),
+      stock: z.string(),
+      ventable: z.boolean(),
+      minutes: z.number(),
+      spec: ofCore<BedSpec['stack'][number]>(),
+    }),
+  ),
+  countFromMs: z.number(),
   /** The night counts up to here; covers may be off from `dayFromMs` to `dayToMs`. */
-  nightToMs: number;
-  dayFromMs: number;
-  dayToMs: number;
+  nightToMs: z.number(),
+  dayFromMs: z.number(),
+  dayToMs: z.number(),
   /** The factors that the engine is given for this place. */
-  calibration: Calibration;
-}
+  calibration: ofCore<Calibration>(),
+});
+export type WhatIf = z.infer<typeof whatIf>;
 
-export interface PlaceView {
-  clock: ClockView;
-  structure: Structure;
-  bed: Bed;
-  covers: { cover: Cover; use?: CoverUse; on: boolean; recordId: string | null }[];
-  opening: number;
-  plantings: PlantingView[];
-  progress: PlanProgress;
-  options: OptionRow[];
-  ribbon: RibbonView | null;
-  whatIf: WhatIf | null;
-  learnt: LearntView | null;
-  cautions: string[];
-  standing: Standing;
-}
+export const placeView = z.object({
+  clock: clockView,
+  structure: thing<Structure>(),
+  bed: thing<Bed>(),
+  covers: z.array(
+    z.object({
+      cover: thing<Cover>(),
+      use: ofCore<CoverUse>().exactOptional(),
+      on: z.boolean(),
+      recordId: z.string().nullable(),
+    }),
+  ),
+  opening: z.number(),
+  plantings: z.array(plantingView),
+  progress: planProgress,
+  options: z.array(optionRow),
+  ribbon: ribbonView.nullable(),
+  whatIf: whatIf.nullable(),
+  learnt: learntView.nullable(),
+  cautions: z.array(z.string()),
+  standing: ofCore<Standing>(),
+});
+export type PlaceView = z.infer<typeof placeView>;
 
-export interface BedsView {
-  progress: PlanProgress;
-  standing: Standing;
-  structures: {
-    structure: Structure;
-    opening: number;
-    beds: { bed: Bed; stack: GlyphLayer[]; plantings: PlantingView[] }[];
-  }[];
-}
+export const bedsView = z.object({
+  progress: planProgress,
+  standing: ofCore<Standing>(),
+  structures: z.array(
+    z.object({
+      structure: thing<Structure>(),
+      opening: z.number(),
+      beds: z.array(
+        z.object({
+          bed: thing<Bed>(),
+          stack: z.array(glyphLayer),
+          plantings: z.array(plantingView),
+        }),
+      ),
+    }),
+  ),
+});
+export type BedsView = z.infer<typeof bedsView>;

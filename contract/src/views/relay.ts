@@ -1,61 +1,74 @@
 /** The board: beds and what goes through their rows, with what a crop does in a place, so that a strip can be moved without asking. */
 import type { Planting } from '@fogata/core';
-import type { Outlook, Proposal, RelayBed } from '@fogata/core/relay';
+import type { RelayBed } from '@fogata/core/relay';
+import { z } from 'zod';
+import { planProgress } from './night';
 import type { RelaySettings } from '../farm';
-import type { PlanProgress } from './night';
+import { outlook, proposal } from './coreSeason';
+import { ofCore, thing } from './parts';
 
-export interface RelayOutlook extends Outlook {
-  structureId: string;
-  crop: string;
-  how: 'sow' | 'transplant';
-}
+export const relayOutlook = outlook.extend({
+  structureId: z.string(),
+  crop: z.string(),
+  how: z.enum(['sow', 'transplant']),
+});
+export type RelayOutlook = z.infer<typeof relayOutlook>;
 
-export interface RelayView extends Pick<RelaySettings, 'demand' | 'cells' | 'risk' | 'accepted'> {
-  today: string;
-  latitude: number;
-  beds: RelayBed[];
-  plantings: Planting[];
-  outlooks: RelayOutlook[];
+export const relayView = z.object({
+  demand: ofCore<RelaySettings['demand']>(),
+  cells: z.number().nullable(),
+  risk: z.number(),
+  accepted: z.array(z.string()),
+  today: z.string(),
+  latitude: z.number(),
+  beds: z.array(thing<RelayBed>()),
+  plantings: z.array(thing<Planting>()),
+  outlooks: z.array(relayOutlook),
   /** Share of nights with frost outside, by weeks from the first of January. */
-  frost: number[];
-  progress: PlanProgress;
-}
+  frost: z.array(z.number()),
+  progress: planProgress,
+});
+export type RelayView = z.infer<typeof relayView>;
 
 /** A planting that would fill a gap. */
-export type FillProposal = Proposal;
+export const fillProposal = proposal;
+export type FillProposal = z.infer<typeof fillProposal>;
 
-export interface FillView {
-  state: 'none' | 'looking' | 'solving' | 'ready' | 'failed' | 'stopped';
-  message: string | null;
+export const fillView = z.object({
+  state: z.enum(['none', 'looking', 'solving', 'ready', 'failed', 'stopped']),
+  message: z.string().nullable(),
   /** Places whose years are gone through. */
-  done: number;
-  of: number;
-  aim: 'value' | 'supply' | 'variety';
-  money: number | null;
+  done: z.number(),
+  of: z.number(),
+  aim: z.enum(['value', 'supply', 'variety']),
+  money: z.number().nullable(),
   /** What no plan is over, and what the rule of the longest waiting crop brings. */
-  boundMoney: number | null;
-  simpleMoney: number | null;
-  proposals: FillProposal[];
-}
+  boundMoney: z.number().nullable(),
+  simpleMoney: z.number().nullable(),
+  proposals: z.array(fillProposal),
+});
+export type FillView = z.infer<typeof fillView>;
 
 /** What may come next in rows that fall free. */
-export interface NextChoice {
-  crop: string;
-  name: string;
-  how: 'sow' | 'transplant';
+export const nextChoice = z.object({
+  crop: z.string(),
+  name: z.string(),
+  how: z.enum(['sow', 'transplant']),
   /** Said as planted, else as sown. */
-  planted: boolean;
-  plantedOn: string;
-  readyOn: string;
-  clearedOn: string;
-  success: number;
+  planted: z.boolean(),
+  plantedOn: z.string(),
+  readyOn: z.string(),
+  clearedOn: z.string(),
+  success: z.number(),
   /** Null of what is not weighed. */
-  kg: number | null;
-  worth: number;
-}
+  kg: z.number().nullable(),
+  worth: z.number(),
+});
+export type NextChoice = z.infer<typeof nextChoice>;
 
-export interface NextView {
-  from: string;
-  choices: NextChoice[];
-  progress: PlanProgress;
-}
+export const nextView = z.object({
+  from: z.string(),
+  choices: z.array(nextChoice),
+  progress: planProgress,
+});
+export type NextView = z.infer<typeof nextView>;

@@ -1,190 +1,253 @@
 /** Season and what it is made of: what to begin this week, a crop's year in each place. Dates of the year as "MM-DD". */
+import type { Planting } from '@fogata/core';
 import type { Counter } from '../farm';
-import type { Planting, StepId } from '@fogata/core';
-import type { LogEntry } from './log';
-import type { PlanProgress, Range } from './night';
+import { z } from 'zod';
+import { planProgress, range } from './night';
+import { logEntry } from './log';
+import { stepId } from './coreSeason';
+import { thing, ofCore } from './parts';
 
-export interface SeasonWindow {
-  school: 'layers' | 'light' | 'risk';
-  season: 'autumn' | 'spring';
-  earliest: string | null;
-  best: string | null;
-  latest: string | null;
-  reasons: { edge: 'earliest' | 'best' | 'latest'; why: string }[];
-}
+export const seasonWindow = z.object({
+  school: z.enum(['layers', 'light', 'risk']),
+  season: z.enum(['autumn', 'spring']),
+  earliest: z.string().nullable(),
+  best: z.string().nullable(),
+  latest: z.string().nullable(),
+  reasons: z.array(
+    z.object({
+      edge: z.enum(['earliest', 'best', 'latest']),
+      why: z.string(),
+    }),
+  ),
+});
+export type SeasonWindow = z.infer<typeof seasonWindow>;
 
 /** What becomes of one begun on this day: shares of years. */
-export interface SeasonDate {
-  date: string;
+export const seasonDate = z.object({
+  date: z.string(),
   /** Days until the first picking, in the middle year; null where fewer than half of the years come to one. */
-  readyDays: number | null;
-  lostToCold: number;
-  notReady: number;
-  notClear: number;
-  bolted: number;
-  cooked: number;
-  success: number;
-}
+  readyDays: z.number().nullable(),
+  lostToCold: z.number(),
+  notReady: z.number(),
+  notClear: z.number(),
+  bolted: z.number(),
+  cooked: z.number(),
+  success: z.number(),
+  /** Share of its leaves that have mildew at the first picking. */
+  mildew: z.number(),
+});
+export type SeasonDate = z.infer<typeof seasonDate>;
 
-export interface SeasonPlaceView {
-  id: string;
-  structureId: string;
-  name: string;
+export const seasonPlaceView = z.object({
+  id: z.string(),
+  structureId: z.string(),
+  name: z.string(),
   /** The sheet that goes on for cold nights there; null for the structure alone. */
-  cover: string | null;
-  windows: SeasonWindow[];
-  dates: SeasonDate[];
-}
+  cover: z.string().nullable(),
+  windows: z.array(seasonWindow),
+  dates: z.array(seasonDate),
+});
+export type SeasonPlaceView = z.infer<typeof seasonPlaceView>;
 
-export interface SeasonClimate {
+export const seasonClimate = z.object({
   /** What it is from: a station's days, months that were typed, or the coarse table by latitude and height. */
-  from: 'daily' | 'monthly' | 'table';
+  from: z.enum(['daily', 'monthly', 'table']),
   /** Of a station's days: how many years. */
-  years: number;
-  lastSpring: string | null;
-  firstAutumn: string | null;
+  years: z.number(),
+  /** The town of the table that stands for the place; null where months or days were brought, or none is near. */
+  town: z.object({ name: z.string(), km: z.number() }).nullable(),
+  lastSpring: z.string().nullable(),
+  firstAutumn: z.string().nullable(),
   /** Frost dates of the site that these months cannot be brought to. */
-  missed: string[];
-}
+  missed: z.array(z.string()),
+});
+export type SeasonClimate = z.infer<typeof seasonClimate>;
 
-export interface SeasonCropView {
-  crop: string;
-  name: string;
-  how: 'sow' | 'transplant';
-  mayTransplant: boolean;
+export const seasonCropView = z.object({
+  crop: z.string(),
+  name: z.string(),
+  how: z.enum(['sow', 'transplant']),
+  mayTransplant: z.boolean(),
   /** Said as planted, else as sown. */
-  planted: boolean;
-  today: string;
-  latitude: number;
-  climate: SeasonClimate;
+  planted: z.boolean(),
+  today: z.string(),
+  latitude: z.number(),
+  climate: seasonClimate,
   /** Structures that are too low for it. */
-  tooLow: string[];
+  tooLow: z.array(z.string()),
   /** Places in the farm's order; those worked out so far. */
-  places: SeasonPlaceView[];
-  progress: PlanProgress;
+  places: z.array(seasonPlaceView),
+  progress: planProgress,
   /** What kills it, °C, soft and hard; chilling above zero where it has one. */
-  damageC: [number, number];
-  deathC: [number, number];
-  chillingC: number | null;
-}
+  damageC: z.tuple([z.number(), z.number()]),
+  deathC: z.tuple([z.number(), z.number()]),
+  chillingC: z.number().nullable(),
+});
+export type SeasonCropView = z.infer<typeof seasonCropView>;
 
-export interface SeasonRow {
-  crop: string;
-  name: string;
-  planted: boolean;
-  structureId: string;
-  place: string;
+export const seasonRow = z.object({
+  crop: z.string(),
+  name: z.string(),
+  planted: z.boolean(),
+  structureId: z.string(),
+  place: z.string(),
   /** The sheet that is reckoned with on cold nights. */
-  cover: string | null;
+  cover: z.string().nullable(),
   /** 0 where it may be begun today, else in so many days. */
-  inDays: number;
-  opens: string;
-  latest: string;
-  leftDays: number;
+  inDays: z.number(),
+  opens: z.string(),
+  latest: z.string(),
+  leftDays: z.number(),
   /** Shares of years that it comes off in begun today, and a week or two after the window has shut. */
-  success: number;
-  after: number;
+  success: z.number(),
+  after: z.number(),
   /** What it is mostly then. */
-  afterIs: 'lostToCold' | 'notReady' | 'notClear' | 'bolted' | 'cooked';
-  readyDays: number | null;
-}
+  afterIs: z.enum(['lostToCold', 'notReady', 'notClear', 'bolted', 'cooked']),
+  readyDays: z.number().nullable(),
+});
+export type SeasonRow = z.infer<typeof seasonRow>;
 
 /** Something to be done with a planting, this week or soon, or left undone. */
-export interface SeasonJob {
-  plantingId: string;
-  step: StepId;
-  date: string;
-  mayMove: boolean;
-  crop: string;
-  name: string;
-  cultivar: string;
-  bedId: string;
-  bed: string;
-  place: string;
-  rows: number;
+export const seasonJob = z.object({
+  plantingId: z.string(),
+  step: stepId,
+  date: z.string(),
+  mayMove: z.boolean(),
+  crop: z.string(),
+  name: z.string(),
+  cultivar: z.string(),
+  bedId: z.string(),
+  bed: z.string(),
+  place: z.string(),
+  rows: z.number(),
   /** Of all its rows together. */
-  metres: number;
+  metres: z.number(),
   /** Said as planted, else as sown. */
-  planted: boolean;
+  planted: z.boolean(),
   /** Of what is still to go into the ground: the share of years in which it comes off on its day, and begun today. */
-  chance: { then: number; today: number; todayIs: SeasonRow['afterIs'] } | null;
-}
+  chance: z
+    .object({
+      then: z.number(),
+      today: z.number(),
+      todayIs: seasonRow.shape.afterIs,
+    })
+    .nullable(),
+});
+export type SeasonJob = z.infer<typeof seasonJob>;
 
-export interface SeasonView {
-  today: string;
-  jobs: SeasonJob[];
-  climate: SeasonClimate;
-  rows: SeasonRow[];
+export const seasonView = z.object({
+  today: z.string(),
+  jobs: z.array(seasonJob),
+  climate: seasonClimate,
+  rows: z.array(seasonRow),
   /** The first to open where none is open or opens soon. */
-  next: {
-    crop: string;
-    name: string;
-    planted: boolean;
-    place: string;
-    date: string;
-    inDays: number;
-  } | null;
-  progress: PlanProgress;
-  places: number;
-}
+  next: z
+    .object({
+      crop: z.string(),
+      name: z.string(),
+      planted: z.boolean(),
+      place: z.string(),
+      date: z.string(),
+      inDays: z.number(),
+    })
+    .nullable(),
+  progress: planProgress,
+  places: z.number(),
+});
+export type SeasonView = z.infer<typeof seasonView>;
 
 /** A planting from its seed to now: what was done, what nights it went through, what was noted. */
-export interface StoryView {
-  planting: Planting;
-  cropName: string;
-  bed: { id: string; name: string; place: string };
-  today: string;
-  nowMs: number;
+export const storyView = z.object({
+  planting: thing<Planting>(),
+  cropName: z.string(),
+  bed: z.object({
+    id: z.string(),
+    name: z.string(),
+    place: z.string(),
+  }),
+  today: z.string(),
+  nowMs: z.number(),
   /** In the ground today, not cleared. */
-  stands: boolean;
+  stands: z.boolean(),
   /** Days since it went into the ground; below zero while it is planned. */
-  daysIn: number;
+  daysIn: z.number(),
   /** 0 to 1; null while it does not stand. */
-  hardening: number | null;
+  hardening: z.number().nullable(),
   /** Said as planted, else as sown. */
-  planted: boolean;
+  planted: z.boolean(),
   /** How far its place's years are gone through: until then its pickings have no day. */
-  progress: PlanProgress;
-  steps: { id: StepId; date: string; done: boolean }[];
+  progress: planProgress,
+  steps: z.array(
+    z.object({
+      id: stepId,
+      date: z.string(),
+      done: z.boolean(),
+    }),
+  ),
   /** Nights by the date of their evening: the lowest leaf by the model, and where harm then began. */
-  nights: { night: string; leafC: number; harmC: number }[];
-  tonight: { leafC: Range; harmC: number } | null;
-  harvestedKg: number;
-  entries: LogEntry[];
-}
+  nights: z.array(
+    z.object({
+      night: z.string(),
+      leafC: z.number(),
+      harmC: z.number(),
+    }),
+  ),
+  tonight: z
+    .object({
+      leafC: range,
+      harmC: z.number(),
+    })
+    .nullable(),
+  harvestedKg: z.number(),
+  entries: z.array(logEntry),
+});
+export type StoryView = z.infer<typeof storyView>;
 
 /** What a station's file holds and what it is good for. */
-export interface ClimateRead {
-  taken: boolean;
-  kind: 'days' | 'hours' | 'epw';
-  days: number;
-  gaps: number;
-  from: string | null;
-  to: string | null;
-  use: 'record' | 'months' | 'nothing';
-  years: number;
-  why: string | null;
+export const climateRead = z.object({
+  taken: z.boolean(),
+  kind: z.enum(['days', 'hours', 'epw']),
+  days: z.number(),
+  gaps: z.number(),
+  from: z.string().nullable(),
+  to: z.string().nullable(),
+  use: z.enum(['record', 'months', 'nothing']),
+  years: z.number(),
+  why: z.string().nullable(),
   /** Mean low and high of each month, °C. */
-  months: { lowC: number; highC: number }[];
-  badRows: { row: number; reason: string }[];
+  months: z.array(
+    z.object({
+      lowC: z.number(),
+      highC: z.number(),
+    }),
+  ),
+  badRows: z.array(
+    z.object({
+      row: z.number(),
+      reason: z.string(),
+    }),
+  ),
   /** Log entry to take it back by. */
-  recordId: string | null;
-}
+  recordId: z.string().nullable(),
+});
+export type ClimateRead = z.infer<typeof climateRead>;
 
 /** A counter with how far it is, and when it is likely to be full. */
-export interface CounterView {
-  counter: Counter;
-  place: string;
-  sofar: number;
-  share: number;
-  early: string | null;
-  middle: string | null;
-  late: string | null;
-  full: boolean;
-}
+export const counterView = z.object({
+  counter: ofCore<Counter>(),
+  place: z.string(),
+  sofar: z.number(),
+  share: z.number(),
+  early: z.string().nullable(),
+  middle: z.string().nullable(),
+  late: z.string().nullable(),
+  full: z.boolean(),
+});
+export type CounterView = z.infer<typeof counterView>;
 
-export interface CountersView {
-  today: string;
+export const countersView = z.object({
+  today: z.string(),
   /** The soonest first. */
-  counters: CounterView[];
-}
+  counters: z.array(counterView),
+});
+export type CountersView = z.infer<typeof countersView>;

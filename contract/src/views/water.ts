@@ -1,37 +1,40 @@
 /** Water: what each bed lacks, when it wants some, whether it may have it. */
-import type { Lack } from '@fogata/core';
+import { z } from 'zod';
+import { lack } from './coreNight';
 
-export interface WaterRow {
-  bedId: string;
-  name: string;
-  place: string;
-  crops: string[];
-  kind: 'bed' | 'seedbed' | 'pots';
+export const waterRow = z.object({
+  bedId: z.string(),
+  name: z.string(),
+  place: z.string(),
+  crops: z.array(z.string()),
+  kind: z.enum(['bed', 'seedbed', 'pots']),
   /** What it lacks of full, at what lack it wants water, what it holds, mm; null of pots. */
-  lacksMm: number | null;
-  wantsMm: number | null;
-  holdsMm: number | null;
+  lacksMm: z.number().nullable(),
+  wantsMm: z.number().nullable(),
+  holdsMm: z.number().nullable(),
   /** Used today, mm. */
-  usedMm: number;
+  usedMm: z.number(),
   /** The day on which it wants water; null where not within the forecast. */
-  on: string | null;
+  on: z.string().nullable(),
   /** The first day that it may have it, for the frost; null where none of those known. */
-  may: string | null;
-  mm: number;
-  litres: number;
+  may: z.string().nullable(),
+  mm: z.number(),
+  litres: z.number(),
   /** Of the drip lines; null where the farm has none. */
-  minutes: number | null;
+  minutes: z.number().nullable(),
   /** Pots: so often a day. */
-  times: number;
+  times: z.number(),
   /** When it was last watered or felt; null where nobody said. */
-  since: string | null;
-}
+  since: z.string().nullable(),
+});
+export type WaterRow = z.infer<typeof waterRow>;
 
-export interface WaterView {
-  today: string;
-  rows: WaterRow[];
+export const waterView = z.object({
+  today: z.string(),
+  rows: z.array(waterRow),
   /** No forecast reaches far: only today is known. */
-  lack: Lack | null;
+  lack: lack.nullable(),
   /** Days that are known ahead. */
-  aheadDays: number;
-}
+  aheadDays: z.number(),
+});
+export type WaterView = z.infer<typeof waterView>;

@@ -1,31 +1,57 @@
 /** Weather that came: a table looked at, and the forecasts there are. */
 import type { TypedForecast, WeatherEntry } from '@fogata/core';
+import { z } from 'zod';
+import { ofCore } from './parts';
 
-export interface ImportView {
-  taken: boolean;
-  rows: number;
-  fromMs: number | null;
-  toMs: number | null;
-  minC: number | null;
-  columns: { header: string; meaning: string }[];
-  badRows: { row: number; reason: string }[];
-  preview: WeatherEntry[];
+export const importView = z.object({
+  taken: z.boolean(),
+  rows: z.number(),
+  fromMs: z.number().nullable(),
+  toMs: z.number().nullable(),
+  minC: z.number().nullable(),
+  columns: z.array(
+    z.object({
+      header: z.string(),
+      meaning: z.string(),
+    }),
+  ),
+  badRows: z.array(
+    z.object({
+      row: z.number(),
+      reason: z.string(),
+    }),
+  ),
+  preview: z.array(ofCore<WeatherEntry>()),
   /** What the table lacks and was estimated. */
-  estimated: string[];
-}
+  estimated: z.array(z.string()),
+});
+export type ImportView = z.infer<typeof importView>;
 
-export interface ForecastView {
-  imported: {
-    id: string;
-    name: string;
-    source: 'typed' | 'file' | 'push' | 'poll';
-    issuedMs: number;
-    importedMs: number;
-    fromMs: number;
-    toMs: number;
-    active: boolean;
-    typed: TypedForecast | null;
-  }[];
+export const forecastView = z.object({
+  imported: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      source: z.enum(['typed', 'file', 'push', 'poll']),
+      issuedMs: z.number(),
+      importedMs: z.number(),
+      fromMs: z.number(),
+      toMs: z.number(),
+      active: z.boolean(),
+      typed: ofCore<TypedForecast>().nullable(),
+    }),
+  ),
   /** The one that tonight goes by; null where none reaches through it. */
-  using: string | null;
-}
+  using: z.string().nullable(),
+});
+export type ForecastView = z.infer<typeof forecastView>;
+
+/** What feeds are set up, and how the last poll went. */
+export const feedView = z.object({
+  /** Whether a token is out; it is shown only once. */
+  token: z.boolean(),
+  /** Whether an address for calendars is out. */
+  calendar: z.boolean(),
+  poll: z.object({ url: z.string(), lastMs: z.number().nullable(), words: z.string() }).nullable(),
+});
+export type FeedView = z.infer<typeof feedView>;

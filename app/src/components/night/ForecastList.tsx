@@ -1,4 +1,5 @@
 /** The forecasts that came, which of them tonight goes by, and how one is set aside. */
+import { api, call } from '@fogata/contract/client';
 import type { ForecastView } from '@fogata/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -26,7 +27,7 @@ export function ForecastList() {
       ? `${format.t(f.typed.lowC, 0)} to ${format.t(f.typed.highC, 0)}, typed`
       : `${f.name}, ${FROM[f.source]}`;
   const set = (f: Listed) =>
-    void change(`/api/forecasts/${f.id}/${f.active ? 'drop' : 'use'}`, 'POST').catch((e: Error) =>
+    void change(call(f.active ? api.dropForecast : api.useForecast, { id: f.id })).catch((e: Error) =>
       setProblem(e.message),
     );
   return (

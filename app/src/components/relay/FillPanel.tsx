@@ -2,6 +2,7 @@
  * Gaps filled by proposal. It answers: what could go into the rows that lie idle, what does it bring, and what does it risk? Each may be taken by
  * itself or all of them; what is refused is left out when it is asked again.
  */
+import { api, call } from '@fogata/contract/client';
 import type { FillProposal, FillView } from '@fogata/contract';
 import { cropById, type Planting } from '@fogata/core';
 import { useState } from 'react';
@@ -101,7 +102,7 @@ export function FillPanel({ board, bedIds }: { board: Board; bedIds?: readonly s
     setProblem(null);
     setTaken(new Set());
     try {
-      await change('/api/relay/fill', 'POST', { aim, weeks: 40, refused: but });
+      await change(call(api.startFill), { aim, weeks: 40, refused: but });
       setOn(true);
       await mutate();
     } catch (e) {
@@ -139,7 +140,7 @@ export function FillPanel({ board, bedIds }: { board: Board; bedIds?: readonly s
         {busy ? (
           <Button
             label="Stop"
-            onPress={() => void change('/api/relay/fill', 'DELETE').then(() => mutate())}
+            onPress={() => void change(call(api.stopFill)).then(() => mutate())}
             testID="fill-stop"
           />
         ) : null}

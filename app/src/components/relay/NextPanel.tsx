@@ -27,7 +27,7 @@ export function NextPanel({ board, rows, onClose }: { board: Board; rows: RowsAs
   const freeDay = year ? freeAfter(rows.bedId, { ...rows, strips: [] }, year.strips, year.today + 1) : 0;
   const from = isoOf(freeDay);
   const { data, error } = useNext(
-    bed ? `bed=${encodeURIComponent(bed.id)}&from=${from}&fromRow=${rows.fromRow}&toRow=${rows.toRow}` : null,
+    bed ? { bed: bed.id, from, fromRow: rows.fromRow, toRow: rows.toRow } : null,
   );
   if (!year || !bed) return null;
   const plan = (c: NextChoice) => {

@@ -2,6 +2,7 @@
  * The board in the hand. Contract: what is moved shows at once with its quarrels and odds, is kept when it is let go, and is taken back and done
  * again without limit while the board is open; what the server refuses goes back to where it was, with its reason.
  */
+import { api, call } from '@fogata/contract/client';
 import type { RelayView } from '@fogata/contract';
 import type { Planting } from '@fogata/core';
 import { posts, relayChecker, supply } from '@fogata/core/relay';
@@ -21,7 +22,7 @@ interface Step {
 export const BACK_DAYS = 70;
 export const BOARD_WEEKS = 52;
 
-const save = (p: Planting) => change<{ recordId: string | null }>(`/api/plantings/${p.id}`, 'PUT', asBody(p));
+const save = (p: Planting) => change(call(api.putPlanting, { id: p.id }), asBody(p));
 /** What a planting is as a form sends it: what the server works out stays with it. */
 function asBody({ planned: _planned, done: _done, ...p }: Planting) {
   return p;

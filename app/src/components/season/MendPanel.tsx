@@ -23,8 +23,10 @@ function Asked({ planting }: { planting: Planting }) {
   const format = useFormat();
   const [stands, setStands] = useState(60);
   const [spares, setSpares] = useState(0);
-  const query = `stands=${stands / 100}${spares > 0 ? `&spares=${spares}` : ''}`;
-  const { data, error } = useMend(planting.id, query);
+  const { data, error } = useMend(planting.id, {
+    stands: stands / 100,
+    spares: spares > 0 ? spares : undefined,
+  });
   return (
     <View style={{ gap: 12 }} testID="mend">
       <Amount

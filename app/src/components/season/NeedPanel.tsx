@@ -1,4 +1,5 @@
 /** Backwards from a need. It answers: so much a week, from then to then: what do I sow when, where, and what will it cost in metres? */
+import { api, call, type Query } from '@fogata/contract/client';
 import type { NeedSowingView, NeedView } from '@fogata/contract';
 import { addDays, cropById, type Planting, type Segment } from '@fogata/core';
 import { useState } from 'react';
@@ -86,7 +87,7 @@ function Answer({ view }: { view: NeedView }) {
     setBusy(true);
     setProblem(null);
     try {
-      const { recordId } = await change<{ recordId: string | null }>('/api/plantings/many', 'POST', {
+      const { recordId } = await change(call(api.putPlantings), {
         name: `${view.name} for ${format.mass(view.kgPerWeek)} a week`,
         plantings: placed,
       });
@@ -140,13 +141,14 @@ function Answer({ view }: { view: NeedView }) {
 }
 
 export function NeedPanel({ crop, how, today }: { crop: string; how: 'sow' | 'transplant'; today: string }) {
-  const [asked, setAsked] = useState<string | null>(null);
+  const [asked, setAsked] = useState<Query | null>(null);
   const [from, setFrom] = useState(addDays(today, 90));
   const [to, setTo] = useState(addDays(today, 150));
   const [kg, setKg] = useState(5);
   const { data, error } = useNeed(crop, asked);
   if (cropById(crop).yieldKgPerM === null) return null;
-  const query = `from=${from}&to=${to}&kg=${kg}&how=${how}`;
+  const query = { from, to, kg, how };
+  const addressOf = (q: Query) => call(api.need, { crop }, q).address;
   return (
     <Fold title="Backwards from what you need">
       <View style={{ gap: 12 }}>
@@ -171,7 +173,7 @@ export function NeedPanel({ crop, how, today }: { crop: string; how: 'sow' | 'tr
           />
         ) : null}
         {asked && data?.answer ? <Answer view={data} /> : null}
-        {asked && asked !== query ? (
+        {asked && addressOf(asked) !== addressOf(query) ? (
           <Text kind="small" tone="ochre">
             ▲ This is of what was asked before; ask again.
           </Text>

@@ -1,4 +1,5 @@
 /** The seed of one cultivar: what is left, what a test said; counted, tested and thrown out here. */
+import { api, call } from '@fogata/contract/client';
 import type { LotView } from '@fogata/contract';
 import type { Crop, SeedLot } from '@fogata/core';
 import { useState } from 'react';
@@ -36,7 +37,7 @@ export function LotRows({
     }
   };
   const save = (lot: SeedLot) =>
-    tried(`Seed of ${lot.year}: changed`, () => change(`/api/lots/${lot.id}`, 'PUT', lot));
+    tried(`Seed of ${lot.year}: changed`, () => change(call(api.putLot, { id: lot.id }), lot));
   return (
     <>
       {lots.map((l, n) => {
@@ -100,7 +101,7 @@ export function LotRows({
                 <Button
                   label="Used up or thrown out"
                   onPress={() =>
-                    void tried(`Seed of ${lot.year}: gone`, () => change(`/api/lots/${lot.id}`, 'DELETE'))
+                    void tried(`Seed of ${lot.year}: gone`, () => change(call(api.dropLot, { id: lot.id })))
                   }
                 />
               </View>

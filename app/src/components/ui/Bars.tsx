@@ -1,4 +1,5 @@
 /** The bars that any screen may carry: no server, what waits, what can be taken back, the demo's clock. */
+import { api, call } from '@fogata/contract/client';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { change, useConnection, useFarm, useOutbox } from '../../data/hooks';
@@ -69,7 +70,7 @@ export function DemoClock() {
   const move = (to: 'hour' | 'closing' | 'morning' | number) => {
     setBusy(true);
     setProblem(null);
-    change('/api/clock', 'POST', typeof to === 'number' ? { toMs: to } : { move: to })
+    change(call(api.clock), typeof to === 'number' ? { toMs: to } : { move: to })
       .catch((e: Error) => setProblem(e.message))
       .finally(() => setBusy(false));
   };

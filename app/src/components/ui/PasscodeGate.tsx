@@ -1,4 +1,5 @@
 /** Asks for the farm's passcode where the server wants one; what waits on the device is kept meanwhile. */
+import { api, call } from '@fogata/contract/client';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Refused, request } from '../../data/api';
@@ -18,7 +19,7 @@ export function PasscodeGate({ children }: { children: ReactNode }) {
   const open = async () => {
     setProblem(null);
     try {
-      await request('/api/session', 'POST', { passcode });
+      await request(call(api.session), { passcode });
       setPasscode('');
       await refresh();
       void outbox.flush();

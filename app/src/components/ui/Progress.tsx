@@ -1,7 +1,7 @@
 /** How far the night is worked out: beds done of all, as a bar and in words. */
 import type { PlanProgress } from '@fogata/contract';
 import { View } from 'react-native';
-import { change, refresh } from '../../data/hooks';
+import { planAgain } from '../../data/hooks';
 import { useTheme } from '../../theme/theme';
 import { Problem } from './Bars';
 import { Text } from './Text';
@@ -12,7 +12,7 @@ export function Progress({ progress, still = false }: { progress: PlanProgress; 
   if (progress.state === 'ready' || progress.state === 'empty' || progress.state === 'waiting') return null;
   if (progress.state === 'failed')
     return (
-      <Problem onRetry={() => void change('/api/plan/again', 'POST').catch(() => refresh())}>
+      <Problem onRetry={() => void planAgain()}>
         {progress.message ?? 'The night could not be worked out.'}
       </Problem>
     );
