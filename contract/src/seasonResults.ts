@@ -61,7 +61,7 @@ export function windowsResult(
         })),
         misses: MISSES[w.school],
       })),
-      dates: rows.map(({ day: d, ready, upDays: _up, overDays: _over, ...shares }) => ({
+      dates: rows.map(({ day: d, ready, upDays: _up, overDays: _over, mildew: _mildew, ...shares }) => ({
         date: monthDayOf(d),
         ready: {
           early: ready.early === null ? null : monthDayOf(d + ready.early),

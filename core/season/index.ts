@@ -3,6 +3,8 @@ export * from '../src/climate/climate';
 export * from '../src/climate/dailyCsv';
 export * from '../src/climate/frost';
 export * from '../src/climate/hours';
+export * from '../src/climate/nearTown';
+export * from '../src/growth/mildew';
 export * from '../src/climate/record';
 export * from '../src/climate/stationFile';
 export {

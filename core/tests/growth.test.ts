@@ -29,6 +29,7 @@ function place(of: (day: number) => Partial<Record<Exclude<keyof Under, 'count'>
     maxC: make((o) => o.maxC ?? mean(o) + 3),
     soilC: make((o) => o.soilC ?? mean(o)),
     lightMol: make((o) => o.lightMol ?? 30),
+    damp: Uint8Array.from({ length: n }, (_, d) => of(d).damp ?? 0),
   };
 }
 const at = (crop: Crop, under: Under, latitude = 47): Season => season(crop, under, dayLengths(latitude));

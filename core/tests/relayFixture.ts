@@ -22,6 +22,7 @@ export function evenOutlook(
       success,
       overDays,
       upDays: 8,
+      mildew: 0,
     })),
   };
 }

@@ -6,6 +6,8 @@ import {
   climateOfFarm,
   cloudOf,
   coarseMonths,
+  monthOf,
+  nearTown,
   dayMs,
   fromMonthly,
   hasRoom,
@@ -21,6 +23,7 @@ import {
   type DateRow,
   type Window,
 } from '../season';
+import { TOWN_TABLE } from '../src/climate/townTable';
 import { aBed, aCover, aFrame, aStructure } from './fixtures';
 
 const site = { latitude: 47, longitude: 8, elevationM: 450 };
@@ -31,10 +34,43 @@ describe('months that nobody typed', () => {
     const january = (more: object) => coarseMonths({ ...site, ...more })[0]!;
     expect(january({ elevationM: 1500 }).lowC).toBeLessThan(january({}).lowC - 5);
     expect(january({ latitude: 60 }).highC).toBeLessThan(january({}).highC);
-    expect(january({ latitude: -40 }).lowC).toBeGreaterThan(
-      coarseMonths({ ...site, latitude: -40 })[6]!.lowC + 5,
-    );
+    const south = { ...site, latitude: -37, longitude: 145 };
+    expect(coarseMonths(south)[0]!.lowC).toBeGreaterThan(coarseMonths(south)[6]!.lowC + 5);
     for (const m of coarseMonths(site)) expect(m.highC).toBeGreaterThan(m.lowC + 4);
+  });
+
+  test('are those of the nearest town, moved to the height; far from all, what the latitude says', () => {
+    const berlin = nearTown({ latitude: 52.4, longitude: 13, elevationM: 40 })!;
+    expect(berlin).toMatchObject({ name: 'Berlin', km: expect.closeTo(29.3, 1) as number });
+    expect(berlin.months[0]!.lowC).toBeCloseTo(-1.5, 6);
+    expect(berlin.months[6]!.highC).toBeCloseTo(25, 6);
+    // a hundred metres higher, six tenths of a degree
+    const higher = nearTown({ latitude: 52.4, longitude: 13, elevationM: 140 })!;
+    expect(higher.months[3]!.lowC).toBeCloseTo(berlin.months[3]!.lowC - 0.6, 6);
+    const atSea = { latitude: 30, longitude: -45, elevationM: 0 };
+    expect(nearTown(atSea)).toBeNull();
+    expect(coarseMonths(atSea)).toHaveLength(12);
+  });
+
+  test('between the months of the table lie on a year’s and a half year’s wave', () => {
+    const year = [-2, 4, 14, 6];
+    year.forEach((c, quarter) => expect(monthOf(year, 3 * quarter)).toBeCloseTo(c, 10));
+    // two figures alike are no wave, and every month is that
+    for (let m = 0; m < 12; m++) expect(monthOf([7, 7, 7, 7], m)).toBeCloseTo(7, 10);
+    // February of a place whose February is known: −2.0 at night in Berlin
+    expect(monthOf([-1.5, 4.5, 14.5, 6.5], 1)).toBeCloseTo(-1.3, 0);
+  });
+
+  test('everywhere in the table have a night under its day, and a summer in its own half of the year', () => {
+    for (const line of TOWN_TABLE.trim().split('\n')) {
+      const [name, lat, lon, m] = line.split('|').map((c) => c.trim());
+      const here = { latitude: Number(lat), longitude: Number(lon), elevationM: Number(m) };
+      const { months: year, name: found } = nearTown(here)!;
+      expect(found).toBe(name);
+      expect(year.every((x) => x.highC > x.lowC + 2 && x.highC < x.lowC + 20)).toBe(true);
+      if (Math.abs(here.latitude) > 15)
+        expect(Math.sign(year[6]!.highC - year[0]!.highC)).toBe(Math.sign(here.latitude));
+    }
   });
 
   test('say that they are from the table; typed ones that they are not; eleven are none', () => {
@@ -138,6 +174,7 @@ describe('what is to be begun', () => {
     day: i * 5,
     ready: { early: null, middle: null, late: null },
     upDays: null,
+    mildew: 0,
     overDays: null,
     lostToCold: 0,
     notReady: i / 73,

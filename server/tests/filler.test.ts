@@ -18,6 +18,7 @@ const row = (day: number) => ({
   success: 1,
   overDays: 50,
   upDays: 7,
+  mildew: 0,
 });
 const answer = {
   rows: [row(0), row(100), row(200)],

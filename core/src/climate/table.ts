@@ -1,12 +1,13 @@
 /**
- * Twelve months where nothing is typed. Contract: `coarseMonths(site)` is what the table of latitudes and heights has, good to some 5 K,
- * always to be shown as that; `climateOfFarm` takes a station's days where there are, else the months that the
+ * Twelve months where nothing is typed. Contract: `coarseMonths(site)` is what the nearest town of a coarse table has, good to some 2 K
+ * there; far from all towns what the latitude and height say, good to some 5 K; always to be shown as that; `climateOfFarm` takes a station's days where there are, else the months that the
  * grower typed, else these, and the frost dates.
  */
 import type { Site } from '../heat/types';
 import { fromMonthly, type Climate, type Monthly } from './climate';
 import { fromDaily, type Day } from './record';
 import { withFrostDates, type FrostDates } from './frost';
+import { nearTown } from './nearTown';
 import { zonalMeanC } from './zonal';
 
 const MIDDLES = Array.from({ length: 12 }, (_, m) => Date.UTC(2001, m, 15, 12));
@@ -14,6 +15,10 @@ const MIDDLES = Array.from({ length: 12 }, (_, m) => Date.UTC(2001, m, 15, 12));
 const halfSwingK = (meanC: number) => 3 + 0.15 * Math.min(20, Math.max(0, meanC));
 
 export function coarseMonths(site: Site): Monthly[] {
+  return nearTown(site)?.months ?? byLatitude(site);
+}
+
+function byLatitude(site: Site): Monthly[] {
   return MIDDLES.map((ms) => {
     const meanC = zonalMeanC(site, ms);
     return { lowC: meanC - halfSwingK(meanC), highC: meanC + halfSwingK(meanC) };

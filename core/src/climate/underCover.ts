@@ -28,7 +28,11 @@ export const OUTPUTS = ['leafMinC', 'maxC', 'meanC', 'soilC', 'lightMol'] as con
 export type Output = (typeof OUTPUTS)[number];
 
 /** A day's values under the stack; `count` years of days each. */
-export type Under = Record<Output, Float32Array> & { count: number };
+export type Under = Record<Output, Float32Array> & {
+  count: number;
+  /** 1 of a dull day on which it all stays shut and leaves stay wet. */
+  damp: Uint8Array;
+};
 
 export interface Reduced {
   /** Weights on the drivers, by output; and of what it would reach shut. */
@@ -36,6 +40,8 @@ export interface Reduced {
   shutMax: Float64Array;
   opensAtC: number | null;
   clear: Float64Array;
+  /** Whether something closes over it that no air passes. */
+  closes: boolean;
 }
 
 export const BASE = 31;
@@ -129,6 +135,9 @@ export const dot = (w: Float64Array, x: Float64Array, n: number) => {
   return sum;
 };
 
+/** Of a clear day's sun: under this leaves that are shut in do not dry. Starting value. */
+const DULL = 0.5;
+
 export function daysUnder(model: Reduced, years: Years): Under {
   const n = years.count * YEAR_DAYS;
   const make = () => new Float32Array(n);
@@ -139,14 +148,16 @@ export function daysUnder(model: Reduced, years: Years): Under {
     meanC: make(),
     soilC: make(),
     lightMol: make(),
+    damp: new Uint8Array(n),
   };
-  const { clear, weights, shutMax, opensAtC } = model;
+  const { clear, weights, shutMax, opensAtC, closes } = model;
   const f = startOf(years, clear);
   const x = new Float64Array(DRIVERS);
   for (let i = 0; i < n; i++) {
     drivers(years, clear, i, f, x);
     opened(x, dot(shutMax, x, BASE), opensAtC);
     for (const o of OUTPUTS) out[o][i] = dot(weights[o], x, DRIVERS);
+    if (closes && x[BASE] === 0 && years.sunShare[i]! < DULL) out.damp[i] = 1;
     out.maxC[i] = Math.max(out.maxC[i]!, out.leafMinC[i]!);
     out.lightMol[i] = Math.max(0, out.lightMol[i]!);
     f.add((years.lowC[i]! + years.highC[i]!) / 2, clear[i % YEAR_DAYS]! * years.sunShare[i]!);

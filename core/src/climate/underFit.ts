@@ -228,7 +228,11 @@ export function fitUnder(spec: UnderSpec): Reduced {
       ),
     ]),
   ) as Record<Output, Float64Array>;
-  return { weights, shutMax, opensAtC, clear };
+  const closes = spec.stack.some((l) => {
+    const m = MATERIALS[l.material];
+    return m.permeabilityMsPa === 0 && m.openShare < 0.01;
+  });
+  return { weights, shutMax, opensAtC, clear, closes };
 }
 
 export interface ReducedError {

@@ -58,6 +58,7 @@ export const MEASURES = {
   load: { si: 'kg/m²', feet: 'lb/ft²', per: 0.3048 ** 2 / 0.45359237 },
   rain: { si: 'mm', feet: 'in', per: 1 / 25.4 },
   speed: { si: 'm/s', feet: 'mph', per: 3600 / 1609.344 },
+  distance: { si: 'km', feet: 'mi', per: 1 / 1.609344 },
 } as const;
 export type Measure = keyof typeof MEASURES;
 

@@ -8,6 +8,7 @@ import { YEAR_DAYS } from '../climate/climate';
 import type { Under } from '../climate/underCover';
 import { FRESH, hardnessLimit, hardnessOf, ROOTED_DD } from '../hardiness/acclimation';
 import { daysLost, leavesLost, plantsLost } from '../hardiness/injury';
+import { mildewOf } from './mildew';
 import { growthOf, risingDays } from './thermal';
 
 export type How = 'sow' | 'transplant';
@@ -23,7 +24,12 @@ export interface Season {
   gain: Float32Array;
   loss: Float32Array;
   dayH: Float64Array;
+  /** Of each day, the share of leaves that has mildew. */
+  mildew: Float32Array;
 }
+
+/** A leaf that has mildew makes less by this share. Starting value. */
+const SICK_LEAF = 0.6;
 
 export function season(crop: Crop, under: Under, dayH: Float64Array): Season {
   const n = under.leafMinC.length;
@@ -31,14 +37,16 @@ export function season(crop: Crop, under: Under, dayH: Float64Array): Season {
   const growth = new Float64Array(n + 1);
   const gain = new Float32Array(n);
   const loss = new Float32Array(n);
+  const mildew = mildewOf(crop, under);
   for (let i = 0; i < n; i++) {
     rise[i + 1] = rise[i]! + (crop.emergence ? risingDays(under.soilC[i]!, crop.emergence) : 0);
-    growth[i + 1] = growth[i]! + growthOf(crop, under.leafMinC[i]!, under.maxC[i]!, under.lightMol[i]!);
+    const grows = growthOf(crop, under.leafMinC[i]!, under.maxC[i]!, under.lightMol[i]!);
+    growth[i + 1] = growth[i]! + grows * (1 - SICK_LEAF * mildew[i]!);
     const change = hardnessOf(crop, under.meanC[i]!);
     gain[i] = change.gain;
     loss[i] = change.loss;
   }
-  return { crop, under, rise, growth, gain, loss, dayH };
+  return { crop, under, rise, growth, gain, loss, dayH, mildew };
 }
 
 /** First day at whose end a sum has come to `target`, from `from`; the series' length where it never does. */

@@ -23,6 +23,8 @@ export interface DateRow extends Record<Failure, number> {
   overDays: number | null;
   /** Days until it is up, of what is sown, in the middle year; null where in fewer than half of the years it comes. */
   upDays: number | null;
+  /** Share of its leaves that have mildew at the first picking, the mean of the years that come to one; 0 where none does. */
+  mildew: number;
 }
 
 export const EVERY_DAYS = 5;
@@ -110,10 +112,14 @@ export function datesOf(s: Season, how: How, want: Want, years: number, stands =
     const readies: number[] = [];
     const ups: number[] = [];
     const overs: number[] = [];
+    let sick = 0;
     for (let y = 0; y < years; y++) {
       const { failed, ready, up } = outcome(s, y * YEAR_DAYS + day, how, want, luck[y]!);
       if (failed) counts[failed] += 1;
-      if (ready !== null) readies.push(ready);
+      if (ready !== null) {
+        readies.push(ready);
+        sick += s.mildew[y * YEAR_DAYS + day + ready]!;
+      }
       if (up !== null) ups.push(up);
       if (stands && ready !== null && y % STANDS_EVERY === 0) {
         const over = standsUntil(s, y * YEAR_DAYS + day, how, luck[y]!);
@@ -138,6 +144,7 @@ export function datesOf(s: Season, how: How, want: Want, years: number, stands =
       success: share(years - failed),
       overDays: overs[overs.length >> 1] ?? null,
       upDays: at(0.5, ups),
+      mildew: readies.length > 0 ? sick / readies.length : 0,
     });
   }
   return rows;

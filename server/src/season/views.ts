@@ -19,6 +19,7 @@ import {
   type Crop,
   type Figures,
   type Planting,
+  type Site,
 } from '@fogata/core';
 import {
   asUsed,
@@ -29,6 +30,7 @@ import {
   hasRoom,
   isPlanted,
   monthDayOf,
+  nearTown,
   nextOpening,
   rowAt,
   seasonPlaces,
@@ -98,6 +100,7 @@ export function groundOf(data: FarmData, nowMs: number): Ground {
     shown: {
       from: days ? 'daily' : farm.climate ? 'monthly' : 'table',
       years: days ? farm.climateRecord!.years : 0,
+      town: days || farm.climate ? null : townOf({ latitude, longitude, elevationM }),
       lastSpring: frost.lastSpring,
       firstAutumn: frost.firstAutumn,
       missed,
@@ -107,6 +110,12 @@ export function groundOf(data: FarmData, nowMs: number): Ground {
 }
 /** Bringing months to the frost dates takes a moment, and changes with the site alone. */
 let lastClimate: { key: string; made: ReturnType<typeof climateOfFarm> } | null = null;
+
+/** The town of the coarse table that stands for a place. */
+function townOf(site: Site): SeasonClimate['town'] {
+  const town = nearTown(site);
+  return town && { name: town.name, km: Math.round(town.km) };
+}
 
 /** What the farm has other than the book of every planting of a crop. */
 const ownOf = (data: FarmData, crop: string): Figures | undefined =>
@@ -159,7 +168,7 @@ function windowView(w: Window, planted: boolean) {
   };
 }
 
-function dateView({ day, ready, ...shares }: DateRow): SeasonDate {
+function dateView({ day, ready, upDays: _up, overDays: _over, ...shares }: DateRow): SeasonDate {
   return { date: monthDayOf(day), readyDays: ready.middle, ...shares };
 }
 

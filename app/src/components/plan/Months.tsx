@@ -1,7 +1,8 @@
 /** A place's twelve months, as a climate page has them: two lines of twelve numbers, in the farm's own degrees. */
 import type { Farm, FarmPatch } from '@fogata/contract';
 import { temperatureFrom, temperatureIn } from '@fogata/core';
-import { useState } from 'react';
+import { nearTown } from '@fogata/core/season';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
@@ -21,6 +22,7 @@ export function readMonths(text: string): number[] | string {
 
 export function Months({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string) => void }) {
   const unit = farm.units.temperature;
+  const near = useMemo(() => nearTown(farm), [farm]);
   const shown = (of: 'lowC' | 'highC') =>
     (farm.climate ?? []).map((m) => String(Math.round(temperatureIn(m[of], unit) * 10) / 10)).join(' ');
   const [low, setLow] = useState(shown('lowC'));
@@ -39,8 +41,24 @@ export function Months({ farm, save }: { farm: Farm; save: (p: FarmPatch, label:
       <Text kind="small" tone="quiet">
         {farm.climate
           ? 'Season reckons its plausible years from them.'
-          : 'Any climate page of your nearest station has them. Until then Season goes by a coarse table of latitudes, good to some 5 degrees.'}
+          : near
+            ? `Any climate page of your nearest station has them. Until then Season goes by ${near.name}, from a coarse table, good to some 2 degrees there.`
+            : 'Any climate page of your nearest station has them. Until then Season goes by a coarse table of latitudes, good to some 5 degrees.'}
       </Text>
+      {!farm.climate && near && low.trim() === '' && high.trim() === '' ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Button
+            label={`Begin with those of ${near.name}`}
+            testID="months-near"
+            onPress={() => {
+              const line = (of: 'lowC' | 'highC') =>
+                near.months.map((m) => String(Math.round(temperatureIn(m[of], unit)))).join(' ');
+              setLow(line('lowC'));
+              setHigh(line('highC'));
+            }}
+          />
+        </View>
+      ) : null}
       <NoteField
         label={`Mean low of each month, January first, in °${unit}`}
         value={low}

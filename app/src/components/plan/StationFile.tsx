@@ -1,4 +1,5 @@
 /** A station's record for Season: a file is looked at, said what it is good for, and taken; it can be left again. */
+import { api, call } from '@fogata/contract/client';
 import type { ClimateRead, Farm, FarmPatch } from '@fogata/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -33,7 +34,7 @@ export function stationWords(r: ClimateRead, t: (c: number, digits?: number) => 
 /** A file that is refused still says what is wrong with it. */
 async function send(text: string, dryRun: boolean): Promise<ClimateRead> {
   try {
-    return await request<ClimateRead>('/api/climate', 'POST', { text, dryRun });
+    return await request(call(api.bringClimate), { text, dryRun });
   } catch (e) {
     if (e instanceof Refused && e.body !== null && typeof e.body === 'object' && 'badRows' in e.body)
       return e.body as ClimateRead;

@@ -1,6 +1,7 @@
 /** Season's words: dates as they are said, what goes wrong, how sure a date is. */
 import type { SeasonCropView, SeasonDate, SeasonRow, SeasonView } from '@fogata/contract';
 import { upper, type Segment } from '@fogata/core';
+import type { Format } from '../../data/format';
 
 const MONTHS = [
   'January',
@@ -129,7 +130,7 @@ export const placeTitle = (p: { name: string; cover: string | null }): string =>
   p.cover === null ? p.name : `${p.name}, ${p.cover} on cold nights`;
 
 /** How good the months are that it is reckoned from. */
-export function climateWords(c: SeasonView['climate']): string {
+export function climateWords(c: SeasonView['climate'], format: Pick<Format, 'far' | 'diff'>): string {
   const frost =
     c.lastSpring && c.firstAutumn
       ? `your frost dates, ${dayShort(c.lastSpring)} and ${dayShort(c.firstAutumn)}`
@@ -137,9 +138,11 @@ export function climateWords(c: SeasonView['climate']): string {
   const missed = c.missed.length > 0 ? ' These months cannot be brought to those dates: check them.' : '';
   if (c.from === 'daily')
     return `From ${c.years} years of a station’s days, and ${frost}.${missed.replace('These months', 'Its days')}`;
-  return c.from === 'monthly'
-    ? `From the twelve months typed for this site, and ${frost}.${missed}`
-    : `From a coarse table by latitude and height, good to some 5 degrees, and ${frost}. Type your place’s twelve months under Kit, The site.${missed}`;
+  if (c.from === 'monthly') return `From the twelve months typed for this site, and ${frost}.${missed}`;
+  const table = c.town
+    ? `From a coarse table’s months of ${c.town.name}, ${format.far(c.town.km)} away, good to some ${format.diff(2).replace('+', '')} there`
+    : `From a coarse table by latitude and height, good to some ${format.diff(5).replace('+', '')}`;
+  return `${table}, and ${frost}. Type your place’s twelve months under Kit, The site.${missed}`;
 }
 
 const STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
@@ -165,5 +168,9 @@ export function dateSentence(row: SeasonDate, at: string, begun: string): string
   const wrong = FAILURES.filter((f) => row[f] >= 0.05)
     .sort((a, b) => row[b] - row[a])
     .map((f) => `${FAILURE[f]} in ${ofHundred(row[f])}`);
-  return `${upper(begun)} on ${dayWords(at)}: ${ready}. It comes off in ${ofHundred(row.success)}${wrong.length > 0 ? `; it ${wrong.join(', ')}` : ''}.`;
+  const sick =
+    row.mildew >= 0.03 && row.readyDays !== null
+      ? ` Damp weeks shut in leave mildew on some ${Math.round(100 * row.mildew)} in 100 of its leaves by then: air it whenever the sun allows.`
+      : '';
+  return `${upper(begun)} on ${dayWords(at)}: ${ready}. It comes off in ${ofHundred(row.success)}${wrong.length > 0 ? `; it ${wrong.join(', ')}` : ''}.${sick}`;
 }
