@@ -81,6 +81,7 @@ const view: RelayView = {
     outlook('spinach', 'sow', 60),
   ],
   demand: [{ crop: null, from: '2027-01-01', to: '2027-12-31', kgPerWeek: 10 }],
+  nursery: { trayCells: 84, trays: null, shelfTrays: null, outTrays: null },
   cells: null,
   risk: 0.2,
   accepted: [],

@@ -20,7 +20,7 @@ jest.mock('../src/data/hooks', () => ({
   change: (...args: unknown[]) => mockChange(...args),
 }));
 jest.mock('../src/data/useSaveFarm', () => ({
-  useSaveFarm: () => ({ farm: { relay: mockRelay }, save: mockSave, problem: null }),
+  useSaveFarm: () => ({ farm: { relay: mockRelay, nursery: { trayCells: 84, trays: 3 } }, save: mockSave, problem: null }),
 }));
 jest.mock('expo-router', () => ({ router: {} }));
 
@@ -64,6 +64,8 @@ test('where nothing is asked for it says what gaps are filled for then', () => {
   mockRelay = { ...settings, demand: [] };
   render(<DemandPanel today="2027-01-14" />);
   expect(screen.getByText(/Nothing is asked for yet/)).toBeTruthy();
+  // trays that were counted are the cells that are reckoned with
+  expect(screen.getByText(/^Trays of 252 cells in all/)).toBeTruthy();
 });
 
 const today = dayOf('2027-05-01');

@@ -104,6 +104,29 @@ export const relaySchema = z.object({
   /** Warnings that were read and are not said again. */
   accepted: z.array(z.string().max(400)).max(2000).default([]),
 });
+/** Room for trays: how many there are, how many fit where they are raised and where they harden off; null where nobody said. */
+const trays = z
+  .number({ error: 'a number of trays' })
+  .int('whole trays')
+  .min(0, '0 or more')
+  .max(10_000, 'at most 10000');
+export const nurserySchema = z.object({
+  trayCells: z
+    .number({ error: 'a number of cells' })
+    .int('whole cells')
+    .min(1, '1 or more')
+    .max(1000, 'at most 1000')
+    .default(84),
+  trays: trays.nullable().default(null),
+  shelfTrays: trays.nullable().default(null),
+  outTrays: trays.nullable().default(null),
+});
+export const NO_NURSERY = nurserySchema.parse({});
+
+/** Cells of all trays: of those that were counted as trays, else as they were counted as cells; null where neither was. */
+export const cellsInAll = (farm: Pick<Farm, 'nursery' | 'relay'>): number | null =>
+  farm.nursery.trays === null ? farm.relay.cells : farm.nursery.trays * farm.nursery.trayCells;
+
 export type RelaySettings = z.infer<typeof relaySchema>;
 export const NO_RELAY: RelaySettings = relaySchema.parse({});
 
@@ -207,6 +230,7 @@ export const farmSchema = z.object({
   relay: relaySchema.default(NO_RELAY),
   messages: messagesSchema.default(USUAL_MESSAGES),
   drip: dripSchema.nullable().default(null),
+  nursery: nurserySchema.default(NO_NURSERY).describe('room for trays, before the bed'),
   counters: z.array(counterSchema).max(60, 'at most 60 counters').default([]),
 });
 export type Farm = z.infer<typeof farmSchema>;

@@ -29,6 +29,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/story\/[^/]+$/, 'A planting’s story'],
   [/^\/cover\/[^/]+$/, 'A cover'],
   [/^\/water$/, 'Water'],
+  [/^\/nursery$/, 'Trays'],
   [/^\/seeds$/, 'Seed'],
   [/^\/compare$/, 'Side by side'],
   [/^\/packet$/, 'A packet of seed'],

@@ -16,5 +16,6 @@ export * from '../src/relay/fillGaps';
 export * from '../src/relay/demandCsv';
 export * from '../src/relay/again';
 export * from '../src/relay/need';
+export * from '../src/relay/nursery';
 export * from '../src/relay/spots';
 export * from '../src/relay/mend';

@@ -162,6 +162,7 @@ export function SeasonScreen() {
             onPress={() => router.push('/board')}
             testID="to-board"
           />
+          <Button label="Trays" onPress={() => router.push('/nursery')} testID="to-nursery" />
           <Button label="Seed" onPress={() => router.push('/seeds')} testID="to-seeds" />
         </View>
         <CountersPanel />

@@ -3,7 +3,7 @@ import type { Planting } from '@fogata/core';
 import type { RelayBed } from '@fogata/core/relay';
 import { z } from 'zod';
 import { planProgress } from './night';
-import type { RelaySettings } from '../farm';
+import type { Farm, RelaySettings } from '../farm';
 import { outlook, proposal } from './coreSeason';
 import { ofCore, thing } from './parts';
 
@@ -16,7 +16,9 @@ export type RelayOutlook = z.infer<typeof relayOutlook>;
 
 export const relayView = z.object({
   demand: ofCore<RelaySettings['demand']>(),
+  /** Of all trays; null where they are not counted. */
   cells: z.number().nullable(),
+  nursery: ofCore<Farm['nursery']>(),
   risk: z.number(),
   accepted: z.array(z.string()),
   today: z.string(),

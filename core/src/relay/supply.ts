@@ -79,7 +79,7 @@ export function minutesBetween(s: Strip, from: number, to: number): number {
 }
 
 /** A tenth more cells than plants. */
-const SPARES = 1.1;
+export const SPARES = 1.1;
 /** Cells that a planting fills while it is raised. */
 export function cellsOn(s: Strip, day: number): number {
   if (s.how !== 'transplant' || s.planting.done?.plant !== undefined) return 0;

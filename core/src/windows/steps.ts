@@ -11,9 +11,14 @@ import { usualHow } from './farm';
 import { bench } from './schools';
 
 /** Outside by day, in by night, before it is planted, days. */
-const HARDEN_DAYS = 7;
+export const HARDEN_DAYS = 7;
 /** Small seed is sown thick and pricked out where it stands long in trays: after so many days, under so many mg, over so long. */
 const PRICK = { afterDays: 18, seedMg: 5, trayDays: 30 } as const;
+/** Days from sowing to pricking out; null of what is sown into its cells. */
+export const prickDays = (crop: Crop): number | null =>
+  bench(crop) >= PRICK.trayDays && crop.sowing !== null && crop.sowing.seedMg < PRICK.seedMg
+    ? PRICK.afterDays
+    : null;
 /** What did not take shows so many days after planting; what did not come up, so many after most of it has. */
 const GAPS_DAYS = { transplant: 10, sow: 7 } as const;
 
@@ -56,8 +61,8 @@ export function stepsOf(p: Planting, crop: Crop, expected: Expected): Step[] {
   if (howOf(p, crop) === 'transplant') {
     const trayDays = bench(crop);
     steps.push(step('sow', from(-trayDays), true));
-    if (trayDays >= PRICK.trayDays && crop.sowing !== null && crop.sowing.seedMg < PRICK.seedMg)
-      steps.push(step('prick', from(-trayDays + PRICK.afterDays), true));
+    const pricked = prickDays(crop);
+    if (pricked !== null) steps.push(step('prick', from(-trayDays + pricked), true));
     steps.push(step('harden', from(-HARDEN_DAYS), true), inGround('plant'));
     steps.push(step('gaps', from(GAPS_DAYS.transplant), false));
   } else {

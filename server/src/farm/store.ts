@@ -1,5 +1,5 @@
 /** Reads and writes of the farm: everything the planner needs in one load, records appended once, plans changed in place. */
-import { farmSchema, NO_GEAR, NO_RELAY, USUAL_MESSAGES, type Farm } from '@fogata/contract';
+import { farmSchema, NO_GEAR, NO_NURSERY, NO_RELAY, USUAL_MESSAGES, type Farm } from '@fogata/contract';
 import { addDays, localDate, withOwn, type Cultivar, type FarmFacts, type PastLow } from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
@@ -44,6 +44,7 @@ export const DEFAULT_FARM: Farm = {
   relay: NO_RELAY,
   messages: USUAL_MESSAGES,
   drip: null,
+  nursery: NO_NURSERY,
   counters: [],
 };
 

@@ -2,7 +2,7 @@
  * One filling of gaps at a time. Contract: `begin` starts it and stops the one before; `view` says at once how far it is; `stop` ends it with
  * what it has. First the places' years are gone through for every crop that may be proposed, then a thread works the plan out.
  */
-import type { FillView } from '@fogata/contract';
+import { cellsInAll, type FillView } from '@fogata/contract';
 import { cropById, cropOf } from '@fogata/core';
 import { dayOf, type FillAim } from '@fogata/core/relay';
 import { howOf, usualHow } from '@fogata/core/season';
@@ -128,7 +128,7 @@ export class Filler {
       outlooks: [...outlooks.values()],
       crops: crops.map((c) => ({ id: c.id, how: usualHow(c), valuePerM: c.valuePerM })),
       demand: relay.demand,
-      cells: relay.cells,
+      cells: cellsInAll(data.farm),
       minutesPerWeek: relay.hoursPerWeek === null ? null : relay.hoursPerWeek * 60,
       hourlyRate,
       risk: relay.risk,

@@ -1,5 +1,5 @@
 /** The board as the screen reads it: rows and their directions, plantings, and what each crop does in its place. */
-import type { RelayOutlook, RelayView } from '@fogata/contract';
+import { cellsInAll, type RelayOutlook, type RelayView } from '@fogata/contract';
 import { bedCentres, cropOf, kindOf, layoutOf, type Planting } from '@fogata/core';
 import type { RelayBed } from '@fogata/core/relay';
 import { asUsed, howOf, type SeasonPlace, frostShare } from '@fogata/core/season';
@@ -71,7 +71,7 @@ export function relayView(book: SeasonBook, data: FarmData, nowMs: number): Rela
   const { answers, progress } = book.ask(
     list.map((w) => questionOf(data, w.place, cropOf(w.planting), w.how, key, true, w.planting.own)),
   );
-  const { demand, cells, risk, accepted } = data.farm.relay;
+  const { demand, risk, accepted } = data.farm.relay;
   return {
     today,
     latitude: data.farm.latitude,
@@ -82,7 +82,8 @@ export function relayView(book: SeasonBook, data: FarmData, nowMs: number): Rela
       return a ? [outlookOf(w.structureId, w.kind, w.how, a)] : [];
     }),
     demand,
-    cells,
+    cells: cellsInAll(data.farm),
+    nursery: data.farm.nursery,
     risk,
     accepted,
     frost: Array.from({ length: 53 }, (_, w) => frostShare(climate, Math.min(364, w * 7 + 3))),

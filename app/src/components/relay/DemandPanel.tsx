@@ -2,9 +2,10 @@
  * What is asked for by the week, and what the plan has to do with: trays, hands, the risk. It answers: what do I have to have, when, and what
  * have I to do it with? Kept as it is changed, each change taken back by one tap.
  */
-import type { CropRow, RelaySettings } from '@fogata/contract';
+import { cellsInAll, type CropRow, type Farm, type RelaySettings } from '@fogata/contract';
 import { addDays, cropById } from '@fogata/core';
 import { readDemandCsv, toDemandCsv } from '@fogata/core/relay';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
@@ -122,6 +123,13 @@ function Pasted({ lines, onTake }: { lines: readonly Demand[]; onTake: (d: Deman
   );
 }
 
+function cellsWords(farm: Farm): string {
+  const cells = cellsInAll(farm);
+  return cells === null
+    ? 'Trays are not counted until you say how many there are.'
+    : `Trays of ${cells} cells in all, over everything that is raised at a time.`;
+}
+
 export function DemandPanel({ today }: { today: string }) {
   const format = useFormat();
   const { farm, save, problem } = useSaveFarm();
@@ -186,21 +194,16 @@ export function DemandPanel({ today }: { today: string }) {
           />
         ) : null}
         <View style={{ gap: 12, paddingTop: 12 }}>
-          <Amount
-            label="Cells in trays"
-            unit="cells"
-            value={relay.cells}
-            onChange={(cells) => put({ cells }, 'Cells')}
-            step={10}
-            bigStep={100}
-            min={0}
-            max={1_000_000}
-            note={
-              relay.cells === null
-                ? 'Not counted until you say how many there are.'
-                : 'In all, over everything that is raised at a time.'
-            }
-          />
+          <View style={{ gap: 6 }}>
+            <Text>{cellsWords(farm)}</Text>
+            <View style={{ flexDirection: 'row' }}>
+              <Button
+                label="Trays and where they stand"
+                onPress={() => router.push('/nursery')}
+                testID="to-nursery"
+              />
+            </View>
+          </View>
           <Amount
             label="Hours of work a week"
             unit="h"

@@ -42,6 +42,7 @@ export const DEMO_FARM: Farm = {
   ],
   climateRecord: null,
   messages: USUAL_MESSAGES,
+  nursery: { trayCells: 84, trays: 15, shelfTrays: 12, outTrays: 8 },
   drip: { lines: 2, spacingM: 0.2, litresPerHour: 1 },
   counters: [
     {
@@ -71,7 +72,6 @@ export const DEMO_FARM: Farm = {
       { crop: null, from: '2027-01-11', to: '2027-11-30', kgPerWeek: 25 },
       { crop: 'lettuce', from: '2027-04-05', to: '2027-07-31', kgPerWeek: 6 },
     ],
-    cells: 1200,
   },
 };
 

@@ -1,0 +1,216 @@
+/** Trays. It answers: do they fit, on the shelf and outside, in every week until they are planted, and what do I put off if not? */
+import type { Farm } from '@fogata/contract';
+import { batchesOf, nurseryWeeks, overOf, type NurseryWeek } from '@fogata/core/relay';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { BarChart } from 'react-native-gifted-charts';
+import { nurserySentence, weekName, weekSpan, weekWords } from '../components/relay/nurseryWords';
+import { yearOf } from '../components/relay/board';
+import { Problem } from '../components/ui/Bars';
+import { Button } from '../components/ui/Button';
+import { Amount } from '../components/ui/Fields';
+import { useWide } from '../components/ui/Frame';
+import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Sentence } from '../components/ui/Sentence';
+import { PartTitle, Text } from '../components/ui/Text';
+import { useRelay } from '../data/hooks';
+import { useSaveFarm } from '../data/useSaveFarm';
+import { useTheme } from '../theme/theme';
+import { FONT } from '../theme/tokens';
+
+const WEEKS = 26;
+const NO_MOVES = new Map();
+
+/** On the week's fullest day. */
+const trayCount = (w: NurseryWeek, where: 'shelf' | 'out') =>
+  w.batches.reduce((t, b) => t + (b.where === where ? b.trays : 0), 0);
+
+/** Trays by the week: on the shelf, and over that outside; a line for what there are. */
+function Weeks({
+  weeks,
+  trays,
+  width,
+}: {
+  weeks: readonly NurseryWeek[];
+  trays: number | null;
+  width: number;
+}) {
+  const theme = useTheme();
+  const most = Math.max(5, trays ?? 0, ...weeks.map((w) => w.all));
+  const step = Math.ceil(most / 4 / 5) * 5;
+  const text = { color: theme.quiet, fontFamily: FONT.label, fontSize: 14 };
+  const each = (width - 40) / weeks.length;
+  const fullest = weeks.reduce((a, w) => (w.all > a.all ? w : a));
+  return (
+    <View
+      role="img"
+      aria-label={`Trays by the week, at most ${fullest.all} in the week of ${weekName(fullest.fromDay)}`}
+      testID="nursery-weeks"
+      style={{ paddingTop: 12 }}
+    >
+      <BarChart
+        stackData={weeks.map((w, i) => ({
+          stacks: [
+            { value: trayCount(w, 'shelf'), color: theme.pine },
+            { value: trayCount(w, 'out'), color: theme.ochre },
+          ],
+          label: i % 4 === 0 ? weekName(w.fromDay).split(' ')[1]!.slice(0, 3) : '',
+          labelWidth: 36,
+        }))}
+        width={width - 40}
+        height={130}
+        barWidth={Math.max(4, each * 0.62)}
+        spacing={each * 0.38}
+        initialSpacing={4}
+        maxValue={step * Math.ceil(most / step)}
+        stepValue={step}
+        noOfSections={Math.ceil(most / step)}
+        yAxisTextStyle={text}
+        xAxisLabelTextStyle={{ ...text, width: 40 }}
+        yAxisColor={theme.hairline}
+        xAxisColor={theme.quiet}
+        rulesColor={theme.hairline}
+        yAxisLabelWidth={30}
+        disableScroll
+        disablePress
+        {...(trays === null
+          ? {}
+          : {
+              showReferenceLine1: true,
+              referenceLine1Position: trays,
+              referenceLine1Config: { color: theme.ink, dashWidth: 6, dashGap: 4 },
+            })}
+      />
+      <View style={styles.legend}>
+        <Key colour={theme.pine} label="on the shelf" />
+        <Key colour={theme.ochre} label="outside to harden" />
+        {trays === null ? null : <Text kind="small" tone="quiet">{`- - ${trays} trays there are`}</Text>}
+      </View>
+    </View>
+  );
+}
+
+function Key({ colour, label }: { colour: string; label: string }) {
+  return (
+    <View style={styles.key}>
+      <View style={{ width: 14, height: 14, backgroundColor: colour }} />
+      <Text kind="small" tone="quiet">
+        {label}
+      </Text>
+    </View>
+  );
+}
+
+type Nursery = Farm['nursery'];
+
+function Room({ nursery, onChange }: { nursery: Nursery; onChange: (n: Partial<Nursery>) => void }) {
+  const field = (key: 'trays' | 'shelfTrays' | 'outTrays', label: string, note?: string) => (
+    <Amount
+      label={label}
+      unit="trays"
+      value={nursery[key]}
+      onChange={(v) => onChange({ [key]: v })}
+      step={1}
+      bigStep={10}
+      min={0}
+      max={10_000}
+      {...(note === undefined ? {} : { note })}
+      testID={`nursery-${key}`}
+    />
+  );
+  return (
+    <View style={{ gap: 12 }}>
+      <PartTitle>What there is</PartTitle>
+      {field('trays', 'Trays in all')}
+      <Amount
+        label="Cells of a tray"
+        unit="cells"
+        value={nursery.trayCells}
+        onChange={(trayCells) => onChange({ trayCells })}
+        step={1}
+        bigStep={10}
+        min={1}
+        max={1000}
+        testID="nursery-cells"
+      />
+      {field('shelfTrays', 'Fit where they are raised', 'On the shelf, the bench, the warm sill.')}
+      {field('outTrays', 'Fit where they harden off', 'In the frame or against the wall, for the last week.')}
+      <Text kind="small" tone="quiet">
+        Until it is pricked out a batch stands two hundred to a seed tray; then a cell each, a tenth of them
+        spare. Days on the bench are starting values.
+      </Text>
+    </View>
+  );
+}
+
+export function NurseryScreen() {
+  const { data, error } = useRelay();
+  const { farm, save, problem } = useSaveFarm();
+  const wide = useWide();
+  const [all, setAll] = useState(false);
+  const worked = useMemo(() => {
+    if (!data) return null;
+    const year = yearOf(data, NO_MOVES);
+    const batches = batchesOf(year.strips);
+    const weeks = nurseryWeeks(batches, year.today, WEEKS, data.nursery.trayCells);
+    return { weeks, over: overOf(batches, weeks, data.nursery) };
+  }, [data]);
+  const bedName = (id: string) => data?.beds.find((b) => b.id === id)?.name ?? '';
+  const used = worked?.weeks.filter((w) => w.all > 0) ?? [];
+  return (
+    <Page testID="nursery" width={wide ? 1120 : 640}>
+      <TopLine back="Season" />
+      {data && worked ? (
+        <>
+          <Sentence parts={nurserySentence(worked.weeks, worked.over, data.nursery, bedName)} />
+          <View style={wide ? styles.panes : { gap: 20 }}>
+            <View style={{ flex: wide ? 3 : undefined, gap: 12 }}>
+              {used.length > 0 ? (
+                <Weeks weeks={worked.weeks} trays={data.nursery.trays} width={wide ? 640 : 354} />
+              ) : (
+                <Text>
+                  What is planted from trays comes here from its sowing on, with the tray it takes and where
+                  it stands. Plan something that is planted under Season.
+                </Text>
+              )}
+              {(all ? used : used.slice(0, 6)).map((w, n) => (
+                <Row key={w.fromDay} first={n === 0}>
+                  <View style={{ flex: 1, gap: 2 }} testID="nursery-week">
+                    <Text kind="strong">{`${weekSpan(w.fromDay)} · ${w.all} ${w.all === 1 ? 'tray' : 'trays'}`}</Text>
+                    <Text kind="small" tone={worked.over?.week === w ? 'ochre' : 'quiet'}>
+                      {`${worked.over?.week === w ? '▲ ' : ''}${weekWords(w, bedName)}`}
+                    </Text>
+                  </View>
+                </Row>
+              ))}
+              {used.length > 6 && !all ? (
+                <View style={{ flexDirection: 'row' }}>
+                  <Button label={`The other ${used.length - 6} weeks`} onPress={() => setAll(true)} />
+                </View>
+              ) : null}
+            </View>
+            <View style={{ flex: wide ? 2 : undefined }}>
+              {problem ? <Problem>{problem}</Problem> : null}
+              {farm ? (
+                <Room
+                  nursery={farm.nursery}
+                  onChange={(n) => save({ nursery: { ...farm.nursery, ...n } }, 'Room for trays')}
+                />
+              ) : null}
+            </View>
+          </View>
+        </>
+      ) : error ? (
+        <Problem>{(error as Error).message}</Problem>
+      ) : (
+        <Loading what="Looking through what is planned" />
+      )}
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  panes: { flexDirection: 'row', gap: 40 },
+  legend: { flexDirection: 'row', flexWrap: 'wrap', gap: 16, paddingTop: 4 },
+  key: { flexDirection: 'row', gap: 6, alignItems: 'center' },
+});
