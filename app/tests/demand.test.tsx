@@ -20,7 +20,11 @@ jest.mock('../src/data/hooks', () => ({
   change: (...args: unknown[]) => mockChange(...args),
 }));
 jest.mock('../src/data/useSaveFarm', () => ({
-  useSaveFarm: () => ({ farm: { relay: mockRelay, nursery: { trayCells: 84, trays: 3 } }, save: mockSave, problem: null }),
+  useSaveFarm: () => ({
+    farm: { relay: mockRelay, nursery: { trayCells: 84, trays: 3 } },
+    save: mockSave,
+    problem: null,
+  }),
 }));
 jest.mock('expo-router', () => ({ router: {} }));
 

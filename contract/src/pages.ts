@@ -30,6 +30,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/cover\/[^/]+$/, 'A cover'],
   [/^\/water$/, 'Water'],
   [/^\/nursery$/, 'Trays'],
+  [/^\/plantings$/, 'All plantings'],
   [/^\/seeds$/, 'Seed'],
   [/^\/compare$/, 'Side by side'],
   [/^\/packet$/, 'A packet of seed'],

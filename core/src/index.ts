@@ -23,6 +23,7 @@ export * from './farm/types';
 export * from './formats/forecastCsv';
 export * from './formats/loggerCsv';
 export * from './formats/geojson';
+export { csvOf, marked, tableOf, unmarked } from './formats/csvTable';
 export * from './formats/plantingsCsv';
 export * from './formats/planSvg';
 export * from './formats/seedsCsv';

@@ -122,3 +122,37 @@ test('the months of the place are typed in the farm’s degrees, and the season 
     )
     .toBe(-1);
 });
+
+test('wide: a planting typed by keys alone, its day filled from above, kept and taken back', async ({
+  page,
+  farm,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${farm.url}/plantings`);
+  await expect(page.getByTestId('sentence')).toContainText(/stand, \d+ are planned/);
+  const rows = await page.getByTestId('grid-row').count();
+  await page.getByTestId('grid-new').click();
+  await expect(page.getByTestId('planting-grid')).toBeFocused();
+  const keys = page.keyboard;
+  await keys.type('n2');
+  await keys.press('Tab');
+  await keys.type('radis');
+  await keys.press('Tab');
+  await keys.press('ArrowRight');
+  await keys.press('ArrowRight');
+  await keys.type('14 nov');
+  await keys.press('Enter');
+  // the empty row is there again; the day goes down into it, and out of it
+  await expect(page.getByTestId('grid-row')).toHaveCount(rows + 1);
+  await keys.press('Control+d');
+  await keys.press('Delete');
+  await expect(page.getByTestId('sentence')).toContainText('1 row not kept yet');
+  await accessible(page);
+  await page.reload();
+  await expect(page.getByTestId('sentence')).toContainText('1 row not kept yet');
+  await page.getByTestId('grid-keep').click();
+  await expect(page.getByTestId('sentence')).not.toContainText('not kept');
+  await expect(page.getByTestId('grid-row').filter({ hasText: '2027-11-14' })).toContainText('radish');
+  await page.getByTestId('undo-button').click();
+  await expect(page.getByTestId('grid-row').filter({ hasText: '2027-11-14' })).toHaveCount(0);
+});

@@ -162,6 +162,11 @@ export function SeasonScreen() {
             onPress={() => router.push('/board')}
             testID="to-board"
           />
+          <Button
+            label="All plantings, as a table"
+            onPress={() => router.push('/plantings')}
+            testID="to-plantings"
+          />
           <Button label="Trays" onPress={() => router.push('/nursery')} testID="to-nursery" />
           <Button label="Seed" onPress={() => router.push('/seeds')} testID="to-seeds" />
         </View>

@@ -30,6 +30,7 @@ export { SeedsScreen } from './SeedsScreen';
 export { SettingsScreen } from './SettingsScreen';
 export { SheetScreen } from './SheetScreen';
 export { SiteScreen } from './SiteScreen';
+export { PlantingsScreen } from './PlantingsScreen';
 export { NurseryScreen } from './NurseryScreen';
 export { WaterScreen } from './WaterScreen';
 export { StoryScreen } from './StoryScreen';

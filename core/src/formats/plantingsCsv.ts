@@ -9,7 +9,7 @@ import type { Bed, Planting } from '../farm/types';
 import { addDays } from '../time/farmTime';
 import { cellsOf, csvOf, marked, tableOf, type BadRow } from './csvTable';
 
-const COLUMNS = [
+export const PLANTING_COLUMNS = [
   'id',
   'bed',
   'crop',
@@ -25,15 +25,18 @@ const COLUMNS = [
 ] as const;
 
 /** A bed's name; its id where another bed is called the same. */
-function saidOf(bedId: string, beds: readonly Bed[]): string {
+function saidOf(bedId: string, beds: readonly BedOf[]): string {
   const name = beds.find((b) => b.id === bedId)?.name;
   const called = beds.filter((b) => b.name.toLowerCase() === name?.toLowerCase());
   return name !== undefined && called.length === 1 ? name : bedId;
 }
 
-export function toPlantingsCsv(plantings: readonly Planting[], beds: readonly Bed[]): string {
+/** What of a bed a row needs. */
+export type BedOf = Pick<Bed, 'id' | 'name' | 'rows' | 'lengthM'>;
+
+export function toPlantingsCsv(plantings: readonly Planting[], beds: readonly BedOf[]): string {
   return csvOf(
-    COLUMNS,
+    PLANTING_COLUMNS,
     plantings.map((p) => ({
       id: marked(p.id),
       bed: marked(saidOf(p.bedId, beds)),
@@ -65,7 +68,7 @@ const HOWS = ['sow', 'transplant'] as const;
  */
 export function readPlantingsCsv(
   text: string,
-  beds: readonly Bed[],
+  beds: readonly BedOf[],
   known: readonly Planting[],
   today: string,
   newId: (line: number) => string,
