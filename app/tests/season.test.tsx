@@ -20,7 +20,7 @@ import {
 import { jobDetail, jobGroups, jobSentence } from '../src/components/season/jobWords';
 import { format as mockFormat } from './kit';
 import { Margins } from '../src/components/season/Margins';
-import { stepWords, storySentence } from '../src/components/season/storyWords';
+import { boltWords, stepWords, storySentence } from '../src/components/season/storyWords';
 import { YearStrip } from '../src/components/season/YearStrip';
 
 const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({
@@ -256,6 +256,7 @@ describe('a planting’s story', () => {
       { night: '2027-01-13', leafC: -6.6, harmC: -9 },
     ],
     tonight: null,
+    bolts: null,
     harvestedKg: 0,
     entries: [],
     ...more,
@@ -280,6 +281,22 @@ describe('a planting’s story', () => {
     expect(told({ daysIn: -20, stands: false, nights: [] })).toMatch(/planned for 09-24\.$/);
     const cleared = { ...view().planting, clearedOn: '2027-01-10' };
     expect(told({ stands: false, planting: cleared })).toMatch(/cleared on 01-10\.$/);
+  });
+
+  test('that it may run to flower is said with what can still be done: another day, or how it is kept', () => {
+    const words = (more: Partial<StoryView>) => boltWords(view(more), (d) => d.slice(5));
+    expect(words({})).toBeNull();
+    const bolts = { share: 0.32, better: { date: '2027-03-04', share: 0.05 } };
+    expect(words({ bolts, stands: false })).toBe(
+      'In 32 of 100 years it runs to flower before its first picking. Sown on 03-04 in 5.',
+    );
+    expect(words({ bolts: { share: 0.32, better: null } })).toMatch(
+      /Even days help: air it before it is warm/,
+    );
+    const planting = { ...view().planting, crop: 'cauliflower' };
+    expect(words({ planting, bolts, planted: true })).toMatch(
+      /^In 32 of 100 years it makes buttons, small heads too early .* Planted on 03-04 in 5\.$/,
+    );
   });
 
   test('what is no seed was planted, though it never stood in trays', () => {

@@ -5,6 +5,7 @@ import {
   lotWords,
   learntWords,
   needWords,
+  packetsFor,
   rowName,
   seedsSentence,
   stoodWords,
@@ -71,8 +72,18 @@ describe('seed', () => {
     const needs = { grams: 15, seeds: 1500 };
     const held = (grams: number) => ({ ...lot(2026, 0.8), lot: { ...lot(2026, 0.8).lot, grams } });
     expect(needWords(row({ needs, lots: [held(40)] }))).toBe('what is planned takes 15 g; there is enough');
-    expect(needWords(row({ needs, lots: [held(10)] }))).toBe('what is planned takes 15 g: 5 g short');
-    expect(needWords(row({ needs }))).toBe('what is planned takes 15 g: none in the box');
+    expect(needWords(row({ needs, lots: [held(10)] }))).toBe(
+      'what is planned takes 15 g: 5 g short, order one packet of 10 g with a tenth to spare',
+    );
+    expect([0.3, 5, 95, 2000].map(packetsFor)).toEqual([
+      'one packet of 0.5 g',
+      'one packet of 10 g',
+      'one packet of 250 g',
+      '3 packets of 1000 g',
+    ]);
+    expect(needWords(row({ needs }))).toBe(
+      'what is planned takes 15 g: none in the box, order one packet of 25 g with a tenth to spare',
+    );
     expect(needWords(row({}))).toBeNull();
     const rows = [row({ needs, lots: [held(10)] }), row({ name: 'Otra', needs })];
     expect(said(seedsSentence(rows))).toMatch(

@@ -4,6 +4,7 @@ export * from '../src/climate/dailyCsv';
 export * from '../src/climate/frost';
 export * from '../src/climate/hours';
 export * from '../src/climate/nearTown';
+export { makesButtons } from '../src/growth/course';
 export * from '../src/growth/mildew';
 export * from '../src/climate/record';
 export * from '../src/climate/stationFile';
@@ -18,6 +19,7 @@ export {
 export { errorOf, fitUnder, type ReducedError } from '../src/climate/underFit';
 export * from '../src/climate/table';
 export * from '../src/climate/years';
+export * from '../src/windows/bolting';
 export { LIBRARY_COLUMNS, libraryCsv } from '../src/crops/libraryCsv';
 export * from '../src/growth/counters';
 export * from '../src/growth/course';

@@ -38,6 +38,7 @@ function Place({
   today,
   latitude,
   begun,
+  crop,
   width,
 }: {
   place: SeasonPlaceView;
@@ -45,6 +46,7 @@ function Place({
   today: string;
   latitude: number;
   begun: string;
+  crop: string;
   width: number;
 }) {
   return (
@@ -52,7 +54,7 @@ function Place({
       <PartTitle>{placeTitle(place)}</PartTitle>
       <YearStrip place={place} width={width} today={today} at={at} latitude={latitude} />
       <Text live testID={`date-${place.id}`}>
-        {dateSentence(rowAt(place.dates, at), at, begun)}
+        {dateSentence(rowAt(place.dates, at), at, begun, crop)}
       </Text>
       <Fold title="The three schools, and why">
         {(['layers', 'light', 'risk'] as const).map((school) => (
@@ -140,6 +142,7 @@ export function SeasonCropScreen({ crop }: { crop: string }) {
                 today={today}
                 latitude={data.latitude}
                 begun={begun}
+                crop={data.crop}
                 width={strip}
               />
             ))}

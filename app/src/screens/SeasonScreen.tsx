@@ -13,7 +13,7 @@ import {
   climateWords,
   dayShort,
   dayWords,
-  FAILURE,
+  failureWords,
   ofHundred,
   seasonSentence,
   upper,
@@ -41,7 +41,7 @@ function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {
   const gone = 1 - row.after;
   const late =
     now && row.leftDays < 90 && gone > 0.15
-      ? ` Two weeks after ${dayShort(row.latest)} it ${FAILURE[row.afterIs]} in ${ofHundred(gone)}.`
+      ? ` Two weeks after ${dayShort(row.latest)} it ${failureWords(row.afterIs, row.crop)} in ${ofHundred(gone)}.`
       : '';
   const also = rows
     .slice(1)

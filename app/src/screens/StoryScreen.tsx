@@ -5,7 +5,7 @@ import { useWindowDimensions, View } from 'react-native';
 import { MendPanel } from '../components/season/MendPanel';
 import { Margins } from '../components/season/Margins';
 import { dayShort } from '../components/season/seasonWords';
-import { stepWords, storySentence } from '../components/season/storyWords';
+import { boltWords, stepWords, storySentence } from '../components/season/storyWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -25,6 +25,7 @@ function Told({ view }: { view: StoryView }) {
   const wide = useWide();
   const { width } = useWindowDimensions();
   const { planting: p } = view;
+  const bolts = boltWords(view, day);
   const kg = view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : '';
   return (
     <View style={{ gap: 8 }}>
@@ -32,6 +33,11 @@ function Told({ view }: { view: StoryView }) {
       <Text tone="quiet">
         {`${p.fromRow === p.toRow ? `Row ${p.fromRow}` : `Rows ${p.fromRow} to ${p.toRow}`} of ${view.bed.name}, ${view.bed.place}, ${format.metres(p.lengthM)} long.${kg}`}
       </Text>
+      {bolts ? (
+        <Text tone="ochre" testID="bolts">
+          {`▲ ${bolts}`}
+        </Text>
+      ) : null}
       <View style={{ flexDirection: 'row' }}>
         <Button
           kind="plain"

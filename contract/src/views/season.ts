@@ -177,6 +177,13 @@ export const storyView = z.object({
   planted: z.boolean(),
   /** How far its place's years are gone through: until then its pickings have no day. */
   progress: planProgress,
+  /** Runs to flower before its first picking: share of years; and the nearest day that is better, of what is still planned. */
+  bolts: z
+    .object({
+      share: z.number(),
+      better: z.object({ date: z.string(), share: z.number() }).nullable(),
+    })
+    .nullable(),
   steps: z.array(
     z.object({
       id: stepId,

@@ -93,6 +93,13 @@ const LOST = 0.5;
 /** Days over where it spoils, and days too warm after it is ready, until it is: starting values. */
 const COOKED_DAYS = 4;
 const HEAT_BOLTS_DAYS = 8;
+/**
+ * Heads of the cauliflower kind that stand cold while they are small make buttons: so many days with a mean under this while
+ * they are a tenth to four tenths grown. Starting values, from general accounts of it.
+ */
+const BUTTONS = new Set(['cauliflower', 'broccoli']);
+export const makesButtons = (cropId: string): boolean => BUTTONS.has(cropId);
+const BUTTON = { belowC: 8, days: 18, fromShare: 0.1 } as const;
 /** Grown at least so far that it can hear the call to flower. */
 const JUVENILE = 0.4;
 /** From the call to when it shows, degree days; in long days the faster the longer they are, by this for an hour more. */
@@ -156,6 +163,8 @@ export function course(
   const { by, dayH: longH, coldDays } = crop.bolts;
   const cooksAbove = crop.spoilC + 4;
   const juvenile = JUVENILE * way;
+  const youngFrom = BUTTONS.has(crop.id) ? BUTTON.fromShare * way : Infinity;
+  let small = 0;
   for (let i = upDay; i <= end; i++) {
     const leafMinC = lowsC[i]! + standsK;
     const today = growth[i + 1]! - growth[i]!;
@@ -178,6 +187,10 @@ export function course(
       readyDay = i;
       readyAt = grown;
       if (until === 'ready') return { upDay, readyDay, fate: null, endDay: i };
+    }
+    if (grown > youngFrom && grown < juvenile && meanC < BUTTON.belowC) {
+      small += 1;
+      if (small >= BUTTON.days * luck.bolt) return { upDay, readyDay, fate: 'bolted', endDay: i };
     }
     const maxC = highsC[i]!;
     hot = maxC > cooksAbove ? hot + 1 : Math.max(0, hot - 0.25);

@@ -58,7 +58,7 @@ export async function storyOf(ctx: Context, id: string): Promise<StoryView> {
     actor: r.actor,
     ...describeRecord(r.record, m.data, m.style),
   }));
-  const { progress, ...expected } = expectedOf(ctx.seasons, m.data, m.nowMs, planting);
+  const { progress, bolts, ...expected } = expectedOf(ctx.seasons, m.data, m.nowMs, planting);
   return {
     planting,
     cropName: crop.name,
@@ -70,6 +70,7 @@ export async function storyOf(ctx: Context, id: string): Promise<StoryView> {
     hardening: stands ? hardeningOf(planting, structure.kind, means, today) : null,
     planted: isPlanted(crop, howOf(planting, crop)),
     progress,
+    bolts: planting.done?.pick === undefined ? bolts : null,
     steps: stepsOf(planting, crop, expected).map((s) => ({
       id: s.id,
       date: s.date,

@@ -8,9 +8,11 @@ import type {
   SeasonPlaceView,
   SeasonRow,
   SeasonView,
+  StoryView,
 } from '@fogata/contract';
 import { reasonWords } from '@fogata/contract/windows';
 import {
+  addDays,
   cropById,
   CROPS,
   localDate,
@@ -24,6 +26,7 @@ import {
 import {
   asUsed,
   beginning,
+  boltingOf,
   climateOfFarm,
   dayOfYear,
   FAILURES,
@@ -266,14 +269,26 @@ export function expectedOf(
   data: FarmData,
   nowMs: number,
   planting: Planting,
-): Expected & { progress: PlanProgress } {
+): Expected & { progress: PlanProgress; bolts: StoryView['bolts'] } {
   const { climate, key, today } = groundOf(data, nowMs);
   const { inPlace } = ownPlaces({ ...data, plantings: [planting] }, today, placesBy(data, climate));
   const { answers, progress } = book.ask(
     inPlace.map((x) => questionOf(data, x.place, x.crop, x.how, key, false, x.planting.own)),
   );
-  const row = answers[0] && rowAt(answers[0].rows, dayOfYear(planting.plantedOn));
-  return { upDays: row?.upDays ?? null, readyDays: row?.ready.middle ?? null, progress };
+  const day = dayOfYear(planting.plantedOn);
+  const row = answers[0] && rowAt(answers[0].rows, day);
+  const bolting = answers[0] ? boltingOf(answers[0].rows, day) : null;
+  // what stands cannot be begun on another day
+  const better = bolting?.better && planting.planned === true ? bolting.better : null;
+  return {
+    upDays: row?.upDays ?? null,
+    readyDays: row?.ready.middle ?? null,
+    progress,
+    bolts: bolting && {
+      share: bolting.share,
+      better: better && { date: addDays(planting.plantedOn, better.days), share: better.share },
+    },
+  };
 }
 
 export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): SeasonView {

@@ -21,7 +21,9 @@ export function DateChance({ crop, structureId, date }: { crop: string; structur
   const spans = open.map((w) => `${dayShort(w.earliest!)} to ${dayShort(w.latest!)}`).join(' and ');
   return (
     <View style={{ gap: 4 }} testID="date-chance">
-      <Text live>{dateSentence(rowAt(place.dates, at), at, data.planted ? 'planted' : 'sown')}</Text>
+      <Text live>
+        {dateSentence(rowAt(place.dates, at), at, data.planted ? 'planted' : 'sown', data.crop)}
+      </Text>
       <Text kind="small" tone="quiet">
         {`${spans === '' ? 'On no day here does it come off in nine years of ten.' : `In nine years of ten it comes off here begun from ${spans}.`} By the model, under ${placeTitle(place)}.`}
       </Text>

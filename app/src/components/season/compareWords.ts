@@ -5,7 +5,7 @@
 import type { SeasonCropView, WayAsked, WayView } from '@fogata/contract';
 import { daysBetween, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
-import { dayShort, FAILURE, ofHundred, upper } from './seasonWords';
+import { dayShort, failureWords, ofHundred, upper } from './seasonWords';
 
 export const waysText = (ways: readonly WayAsked[]): string =>
   ways.map((w) => [w.crop, w.how, w.structureId, w.date].join(',')).join(';');
@@ -83,7 +83,7 @@ export interface Line {
 export function linesOf(ways: readonly WayView[], format: Pick<Format, 'mass' | 'money'>): Line[] {
   const line = (
     label: string,
-    text: (g: NonNullable<WayView['given']>) => string,
+    text: (g: NonNullable<WayView['given']>, w: WayView) => string,
     rank: ((g: NonNullable<WayView['given']>) => number) | null,
   ): Line => {
     const ranks = ways.map((w) => (w.given && rank ? rank(w.given) : NaN));
@@ -92,14 +92,14 @@ export function linesOf(ways: readonly WayView[], format: Pick<Format, 'mass' | 
     const alike = known.every((r) => r === top);
     return {
       label,
-      values: ways.map((w) => (w.given ? text(w.given) : '–')),
+      values: ways.map((w) => (w.given ? text(w.given, w) : '–')),
       best: ranks.map((r) => !alike && r === top),
     };
   };
   return [
     line(
       'Comes off',
-      (g) => `${ofHundred(g.success)}; else it ${FAILURE[g.failure]}`,
+      (g, w) => `${ofHundred(g.success)}; else it ${failureWords(g.failure, w.crop)}`,
       (g) => Math.round(100 * g.success),
     ),
     line(

@@ -2,7 +2,7 @@
 import { jobTitle, type SeasonJob } from '@fogata/contract';
 import { addDays, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
-import { FAILURE, ofHundred } from './seasonWords';
+import { failureWords, ofHundred } from './seasonWords';
 
 const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
 const weekday = (date: string): string => DAYS[new Date(`${date}T12:00:00Z`).getUTCDay()]!;
@@ -31,7 +31,7 @@ export function jobDetail(j: SeasonJob, today: string, format: Format): string {
   if (daysTo(today, j.date) >= 0) return `${much}; begun then ${then}`;
   return chance.then - chance.today < WORTH_SAYING
     ? `${much}; being late has cost little, ${then.replace(/^it comes/, 'it still comes')}`
-    : `${much}; on its day it came off in ${ofHundred(chance.then)}, begun today in ${Math.round(chance.today * 100)}: else it ${FAILURE[chance.todayIs]}`;
+    : `${much}; on its day it came off in ${ofHundred(chance.then)}, begun today in ${Math.round(chance.today * 100)}: else it ${failureWords(chance.todayIs, j.crop)}`;
 }
 
 export interface JobGroup {

@@ -1,6 +1,7 @@
 /** Season's words: dates as they are said, what goes wrong, how sure a date is. */
 import type { SeasonCropView, SeasonDate, SeasonRow, SeasonView } from '@fogata/contract';
 import { upper, type Segment } from '@fogata/core';
+import { makesButtons } from '@fogata/core/season';
 import type { Format } from '../../data/format';
 
 const MONTHS = [
@@ -65,7 +66,7 @@ export function seasonSentence(v: SeasonView): Segment[] {
     return [
       todo,
       plain('Two weeks later it '),
-      { text: `${FAILURE[first.afterIs]} in ${ofHundred(gone)}.`, tone: 'frost' },
+      { text: `${failureWords(first.afterIs, first.crop)} in ${ofHundred(gone)}.`, tone: 'frost' },
     ];
   }
   if (first && first.inDays === 0)
@@ -125,6 +126,10 @@ export function cropSentence(v: SeasonCropView): Segment[] {
   ];
 }
 
+/** What goes wrong with a crop, as it is said of that crop. */
+export const failureWords = (failure: SeasonRow['afterIs'], crop: string): string =>
+  failure === 'bolted' && makesButtons(crop) ? 'makes buttons, small heads too early' : FAILURE[failure];
+
 /** "North house, Fleece 30 on cold nights". */
 export const placeTitle = (p: { name: string; cover: string | null }): string =>
   p.cover === null ? p.name : `${p.name}, ${p.cover} on cold nights`;
@@ -160,14 +165,14 @@ export function rowAt(dates: readonly SeasonDate[], at: string): SeasonDate {
 }
 
 /** "Begun on 12 September: ready about 20 November; comes off in eight years in ten, else ..." */
-export function dateSentence(row: SeasonDate, at: string, begun: string): string {
+export function dateSentence(row: SeasonDate, at: string, begun: string, crop = ''): string {
   const ready =
     row.readyDays === null
       ? 'in most years it never comes to a picking'
       : `first picking about ${dayShort(daysOn(at, row.readyDays))}`;
   const wrong = FAILURES.filter((f) => row[f] >= 0.05)
     .sort((a, b) => row[b] - row[a])
-    .map((f) => `${FAILURE[f]} in ${ofHundred(row[f])}`);
+    .map((f) => `${failureWords(f, crop)} in ${ofHundred(row[f])}`);
   const sick =
     row.mildew >= 0.03 && row.readyDays !== null
       ? ` Damp weeks shut in leave mildew on some ${Math.round(100 * row.mildew)} in 100 of its leaves by then: air it whenever the sun allows.`

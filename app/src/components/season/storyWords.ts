@@ -2,7 +2,7 @@
 import type { StoryView } from '@fogata/contract';
 import type { Segment, StepId } from '@fogata/core';
 import type { Format } from '../../data/format';
-import { upper } from './seasonWords';
+import { failureWords, ofHundred, upper } from './seasonWords';
 
 const STEP: Record<StepId, { did: string; will: string }> = {
   sow: { did: 'sown', will: 'to be sown' },
@@ -17,6 +17,18 @@ export function stepWords(s: StoryView['steps'][number], planted: boolean): stri
   // what is no seed is planted where it grows, though its step is that of sowing
   const first = s.id === 'sow' && planted ? STEP.plant : STEP[s.id];
   return upper(first[s.done ? 'did' : 'will']);
+}
+
+/** "In 32 of 100 years it runs to flower before its first picking. Sown on 4 March it is 5." */
+export function boltWords(v: StoryView, day: (date: string) => string): string | null {
+  if (!v.bolts) return null;
+  const how = failureWords('bolted', v.planting.crop);
+  const said = `In ${ofHundred(v.bolts.share)} it ${how} before its first picking.`;
+  if (v.bolts.better)
+    return `${said} ${v.planted ? 'Planted' : 'Sown'} on ${day(v.bolts.better.date)} in ${Math.round(100 * v.bolts.better.share)}.`;
+  return v.stands
+    ? `${said} Even days help: air it before it is warm, cover no more than it needs, and pick it young.`
+    : said;
 }
 
 export const hardWord = (h: number): string =>

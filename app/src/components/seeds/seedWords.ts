@@ -48,13 +48,26 @@ function shortG(r: SeedRow): number | null {
 
 const grams = (g: number) => `${g < 10 ? Number(g.toFixed(1)) : Math.round(g)} g`;
 
-/** "what is planned takes 15 g: 5 g short". */
+/** As seed is sold, g: starting values. */
+const PACKETS = [0.5, 1, 2, 5, 10, 25, 50, 100, 250, 500, 1000];
+/** "one packet of 10 g", a tenth to spare; of much seed several of the largest. */
+export function packetsFor(shortG: number): string {
+  const wanted = 1.1 * shortG;
+  const size = PACKETS.find((p) => p >= wanted) ?? 1000;
+  const count = Math.ceil(wanted / size);
+  return count === 1 ? `one packet of ${grams(size)}` : `${count} packets of ${grams(size)}`;
+}
+
+/** "what is planned takes 15 g: 5 g short, one packet of 10 g". */
 export function needWords(r: SeedRow): string | null {
   const short = shortG(r);
   if (short === null) return null;
   const takes = `what is planned takes ${grams(r.needs!.grams)}`;
   if (short <= 0) return `${takes}; there is enough`;
-  return r.lots.length === 0 ? `${takes}: none in the box` : `${takes}: ${grams(short)} short`;
+  const order = `${packetsFor(short)} with a tenth to spare`;
+  return r.lots.length === 0
+    ? `${takes}: none in the box, order ${order}`
+    : `${takes}: ${grams(short)} short, order ${order}`;
 }
 
 export function seedsSentence(rows: readonly SeedRow[]): Segment[] {
