@@ -26,14 +26,35 @@ const house = (more: Partial<DayStructure> = {}): DayStructure => ({
   ],
   leftC: { low: 34, mid: 36, high: 38 },
   plannedC: { low: 22, mid: 24, high: 26 },
+  lateC: null,
+  thereC: null,
   ...more,
 });
 const view = (more: Partial<DayView> = {}): DayView => ({
   nowMs: NOW,
   phase: 'morning',
   structures: [house()],
+  away: [],
   progress: { state: 'ready', done: 1, of: 1 },
   ...more,
+});
+
+test('what an hour late costs is said, and what it is worth to have somebody there', () => {
+  const late = house({ lateC: { low: 28, mid: 31, high: 34 } });
+  expect(dayDetail(late, format)).toMatch(/An hour late 31(\.0)?.°C\.$/);
+  expect(dayDetail(house({ lateC: { low: 22, mid: 24.2, high: 26 } }), format)).not.toMatch(/late/);
+  const away = house({ thereC: { low: 20, mid: 21, high: 23 } });
+  expect(dayDetail(away, format)).toMatch(
+    /nine times in ten it stays under 26(\.0)?.°C, with somebody there 23(\.0)?.°C\.$/,
+  );
+});
+
+test('hours in which nobody is there are said under the moves', () => {
+  mockDay = { data: view({ away: [{ fromMs: at(10), toMs: at(17) }] }) };
+  render(<DayRows format={format} />);
+  expect(screen.getByTestId('away-today')).toHaveTextContent(
+    /Nobody is here from 10:00 to 17:00: each is left/,
+  );
 });
 
 test.each([

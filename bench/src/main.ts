@@ -31,6 +31,7 @@ import {
 } from '@fogata/core';
 import { trueHours } from '@fogata/core/standins';
 
+import { day } from './day';
 import { first } from './first';
 import { largeFarm } from './largeFarm';
 import { longLog } from './longLog';
@@ -267,6 +268,7 @@ say(
 const PARTS: Record<string, () => unknown> = {
   night: single,
   evening,
+  day: () => day(say, root),
   season: () => season(say, join(root, 'server', 'dist', 'worker.mjs')),
   relay: () => relay(say),
   first: () => first(say),

@@ -132,6 +132,16 @@ export const NO_RELAY: RelaySettings = relaySchema.parse({});
 
 const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time like 22:00');
 
+/** Hours in which nobody is on the farm: on days of the week, or on one date. */
+export const awaySchema = z
+  .object({
+    days: z.array(z.number().int().min(0).max(6)).max(7).default([]),
+    on: date.nullable().default(null),
+    from: timeOfDay,
+    to: timeOfDay,
+  })
+  .refine((a) => a.to > a.from, { path: ['to'], error: 'a time after from' });
+
 /** What is told without being asked, and when not. */
 export const messagesSchema = z.object({
   on: z.boolean().default(true),
@@ -229,6 +239,11 @@ export const farmSchema = z.object({
   rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
   relay: relaySchema.default(NO_RELAY),
   messages: messagesSchema.default(USUAL_MESSAGES),
+  away: z
+    .array(awaySchema)
+    .max(60, 'at most 60 lines')
+    .default([])
+    .describe('hours in which nobody is there'),
   drip: dripSchema.nullable().default(null),
   nursery: nurserySchema.default(NO_NURSERY).describe('room for trays, before the bed'),
   counters: z.array(counterSchema).max(60, 'at most 60 counters').default([]),

@@ -2,3 +2,4 @@
 export { dayTasks, workOutDay, type DayAnswer, type DayTask } from '../src/day/desk';
 export * from '../src/day/limits';
 export { asOpened, canOpen, isSheet, openingPlan } from '../src/day/opening';
+export * from '../src/day/away';

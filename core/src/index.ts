@@ -72,6 +72,7 @@ export * from './sky/sun';
 export * from './time/farmTime';
 export * from './weather/coming';
 export * from './weather/record';
+export * from './weather/nowcast';
 export * from './weather/spread';
 export * from './weather/typed';
 export * from './storm/loads';

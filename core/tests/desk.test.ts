@@ -1,5 +1,5 @@
 /** A structure's day from its night's plan: opened where the sun would spoil what stands there, left where it would not. */
-import { dayTasks, workOutDay } from '../day';
+import { awayOn, dayTasks, workOutDay } from '../day';
 import type { NightPlan } from '../planning';
 import type { WeatherEntry } from '../src';
 import { evening, planned, type EveningShape } from './eveningFixture';
@@ -60,4 +60,33 @@ test('looked at by the crop that bears the least heat, and kept from what harms 
   expect(task!.limits.leafMinC!).toBeCloseTo(Math.max(...limits) + 0.5, 6);
   expect(task!.limits.style).toBe('air');
   expect(['mache', 'potato']).toContain(task!.crop);
+});
+
+test('nobody there from ten to five: the moves are made before and after, and what that costs is known', async () => {
+  const e = evening(9, 0, [], shape());
+  const plan = await planned(e);
+  const away = [{ days: [0, 1, 2, 3, 4, 5, 6], on: null, from: '10:00', to: '17:00' }];
+  const members = coming(plan, 9, 0);
+  const [alone] = dayTasks(plan, members, away);
+  const [free] = dayTasks(plan, members);
+  const gone = awayOn(MORNING + 4 * 3_600_000, away, plan.data.farm.timeZone)[0]!;
+  const day = workOutDay(alone!);
+  expect(day.steps.length).toBeGreaterThan(0);
+  for (const s of day.steps) expect(s.atMs <= gone.fromMs || s.atMs >= gone.toMs).toBe(true);
+  // the morning's opening has to do for noon
+  expect(day.plannedC.mid).toBeLessThan(day.leftC.mid);
+  if (day.thereC) expect(day.thereC.mid).toBeLessThanOrEqual(day.plannedC.mid - 0.5);
+  expect(workOutDay(free!).thereC).toBeNull();
+});
+
+test('an hour late lies between in time and not at all; of what may stay shut it is not said', async () => {
+  const plan = await planned(evening(9, 0, [], shape()));
+  const day = workOutDay(dayTasks(plan, coming(plan, 9, 0))[0]!);
+  expect(day.lateC).not.toBeNull();
+  // the ground under it is a little cooler for having been shut: half a degree either way
+  expect(day.lateC!.mid).toBeGreaterThan(day.plannedC.mid - 0.5);
+  expect(day.lateC!.mid).toBeLessThan(day.leftC.mid);
+  const dull = await planned(evening(0, 0, [], shape({ cloud: 1 })));
+  const still = workOutDay(dayTasks(dull, coming(dull, 0, 1))[0]!);
+  expect(still.steps.length === 0 ? still.lateC : null).toBeNull();
 });

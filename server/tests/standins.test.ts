@@ -12,7 +12,7 @@ import { demoTruth, demoWeather } from './demoWeather';
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
 const from = Math.floor(DEMO_START_MS / HOUR_MS) * HOUR_MS;
 
-test('a forecast has its members and changes only when a new one is issued', async () => {
+test('a forecast has its members; until a new one is issued only what was measured moves it, and less the later', async () => {
   const at = async (h: number): Promise<Forecast> => {
     const nowMs = from + h * HOUR_MS;
     const coming = (await demoWeather(nowMs, 20)).coming(
@@ -26,7 +26,13 @@ test('a forecast has its members and changes only when a new one is issued', asy
   expect((await at(0)).members).toHaveLength(20);
   const { issuedMs, members } = await at(0);
   expect((issuedMs / HOUR_MS) % 6).toBe(0);
-  expect((await at(1)).members[0]).toEqual(members[0]);
+  // drawn again at the same hour it is the same, to the last digit
+  expect((await at(0)).members).toEqual(members);
+  const later = await at(1);
+  expect(later.issuedMs).toBe(issuedMs);
+  const movedK = later.members[0]!.map((e, i) => Math.abs(e.airC - members[0]![i]!.airC));
+  expect(Math.max(...movedK.slice(1))).toBe(movedK[1]);
+  expect(movedK.at(-1)).toBeLessThan(0.15 * Math.max(...movedK));
   expect((await at(7)).issuedMs).toBe(issuedMs + 6 * HOUR_MS);
 });
 

@@ -56,6 +56,9 @@ function Opening({ view }: { view: NowView }) {
           />
         </View>
       ) : null}
+      {view.night?.moved ? (
+        <Text kind="small" tone="ochre" testID="moved">{`▲ ${view.night.moved}`}</Text>
+      ) : null}
       {view.night?.doubt ? (
         <Text kind="small" tone="ochre" testID="doubt">{`▲ ${view.night.doubt}`}</Text>
       ) : null}

@@ -4,6 +4,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
+import { AwaySettings } from '../components/night/AwaySettings';
 import { DripSettings } from '../components/water/DripSettings';
 import { MessageSettings } from '../components/ui/MessageSettings';
 import { Button, Choice } from '../components/ui/Button';
@@ -200,6 +201,12 @@ export function SettingsScreen() {
               hours={farm.units.clock}
               onChange={(messages) => save({ messages }, 'Messages')}
             />
+          </Part>
+          <Part
+            title="When nobody is here"
+            why="What is opened and shut by day is planned for when somebody can do it."
+          >
+            <AwaySettings />
           </Part>
           <Part title="Drip lines" why="As most of your beds have them.">
             <DripSettings drip={farm.drip} onChange={(drip) => save({ drip }, 'Drip lines')} />

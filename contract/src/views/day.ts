@@ -25,6 +25,9 @@ export const dayStructure = z.object({
   /** Hottest leaf of the day, left as it stands now and as planned. */
   leftC: range,
   plannedC: range,
+  /** With the next move an hour late; with somebody there all day, where that is better. */
+  lateC: range.nullable(),
+  thereC: range.nullable(),
 });
 export type DayStructure = z.infer<typeof dayStructure>;
 
@@ -32,6 +35,8 @@ export const dayView = z.object({
   nowMs: z.number(),
   phase: phase,
   structures: z.array(dayStructure),
+  /** Spans of the day in which nobody is there. */
+  away: z.array(z.object({ fromMs: z.number(), toMs: z.number() })),
   progress: planProgress,
 });
 export type DayView = z.infer<typeof dayView>;

@@ -136,6 +136,8 @@ export const nowView = z.object({
       source: forecastSource,
       /** What the days before are worth, in words; null where they were measured. */
       doubt: z.string().nullable(),
+      /** How far the last hours were off what was said, and what that does to those that come; null where they were as said. */
+      moved: z.string().nullable(),
     })
     .nullable(),
   /** What the plan is expected to save, and what is lost whether or not it is done. */

@@ -15,6 +15,7 @@ import { PLAN_STEP_S } from '../night/prepared';
 import { layAtMs, type NightPlan, type PlannedBed } from '../night/planned';
 import { bedSpec } from '../night/stack';
 import { HOUR_MS } from '../time/farmTime';
+import { thereOn, type Away } from './away';
 import { turnsOf, type Limits } from './limits';
 import { openingPlan } from './opening';
 
@@ -39,6 +40,10 @@ export interface DayAnswer {
   /** Hottest leaf of the day over the members, left as it stands and as planned, °C. */
   leftC: Outcome;
   plannedC: Outcome;
+  /** With the next move an hour late; null where none is to be made. */
+  lateC: Outcome | null;
+  /** With somebody there all day; null where nobody is away, or it makes no difference. */
+  thereC: Outcome | null;
 }
 /** Where eight outcomes of ten lie, and their middle. */
 interface Outcome {
@@ -69,7 +74,12 @@ function harmUnder(beds: readonly PlannedBed[]): number {
   return Math.max(...(living.length > 0 ? living : all).map((a) => a.thresholds.harmC));
 }
 
-function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEntry[][]): DayTask | null {
+function taskOf(
+  plan: NightPlan,
+  beds: readonly PlannedBed[],
+  members: WeatherEntry[][],
+  away: readonly Away[],
+): DayTask | null {
   const heat = (b: PlannedBed) => Math.min(...b.plantings.map((p) => cropOf(p).spoilC));
   const b = [...beds].sort((x, y) => heat(x) - heat(y))[0]!;
   const crop = b.plantings.map((p) => cropOf(p)).sort((x, y) => x.spoilC - y.spoilC)[0]!;
@@ -110,7 +120,7 @@ function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEn
       leafMaxC: crop.spoilC,
       leafMinC: Math.min(crop.spoilC - 1, harmUnder(beds) + OVER_HARM_K),
       style: usualVenting(crop) === 'warm' ? 'warm' : 'air',
-      there: [{ fromMs, toMs: day.setAtMs + HOUR_MS }],
+      there: thereOn({ fromMs, toMs: day.setAtMs + HOUR_MS }, away, plan.data.farm.timeZone),
     },
     fromMs,
     toMs: day.setAtMs,
@@ -118,17 +128,36 @@ function taskOf(plan: NightPlan, beds: readonly PlannedBed[], members: WeatherEn
 }
 
 /** `members` reach from the plan's hour to the evening of the day that the plan's night ends in. */
-export function dayTasks(plan: NightPlan, members: WeatherEntry[][]): DayTask[] {
+export function dayTasks(plan: NightPlan, members: WeatherEntry[][], away: readonly Away[] = []): DayTask[] {
   const houses = new Map<string, PlannedBed[]>();
   for (const b of plan.beds)
     if (b.structure.kind !== 'open' && b.structure.ventAreaM2 > 0)
       houses.set(b.structure.id, [...(houses.get(b.structure.id) ?? []), b]);
-  return [...houses.values()].flatMap((beds) => taskOf(plan, beds, members) ?? []);
+  return [...houses.values()].flatMap((beds) => taskOf(plan, beds, members, away) ?? []);
+}
+
+/** Less than this is no difference, K. */
+const WORTH_K = 0.5;
+
+/** The same moves, the one at an instant an hour later; what comes before that is passed over. */
+function anHourLate(stack: BedSpec['stack'], vent: number, atMs: number): BedSpec['stack'] {
+  const lateMs = atMs + HOUR_MS;
+  return stack.map((l, i) => {
+    if (i !== vent || !l.open) return l;
+    const open = l.open.flatMap((s) => {
+      const ms = Date.parse(s.from);
+      if (ms < atMs || ms >= lateMs) return [s];
+      return ms === atMs ? [{ ...s, from: iso(lateMs) }] : [];
+    });
+    return { ...l, open: open.sort((a, b) => Date.parse(a.from) - Date.parse(b.from)) };
+  });
 }
 
 export function workOutDay(task: DayTask): DayAnswer {
   const { site, spec, initial, members, limits } = task;
-  const planned = openingPlan({ ...spec, site, weather: members[0]! }, limits, { initial, sheets: false });
+  const plannedWith = (l: Limits) =>
+    openingPlan({ ...spec, site, weather: members[0]! }, l, { initial, sheets: false });
+  const planned = plannedWith(limits);
   const prepared = members.map((m) => prepareWeather(site, m, PLAN_STEP_S));
   const vent = planned.stack.findIndex((l) => (l.ventAreaM2 ?? 0) > 0);
   const standsOpen = spec.stack[vent]?.open?.[0]?.fraction ?? 0;
@@ -142,14 +171,21 @@ export function workOutDay(task: DayTask): DayAnswer {
       }),
       0,
     );
-  const steps = (planned.stack[vent]?.open ?? []).map((s) => ({
+  const all = (planned.stack[vent]?.open ?? []).map((s) => ({
     atMs: Date.parse(s.from),
     fraction: s.fraction,
   }));
+  // how it stands already is no move
+  const steps = all.filter((s, i) => s.atMs >= task.fromMs && !(i === 0 && s.fraction === standsOpen));
+  const plannedC = hottest(planned.stack);
+  const whole = [{ fromMs: task.fromMs, toMs: task.toMs + HOUR_MS }];
+  const isAway = JSON.stringify(limits.there) !== JSON.stringify(whole);
+  const thereC = isAway ? hottest(plannedWith({ ...limits, there: whole }).stack) : null;
   return {
-    // how it stands already is no move
-    steps: steps.filter((s, i) => s.atMs >= task.fromMs && !(i === 0 && s.fraction === standsOpen)),
+    steps,
     leftC: hottest(spec.stack),
-    plannedC: hottest(planned.stack),
+    plannedC,
+    lateC: steps[0] ? hottest(anHourLate(planned.stack, vent, steps[0].atMs)) : null,
+    thereC: thereC && plannedC.mid - thereC.mid >= WORTH_K ? thereC : null,
   };
 }

@@ -7,7 +7,7 @@
 import { HOUR_MS } from '../time/farmTime';
 import { couldWin, coverProblem, expectedLoss, workCost, type BedChoice, type PricedOption } from './choose';
 import { coldNights } from './outcome';
-import { darkAtMs, type PlannedBed, type Work } from './planned';
+import { darkAtMs, type OtherHands, type PlannedBed, type Work } from './planned';
 import { optionKey, type CoverOption } from './options';
 
 /** What it takes to go out again after dark, for each bed, minutes: starting value. */
@@ -104,6 +104,47 @@ export function threesThatMayWin(w: Work, b: PlannedBed, threes: readonly CoverO
     const less = o.covers.map((_, n) => optionKey(o.covers.filter((_c, k) => k !== n)));
     return less.every((key) => (costs.get(key) ?? Infinity) > work);
   });
+}
+
+/** Differences under this are none, in the farm's money. */
+const WORTH = 1;
+
+/**
+ * The second best, proven as the plan is: the same programme with one pair of hands fewer and one more. Null of fewer where one is all
+ * there is, of more where nothing would be saved, and of both where nothing is to be laid by a time.
+ */
+export async function otherHands(beds: readonly PlannedBed[], w: Work): Promise<OtherHands> {
+  const none: OtherHands = { fewer: null, more: null };
+  const { data } = w.inputs;
+  const work = beds.some((b) => b.minutes[b.chosen]! > 0);
+  if (w.phase !== 'closing' || !work) return none;
+  const choices = beds.map((b): BedChoice => ({
+    bedId: b.bed.id,
+    options: wanted(b).flatMap((o) => priced(w, b, o)),
+  }));
+  const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
+  const { hands, hourlyRate } = data.farm;
+  const withHands = async (count: number) => {
+    const problem = coverProblem(choices, stock, hourlyRate, { count, busyMin: closing(w) });
+    return problem.read(await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal));
+  };
+  const told = async (count: number) => {
+    const [as, other] = [await withHands(hands), await withHands(count)];
+    const money = beds.reduce((s, b) => s + other[b.bed.id]!.loss - as[b.bed.id]!.loss, 0);
+    const bedIds = beds
+      .map((b) => b.bed.id)
+      .filter((id) => as[id]!.key !== other[id]!.key || as[id]!.lateAtMs !== other[id]!.lateAtMs);
+    return { money, bedIds };
+  };
+  try {
+    const fewer = hands > 1 ? await told(hands - 1) : null;
+    const more = await told(hands + 1);
+    return { fewer, more: more.money <= -WORTH ? more : null };
+  } catch (e) {
+    // what the grower asked for may be more than is in stock: then there is no second best to tell
+    if (w.signal.aborted) throw e;
+    return none;
+  }
 }
 
 export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void> {

@@ -9,8 +9,9 @@ import type { WeatherEntry } from '../heat/types';
 import type { Lain } from '../log/apply';
 import { HOUR_MS, localDate, nightOf, phaseOf, type NightWindow, type Phase } from '../time/farmTime';
 import { doubtK, type Issue, type PastHours } from '../weather/record';
+import { otherHands } from './choice';
 import { workOut } from './plan';
-import type { Background, NightPlan, PlannedBed, Workers } from './planned';
+import type { Background, NightPlan, PlannedBed, Work, Workers } from './planned';
 import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
 
 export interface NightAt {
@@ -134,20 +135,19 @@ export function begin(e: Evening): Begun {
     plan,
     beds: roofs.reduce((n, r) => n + r.beds.length, 0),
     run: async (workers, signal, before = new Map(), onBeds = () => undefined) => {
-      plan.beds = await workOut(
-        {
-          inputs,
-          roofs,
-          background,
-          phase,
-          pool: workers,
-          signal,
-          errorK: plan.errorK,
-          worth: plan.worth,
-          before,
-        },
-        onBeds,
-      );
+      const work: Work = {
+        inputs,
+        roofs,
+        background,
+        phase,
+        pool: workers,
+        signal,
+        errorK: plan.errorK,
+        worth: plan.worth,
+        before,
+      };
+      plan.beds = await workOut(work, onBeds);
+      plan.otherHands = await otherHands(plan.beds, work);
       return plan;
     },
   };

@@ -65,6 +65,13 @@ export interface PlannedBed extends BedPlan {
   lift: { atMs: number | null; bareC: number } | null;
 }
 
+/** What the night would be with one person fewer, and with one more. */
+export interface OtherHands {
+  /** Money lost over what the plan loses; below zero it is saved. Beds that would bear another cover, or get theirs later. */
+  fewer: { money: number; bedIds: string[] } | null;
+  more: { money: number; bedIds: string[] } | null;
+}
+
 export interface NightPlan {
   nowMs: number;
   window: NightWindow;
@@ -83,6 +90,8 @@ export interface NightPlan {
   history: WeatherEntry[];
   members: WeatherEntry[][];
   beds: PlannedBed[];
+  /** With one person fewer, and one more; left out of a plan that was not worked out to its end. */
+  otherHands?: OtherHands;
   beliefs: Map<string, Belief>;
   data: FarmFacts;
   state: Lain;

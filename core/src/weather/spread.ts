@@ -5,6 +5,7 @@
  */
 import type { WeatherEntry } from '../heat/types';
 import { smoothNoise } from './noise';
+import { fading } from './nowcast';
 
 const HOUR_MS = 3_600_000;
 /** Standard deviation of the temperature error, K, `leadH` hours ahead: 0.3 at once, 1.5 at 16 hours, up to 4. */
@@ -65,7 +66,8 @@ const scaled = (e: ForecastError, k: number): ForecastError => ({
 
 /**
  * `count` members around a centre that was issued at `issueMs`. Member 0 is the centre itself; `doubt` widens or narrows the
- * others: 1 is as far off as forecasts usually are.
+ * others: 1 is as far off as forecasts usually are. Where the air at `knownMs` is measured and the centre moved by it, no member is off
+ * there, and they part again as what was known fades.
  */
 export function ensemble(
   seed: number,
@@ -73,11 +75,18 @@ export function ensemble(
   centre: readonly WeatherEntry[],
   count = 20,
   doubt = 1,
+  knownMs: number | null = null,
 ): WeatherEntry[][] {
   const members: WeatherEntry[][] = [centre.map((e) => ({ ...e }))];
   for (let m = 1; m < count; m++) {
+    const known = knownMs === null ? 0 : errorAt(seed, issueMs, m, knownMs).airK;
     members.push(
-      centre.map((e) => shifted(e, scaled(errorAt(seed, issueMs, m, Date.parse(e.time)), doubt), 1)),
+      centre.map((e) => {
+        const ms = Date.parse(e.time);
+        const error = errorAt(seed, issueMs, m, ms);
+        const airK = knownMs === null ? error.airK : error.airK - known * fading(ms, knownMs);
+        return shifted(e, scaled({ ...error, airK }, doubt), 1);
+      }),
     );
   }
   return members;

@@ -1,7 +1,7 @@
 /** The day as the screen reads it: what to open, when, and how hot it gets with and without. */
 import type { DayStep, DayView } from '@fogata/contract';
 import { cropById } from '@fogata/core';
-import { dayTasks } from '@fogata/core/day';
+import { awayOn, dayTasks } from '@fogata/core/day';
 import type { Context } from '../context';
 import { isForecast } from '../sources/farmWeather';
 
@@ -10,7 +10,7 @@ const EMPTY = { state: 'empty', done: 0, of: 0 } as const;
 export async function dayView(ctx: Context): Promise<DayView> {
   const m = await ctx.moment();
   const { plan, progress } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-  const base: DayView = { nowMs: m.nowMs, phase: m.clock.phase, structures: [], progress: EMPTY };
+  const base: DayView = { nowMs: m.nowMs, phase: m.clock.phase, structures: [], away: [], progress: EMPTY };
   // of a night that is not worked out yet, the day after is not known either
   if (!plan) return { ...base, progress: progress.state === 'computing' ? progress : EMPTY };
   const fromMs = Date.parse(plan.members[0]![0]!.time);
@@ -19,11 +19,13 @@ export async function dayView(ctx: Context): Promise<DayView> {
     ? coming
     : m.weather.coming(m.clock.window, fromMs, m.clock.window.toMs + 8 * 3_600_000);
   if (!isForecast(reach)) return base;
-  const tasks = dayTasks(plan, reach.members);
+  const { away, timeZone } = m.data.farm;
+  const tasks = dayTasks(plan, reach.members, away);
   const { answers, progress: far } = ctx.days.ask(tasks);
   return {
     ...base,
     progress: far,
+    away: tasks[0] ? awayOn((tasks[0].fromMs + tasks[0].toMs) / 2, away, timeZone) : [],
     structures: tasks.flatMap((t, i) => {
       const a = answers[i];
       const structure = m.data.structures.find((s) => s.id === t.structureId);
@@ -40,6 +42,8 @@ export async function dayView(ctx: Context): Promise<DayView> {
           steps: a.steps.map((s): DayStep => ({ atMs: s.atMs, fraction: s.fraction })),
           leftC: a.leftC,
           plannedC: a.plannedC,
+          lateC: a.lateC,
+          thereC: a.thereC,
         },
       ];
     }),

@@ -44,6 +44,7 @@ export const DEFAULT_FARM: Farm = {
   relay: NO_RELAY,
   messages: USUAL_MESSAGES,
   drip: null,
+  away: [],
   nursery: NO_NURSERY,
   counters: [],
 };

@@ -3,6 +3,7 @@ import type { NowView } from '@fogata/contract';
 import { standingOf } from '@fogata/core';
 import type { Context } from '../context';
 import { findNight } from '../farm/store';
+import { isForecast } from '../sources/farmWeather';
 import { nowView } from './nowView';
 import { roundOf } from './report';
 import { stormView } from './storm';
@@ -15,8 +16,10 @@ export async function nowOf(ctx: Context): Promise<NowView> {
     m.clock.phase === 'morning'
       ? await roundOf(await ctx.spotInputs(m, m.clock.window.night, false), kept?.data ?? null)
       : [];
+  const coming = m.weather.coming(m.clock.window, m.nowMs, m.nowMs);
+  const parted = isForecast(coming) ? coming.parted : null;
   return {
-    ...nowView(m.clock, progress, plan, rounds, m.style, partial),
+    ...nowView(m.clock, progress, plan, rounds, m.style, partial, parted),
     standing: standingOf(m.state, m.clock.window.fromMs),
     storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowMs, m.style),
   };

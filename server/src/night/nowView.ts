@@ -4,8 +4,10 @@ import {
   bandOf,
   clockText,
   closingSentence,
+  countWord,
   cropOf,
   dayText,
+  joined,
   differenceText,
   doubtK,
   HOUR_MS,
@@ -18,6 +20,7 @@ import {
   shareOf,
   temperatureText,
   type Lack,
+  type Parted,
   type Segment,
   type Style,
 } from '@fogata/core';
@@ -112,6 +115,17 @@ function lossWords(plan: NightPlan): string[] {
     });
 }
 
+/** "One person fewer: N4 and S1 otherwise, and about €40 more is lost." Or that one would do, or one more would help. */
+function handsWords({ otherHands, beds }: NightPlan, amount: (x: number) => string): string | null {
+  const names = (ids: readonly string[]) =>
+    joined(beds.filter((b) => ids.includes(b.bed.id)).map((b) => b.bed.name));
+  const { fewer, more } = otherHands ?? { fewer: null, more: null };
+  if (fewer && fewer.money >= 1)
+    return `One person fewer: ${names(fewer.bedIds)} otherwise or later, and about ${amount(fewer.money)} more is lost.`;
+  if (more) return `One person more would save about ${amount(-more.money)}, on ${names(more.bedIds)}.`;
+  return fewer ? 'One person fewer would do.' : null;
+}
+
 function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): string {
   const parts = [`Forecast ${rangeText(w.lowC.low, w.lowC.high, style.units.temperature)}.`];
   if (plan.phase === 'morning') {
@@ -132,6 +146,8 @@ function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): string {
       `${amount(money.eitherWay)} or so is lost ${money.saved > 1 ? 'either way' : 'whatever is done'}.`,
     );
   if (money.minutes > 0) parts.push(`The work: ${Math.round(money.minutes)} min.`);
+  const hands = handsWords(plan, amount);
+  if (hands) parts.push(hands);
   return parts.join(' ');
 }
 
@@ -294,6 +310,12 @@ function doubtWords(plan: NightPlan, style: Style): string | null {
   return `${what}: the ground may be warmer or colder, and leaves with it by about ${k}. A lowest read outside each morning narrows that.`;
 }
 
+/** "Outside it was 1.4° colder than was said these three hours: the coming ones are moved by as much, and less the later." */
+function movedWords({ offK, hours }: Parted, style: Style): string {
+  const k = differenceText(Math.abs(offK), style.units.temperature).replace('+', '');
+  return `Outside it was ${k} ${offK < 0 ? 'colder' : 'milder'} than was said in the last ${countWord(hours)} hours: the coming ones are moved by as much, and less the later.`;
+}
+
 export function nowView(
   clock: ClockView,
   progress: PlanProgress,
@@ -301,6 +323,7 @@ export function nowView(
   rounds: RoundItem[],
   style: Style,
   partial: NightPlan | null = null,
+  parted: Parted | null = null,
 ): NowView {
   const base: NowView = {
     clock,
@@ -339,6 +362,7 @@ export function nowView(
       name: plan.forecastName,
       source: plan.source,
       doubt: doubtWords(plan, style),
+      moved: parted && movedWords(parted, style),
     },
     money: toMoney(plan),
     atRisk: plan.phase === 'morning' ? staying(plan, style) : remaining(plan, style),

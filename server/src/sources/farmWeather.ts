@@ -7,16 +7,20 @@ import {
   HOUR_MS,
   hoursOf,
   issueFor,
+  movedCentre,
+  partedBy,
   pastHours,
   type Issue,
   type Lack,
   type NightWindow,
   type OutsideLow,
+  type Parted,
   type PastHours,
   type Site,
   type WeatherEntry,
 } from '@fogata/core';
 import { createHash } from 'node:crypto';
+import { OUTSIDE } from '../night/spots';
 import type { Sources } from './ports';
 
 export interface Forecast {
@@ -27,6 +31,8 @@ export interface Forecast {
   members: WeatherEntry[][];
   /** Its last hour: beyond it nothing is said. */
   untilMs: number;
+  /** How far the last hours' air is off what was said of them; null where that is not known or hardly so. */
+  parted: Parted | null;
 }
 
 export type Coming = Forecast | Lack;
@@ -53,6 +59,27 @@ export function needMs(window: NightWindow, nowMs: number): number {
   return Math.min(window.toMs, Math.max(dawn, nowMs));
 }
 
+const LAST_H = 3;
+/** Air of the last hours as it was measured: by a station, else by a thermometer that hangs outside. */
+async function lastHours(sources: Sources, site: Site, nowMs: number): Promise<WeatherEntry[]> {
+  const measured = await sources.observed.hours(nowMs - LAST_H * HOUR_MS, nowMs);
+  if (measured.length > 0) return measured;
+  const spot = { id: OUTSIDE, specs: null, structureLayer: 0, site, weather: [] };
+  const full = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
+  const read = await Promise.all(
+    Array.from({ length: LAST_H }, async (_, h): Promise<WeatherEntry | null> => {
+      const ms = full - h * HOUR_MS;
+      const half = HOUR_MS / 2;
+      const r = await sources.thermometers.read(spot, ms - half, Math.min(nowMs, ms + half));
+      const airC = r && (r.minC + r.maxC) / 2;
+      return airC === null
+        ? null
+        : { time: new Date(ms).toISOString(), airC, dewPointC: airC - 1, windMs: 1, cloudFraction: 0.5 };
+    }),
+  );
+  return read.filter((e): e is WeatherEntry => e !== null);
+}
+
 export async function farmWeather(
   sources: Sources,
   site: Site,
@@ -60,12 +87,13 @@ export async function farmWeather(
   lows: readonly OutsideLow[],
   memberCount: number,
 ): Promise<FarmWeather> {
-  const [issues, revision] = await Promise.all([
+  const [issues, revision, last] = await Promise.all([
     sources.issued.issues(nowMs, nowMs),
     sources.revision(nowMs),
+    lastHours(sources, site, nowMs),
   ]);
   const key = createHash('sha1')
-    .update(JSON.stringify([issues.map((i) => i.id), revision, lows]))
+    .update(JSON.stringify([issues.map((i) => i.id), revision, lows, last.map((e) => e.airC)]))
     .digest('hex');
   // where nothing reaches past now, the last that did is named
   const spent = issues.length > 0 ? [] : (await sources.issued.issues(nowMs, nowMs - SPENT_MS)).slice(0, 1);
@@ -81,7 +109,9 @@ export async function farmWeather(
     coming: (window, fromMs, toMs) => {
       const issue = issueFor(issues.length > 0 ? issues : spent, nowMs, needMs(window, nowMs));
       if ('why' in issue) return issue;
-      const centre = hoursOf(issue, fromMs, toMs);
+      const parted = partedBy(issue, last, nowMs);
+      const said = hoursOf(issue, fromMs, toMs);
+      const centre = parted ? movedCentre(said, parted, nowMs) : said;
       const issuedMs = Math.min(issue.issuedMs, nowMs);
       return {
         id: issue.id,
@@ -89,7 +119,15 @@ export async function farmWeather(
         name: issue.name,
         source: issue.source,
         untilMs: Date.parse(issue.entries.at(-1)!.time),
-        members: ensemble(seedOf(issue.id), issuedMs, centre, memberCount, issue.doubt),
+        members: ensemble(
+          seedOf(issue.id),
+          issuedMs,
+          centre,
+          memberCount,
+          issue.doubt,
+          parted ? nowMs : null,
+        ),
+        parted,
       };
     },
   };

@@ -6,8 +6,10 @@ import type { Format } from '../../data/format';
 import { useDay } from '../../data/hooks';
 import { Problem } from '../ui/Bars';
 import { Tick } from '../ui/Button';
+import { Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { AwaySettings } from './AwaySettings';
 
 const WIDTH: [number, string][] = [
   [0.05, 'a finger’s width'],
@@ -34,7 +36,12 @@ export function dayDetail(s: DayStructure, format: Format): string {
   const planned = `Leaf ${format.t(s.plannedC.mid, 0)} at its hottest`;
   if (s.steps.length === 0) return `${planned}: it may stay ${s.open > 0 ? 'as it is' : 'shut'}.`;
   const over = s.leftC.high > s.limitC ? `, and ${s.crop} spoils over ${format.t(s.limitC, 0)}` : '';
-  return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.`;
+  const late =
+    s.lateC && s.lateC.mid - s.plannedC.mid >= 0.5 ? ` An hour late ${format.t(s.lateC.mid, 0)}.` : '';
+  const there = s.thereC
+    ? ` With nobody there for hours it is no better; nine times in ten it stays under ${format.t(s.plannedC.high, 0)}, with somebody there ${format.t(s.thereC.high, 0)}.`
+    : '';
+  return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.${late}${there}`;
 }
 
 function Line({
@@ -107,6 +114,14 @@ export function DayRows({ format }: { format: Format }) {
       {inOrder(data.structures).map((s, n) => (
         <Line key={s.structureId} s={s} nowMs={data.nowMs} first={n === 0} format={format} />
       ))}
+      {data.away.length > 0 ? (
+        <Text kind="small" tone="ochre" testID="away-today">
+          {`▲ Nobody is here ${data.away.map((a) => `from ${format.time(a.fromMs)} to ${format.time(a.toMs)}`).join(' and ')}: each is left at what is safest till then.`}
+        </Text>
+      ) : null}
+      <Fold title="When nobody is here">
+        <AwaySettings />
+      </Fold>
       {state === 'failed' ? <Problem>{message ?? 'Not every structure could be worked out.'}</Problem> : null}
       <Text kind="small" tone="quiet">
         By the forecast’s middle, for the crop there that bears the least heat. A closed house in the sun

@@ -43,6 +43,7 @@ export const DEMO_FARM: Farm = {
   climateRecord: null,
   messages: USUAL_MESSAGES,
   nursery: { trayCells: 84, trays: 15, shelfTrays: 12, outTrays: 8 },
+  away: [],
   drip: { lines: 2, spacingM: 0.2, litresPerHour: 1 },
   counters: [
     {
