@@ -1,7 +1,7 @@
 /** What goes on paper says what the screen says, in an order to be walked, and leaves nothing behind in the page. */
 import type { KitView, NowView, RelayView } from '@fogata/contract';
 import { sheetText, type Sheet } from '../src/components/sheets/sheet';
-import { bedsSheet, tonightSheet } from '../src/components/sheets/sheetWords';
+import { bedsSheet, tagsSheet, tonightSheet } from '../src/components/sheets/sheetWords';
 
 const T = Date.parse('2027-01-14T15:30:00Z');
 const format = {
@@ -101,6 +101,15 @@ test('the beds: rows in order, what stands and what follows; what is cleared is 
   ]);
   expect(parts[0]!.lines.map((l) => l.done)).toEqual([null, null, false]);
   expect(parts[1]!.lines[0]!.text).toBe('Nothing stands here and nothing is planned.');
+  // a tag for each planting: what, where, since when or from when, by when it goes
+  const tags = tagsSheet(board, 'Rescoldo', format);
+  expect(tags.tags).toBe(true);
+  expect(tags.parts.map((p) => p.title)).toEqual(['radish', 'spinach', 'lettuce heads']);
+  expect(tags.parts[1]!.lines.map((l) => `${l.at} ${l.text}`)).toEqual([
+    'N2 rows 3 to 4, 20 m',
+    'since 1 Oct 2026',
+    'clear by 1 Mar 2027',
+  ]);
 });
 
 test('a sheet without anything is its title alone', () => {

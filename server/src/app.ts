@@ -20,6 +20,7 @@ import { forecastRoutes } from './routes/forecasts';
 import { logRoutes } from './routes/log';
 import { nightRoutes } from './routes/night';
 import { relayRoutes } from './routes/relay';
+import { scenarioRoutes } from './routes/scenarios';
 import { seedRoutes } from './routes/seeds';
 import { seasonRoutes } from './routes/season';
 import { startRoutes } from './routes/start';
@@ -84,6 +85,7 @@ export function makeApp(
     seasonRoutes,
     seedRoutes,
     relayRoutes,
+    scenarioRoutes,
     startRoutes,
     logRoutes,
     forecastRoutes,

@@ -178,6 +178,11 @@ export const useRelay = () =>
   useRead(call(api.relay), {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
   });
+export const useScenarios = (on: boolean) =>
+  useRead(on ? call(api.scenarios) : null, {
+    refreshInterval: (latest) =>
+      latest?.scenarios.some((s) => s.relay.progress.state === 'computing') ? 1500 : 0,
+  });
 export const useFill = (on: boolean) =>
   useRead(on ? call(api.fill) : null, {
     refreshInterval: (latest) => (latest?.state === 'looking' || latest?.state === 'solving' ? 700 : 0),

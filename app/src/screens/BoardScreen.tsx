@@ -9,11 +9,13 @@ import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
 import { boardSentence, type Units } from '../components/relay/boardWords';
 import { AgainPanel } from '../components/relay/AgainPanel';
 import { DemandPanel } from '../components/relay/DemandPanel';
+import { EarningsPanel } from '../components/relay/EarningsPanel';
 import { FillPanel } from '../components/relay/FillPanel';
 import { MovePanel } from '../components/relay/MovePanel';
 import { NextPanel, type RowsAsked } from '../components/relay/NextPanel';
 import { PickList } from '../components/relay/PickList';
 import { QuarrelList } from '../components/relay/QuarrelList';
+import { ScenariosPanel } from '../components/relay/ScenariosPanel';
 import { useBoard, type Board } from '../components/relay/useBoard';
 import { Problem } from '../components/ui/Bars';
 import { Button, Choice } from '../components/ui/Button';
@@ -210,6 +212,8 @@ export function BoardScreen() {
               <View style={wide ? styles.pane : null}>
                 {list}
                 <PickList year={year} onShow={choose} />
+                <EarningsPanel year={year} />
+                <ScenariosPanel year={year} />
               </View>
             ) : null}
             {view ? (

@@ -6,7 +6,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { printSheet, sheetText, type Sheet } from '../components/sheets/sheet';
-import { bedsSheet, tonightSheet, weekSheet } from '../components/sheets/sheetWords';
+import { bedsSheet, tagsSheet, tonightSheet, weekSheet } from '../components/sheets/sheetWords';
 import { Button } from '../components/ui/Button';
 import { Choose } from '../components/ui/Fields';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
@@ -18,6 +18,7 @@ const WHICH = [
   { value: 'tonight', label: 'Tonight' },
   { value: 'week', label: 'The week' },
   { value: 'beds', label: 'The beds' },
+  { value: 'tags', label: 'Tags' },
 ] as const;
 type Which = (typeof WHICH)[number]['value'];
 
@@ -48,11 +49,12 @@ function Week() {
     </>
   );
 }
-function Beds() {
+function Beds({ tags }: { tags: boolean }) {
   const { data } = useRelay();
   const { data: farm } = useFarm();
   const format = useFormat();
-  return <Paper sheet={data ? bedsSheet(data, farm?.farm.name ?? 'Fogata', format) : null} />;
+  const made = tags ? tagsSheet : bedsSheet;
+  return <Paper sheet={data ? made(data, farm?.farm.name ?? 'Fogata', format) : null} />;
 }
 
 async function send(text: string): Promise<string> {
@@ -94,7 +96,7 @@ function Paper({ sheet }: { sheet: Sheet | null }) {
         {sheet.first ? <Text style={{ paddingTop: 8 }}>{sheet.first}</Text> : null}
         {sheet.parts.length === 0 ? <Text tone="quiet">Nothing is to be done.</Text> : null}
         {sheet.parts.map((p) => (
-          <View key={p.title}>
+          <View key={`${p.title} ${p.lines[0]?.text ?? ''}`}>
             <PartTitle>{p.title}</PartTitle>
             {p.lines.map((l, n) => (
               <Row key={`${l.at} ${l.text}`} first={n === 0}>
@@ -136,7 +138,7 @@ export function SheetScreen() {
         value={which}
         onChange={(of) => router.setParams({ of })}
       />
-      {which === 'tonight' ? <Tonight /> : which === 'week' ? <Week /> : <Beds />}
+      {which === 'tonight' ? <Tonight /> : which === 'week' ? <Week /> : <Beds tags={which === 'tags'} />}
     </Page>
   );
 }

@@ -31,6 +31,7 @@ import {
   placeView,
   relayView,
   ribbonView,
+  scenariosView,
   seasonCropView,
   seasonView,
   seedsView,
@@ -134,6 +135,10 @@ export const api = {
   fill: get('/api/relay/fill', fillView),
   startFill: post('/api/relay/fill', fillView),
   stopFill: del('/api/relay/fill', fillView),
+  scenarios: get('/api/scenarios', scenariosView),
+  keepScenario: post('/api/scenarios', z.object({ id: z.string() })),
+  takeScenario: post('/api/scenarios/:id/take', entry),
+  dropScenario: del('/api/scenarios/:id', done),
 
   // files that are brought
   bringFarm: post('/api/farm/file', exchangeView),

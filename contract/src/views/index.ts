@@ -8,6 +8,7 @@ export * from './farm';
 export * from './day';
 export * from './weather';
 export * from './relay';
+export * from './scenario';
 export * from './season';
 export * from './messages';
 export * from './seeds';

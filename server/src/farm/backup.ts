@@ -47,6 +47,7 @@ const TABLES: [string, PgTable, PgColumn[]][] = [
     [schema.cultivarFigures.cultivarId, schema.cultivarFigures.figure],
   ],
   ['seed_lots', schema.seedLots, [schema.seedLots.id]],
+  ['scenarios', schema.scenarios, [schema.scenarios.id]],
   ['records', schema.records, [schema.records.seq]],
   ['forecasts', schema.forecasts, [schema.forecasts.id]],
   ['observations', schema.observations, [schema.observations.atMs]],

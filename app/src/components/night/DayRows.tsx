@@ -1,15 +1,14 @@
 /** The day's openings: what to open next, by how much, when it is shut, and how hot it gets if it is left. */
 import type { DayStructure } from '@fogata/contract';
+import { router } from 'expo-router';
 import { View } from 'react-native';
 import { act } from '../../data/actions';
 import type { Format } from '../../data/format';
 import { useDay } from '../../data/hooks';
 import { Problem } from '../ui/Bars';
-import { Tick } from '../ui/Button';
-import { Fold } from '../ui/Fields';
+import { Button, Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { AwaySettings } from './AwaySettings';
 
 const WIDTH: [number, string][] = [
   [0.05, 'a finger’s width'],
@@ -119,9 +118,14 @@ export function DayRows({ format }: { format: Format }) {
           {`▲ Nobody is here ${data.away.map((a) => `from ${format.time(a.fromMs)} to ${format.time(a.toMs)}`).join(' and ')}: each is left at what is safest till then.`}
         </Text>
       ) : null}
-      <Fold title="When nobody is here">
-        <AwaySettings />
-      </Fold>
+      <View style={{ flexDirection: 'row' }}>
+        <Button
+          kind="plain"
+          label="When nobody is here ›"
+          onPress={() => router.push('/settings')}
+          testID="to-away"
+        />
+      </View>
       {state === 'failed' ? <Problem>{message ?? 'Not every structure could be worked out.'}</Problem> : null}
       <Text kind="small" tone="quiet">
         By the forecast’s middle, for the crop there that bears the least heat. A closed house in the sun

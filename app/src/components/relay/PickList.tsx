@@ -5,6 +5,7 @@ import { useFormat } from '../../data/format';
 import { dayShort, upper } from '../season/seasonWords';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { amountWords } from './EarningsPanel';
 import { rowsWords } from './targets';
 
 export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingId: string) => void }) {
@@ -15,11 +16,11 @@ export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingI
   return (
     <View testID="picks">
       <PartTitle right={`about ${format.mass(Math.round(all))}`}>To pick this week</PartTitle>
-      {list.map(({ strip: s, kg, leftDays }, n) => {
+      {list.map(({ strip: s, kg, stems, bunches, leftDays }, n) => {
         const bed = year.beds.find((b) => b.id === s.planting.bedId)?.name ?? '';
         const title = `${upper(s.crop.name)}, ${bed} ${rowsWords(s.planting)}`;
-        const amount =
-          s.crop.yieldKgPerM === null ? 'As it opens' : `About ${format.mass(Number(kg.toFixed(1)))}`;
+        const said = amountWords({ kg, stems, bunches }, format);
+        const amount = said === 'nothing yet' ? 'As it opens' : `About ${said.replace('some ', '')}`;
         return (
           <Pressable
             key={s.planting.id}

@@ -21,6 +21,8 @@ export interface Sheet {
   parts: SheetPart[];
   /** What to mind, at the foot. */
   mind: string[];
+  /** Each part by itself, to be cut out. */
+  tags?: boolean;
 }
 
 const box = (done: boolean | null) => (done === null ? '' : done ? '[x] ' : '[ ] ');
@@ -58,12 +60,14 @@ export function printSheet(s: Sheet): boolean {
   page.getElementById('paper')?.remove();
   const paper = add(page.body, 'section');
   paper.id = 'paper';
+  if (s.tags) paper.className = 'tags';
   add(paper, 'h1', s.title);
   if (s.first) add(paper, 'p', s.first);
   for (const part of s.parts) {
-    add(paper, 'h2', part.title);
+    const block = add(paper, 'div', '', 'part');
+    add(block, 'h2', part.title);
     for (const line of part.lines) {
-      const row = add(paper, 'div', '', 'row');
+      const row = add(block, 'div', '', 'row');
       add(row, 'span', line.done === null ? '' : line.done ? '☑' : '☐', 'box');
       add(row, 'span', line.at, 'at');
       const said = add(row, 'div', '', 'said');

@@ -1,4 +1,4 @@
-/** What goes on paper: tonight's sheet, the week's, and the master sheet of the beds by rows. */
+/** What goes on paper: tonight's sheet, the week's, the master sheet of the beds by rows, and tags to stand in them. */
 import {
   jobTitle,
   type AheadView,
@@ -180,6 +180,36 @@ export function bedsSheet(view: RelayView, farm: string, format: Pick<Format, 'm
         },
       ];
     }),
+    mind: [],
+  };
+}
+
+/** A tag for each planting that stands or is planned, to be cut out and stood in its rows. */
+export function tagsSheet(view: RelayView, farm: string, format: Pick<Format, 'metres'>): Sheet {
+  const { today } = view;
+  const date = (d: string) => `${dayShort(d.slice(5))} ${d.slice(0, 4)}`;
+  const line = (at: string, text: string): SheetLine => ({ done: null, at, text });
+  return {
+    title: `${farm}, tags`,
+    first: '',
+    tags: true,
+    parts: view.beds.flatMap((b) =>
+      view.plantings
+        .filter((p) => p.bedId === b.id && (p.clearedOn === null || p.clearedOn > today))
+        .sort((x, y) => x.fromRow - y.fromRow || x.plantedOn.localeCompare(y.plantedOn))
+        .map((p): SheetPart => ({
+          title: [cropById(p.crop).name, p.cultivar].filter(Boolean).join(' '),
+          lines: [
+            line(
+              b.name,
+              `${p.fromRow === p.toRow ? `row ${p.fromRow}` : `rows ${p.fromRow} to ${p.toRow}`}, ${format.metres(p.lengthM)}`,
+            ),
+            line(p.planned === true ? 'from' : 'since', date(p.plantedOn)),
+            ...(p.clearedOn ? [line('clear by', date(p.clearedOn))] : []),
+            ...(p.note ? [line('', p.note)] : []),
+          ],
+        })),
+    ),
     mind: [],
   };
 }
