@@ -8,7 +8,7 @@ import { describeRecord } from '../farm/describe';
 import { recordsOf } from '../farm/log';
 import { rangeOf } from '../night/glyph';
 import { notFound } from '../problem';
-import { expectedOf } from './views';
+import { expectedOf } from './expected';
 
 const MOST_ENTRIES = 200;
 /** What a night was borne with follows from the weeks before it: without so many days of them it is not said, days. */

@@ -1,6 +1,5 @@
 /** Season as the screens read it: a crop's year in each place, and what is to be begun. */
 import type {
-  PlanProgress,
   SeasonClimate,
   SeasonCropView,
   SeasonDate,
@@ -8,11 +7,9 @@ import type {
   SeasonPlaceView,
   SeasonRow,
   SeasonView,
-  StoryView,
 } from '@fogata/contract';
 import { reasonWords } from '@fogata/contract/windows';
 import {
-  addDays,
   cropById,
   CROPS,
   localDate,
@@ -20,28 +17,23 @@ import {
   withFigures,
   type Crop,
   type Figures,
-  type Planting,
   type Site,
 } from '@fogata/core';
 import {
   asUsed,
   beginning,
-  boltingOf,
   climateOfFarm,
-  dayOfYear,
   FAILURES,
   hasRoom,
   isPlanted,
   monthDayOf,
   nearTown,
   nextOpening,
-  rowAt,
   seasonPlaces,
   usualHow,
   usualVenting,
   type Climate,
   type DateRow,
-  type Expected,
   type How,
   type SeasonPlace,
   type Window,
@@ -241,7 +233,7 @@ export function placesBy(data: FarmData, climate: Climate): (crop: Crop) => Seas
 const worstOf = (r: DateRow) => FAILURES.reduce((a, b) => (r[b] > r[a] ? b : a));
 
 /** What stands or is planned, each with its place as the farm would use it; some are in none that is worked out. */
-function ownPlaces(data: FarmData, today: string, every: (crop: Crop) => SeasonPlace[]) {
+export function ownPlaces(data: FarmData, today: string, every: (crop: Crop) => SeasonPlace[]) {
   const own = plantingsAsked(data, today).map((a) => ({
     ...a,
     place: asUsed(every(a.crop)).find((p) => p.structureId === a.structureId) ?? null,
@@ -261,34 +253,6 @@ export function yearsJobs(book: SeasonBook, data: FarmData, nowMs: number): Seas
   return own
     .flatMap((a) => jobsOf(data, a, rowsOf(a), today, 365))
     .sort((x, y) => x.date.localeCompare(y.date));
-}
-
-/** When one planting is up and ready, by the years of its place; null until they are gone through. */
-export function expectedOf(
-  book: SeasonBook,
-  data: FarmData,
-  nowMs: number,
-  planting: Planting,
-): Expected & { progress: PlanProgress; bolts: StoryView['bolts'] } {
-  const { climate, key, today } = groundOf(data, nowMs);
-  const { inPlace } = ownPlaces({ ...data, plantings: [planting] }, today, placesBy(data, climate));
-  const { answers, progress } = book.ask(
-    inPlace.map((x) => questionOf(data, x.place, x.crop, x.how, key, false, x.planting.own)),
-  );
-  const day = dayOfYear(planting.plantedOn);
-  const row = answers[0] && rowAt(answers[0].rows, day);
-  const bolting = answers[0] ? boltingOf(answers[0].rows, day) : null;
-  // what stands cannot be begun on another day
-  const better = bolting?.better && planting.planned === true ? bolting.better : null;
-  return {
-    upDays: row?.upDays ?? null,
-    readyDays: row?.ready.middle ?? null,
-    progress,
-    bolts: bolting && {
-      share: bolting.share,
-      better: better && { date: addDays(planting.plantedOn, better.days), share: better.share },
-    },
-  };
 }
 
 export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): SeasonView {
