@@ -106,6 +106,15 @@ export function threesThatMayWin(w: Work, b: PlannedBed, threes: readonly CoverO
   });
 }
 
+/** What each bed may bear, priced, and the pieces that there are. */
+const chosenFrom = (beds: readonly PlannedBed[], w: Work) => ({
+  choices: beds.map((b): BedChoice => ({
+    bedId: b.bed.id,
+    options: wanted(b).flatMap((o) => priced(w, b, o)),
+  })),
+  stock: Object.fromEntries(w.inputs.data.covers.map((c) => [c.id, c.count])),
+});
+
 /** Differences under this are none, in the farm's money. */
 const WORTH = 1;
 
@@ -118,11 +127,7 @@ export async function otherHands(beds: readonly PlannedBed[], w: Work): Promise<
   const { data } = w.inputs;
   const work = beds.some((b) => b.minutes[b.chosen]! > 0);
   if (w.phase !== 'closing' || !work) return none;
-  const choices = beds.map((b): BedChoice => ({
-    bedId: b.bed.id,
-    options: wanted(b).flatMap((o) => priced(w, b, o)),
-  }));
-  const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
+  const { choices, stock } = chosenFrom(beds, w);
   const { hands, hourlyRate } = data.farm;
   const withHands = async (count: number) => {
     const problem = coverProblem(choices, stock, hourlyRate, { count, busyMin: closing(w) });
@@ -150,11 +155,7 @@ export async function otherHands(beds: readonly PlannedBed[], w: Work): Promise<
 export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void> {
   if (beds.length === 0) return;
   const { data } = w.inputs;
-  const choices = beds.map((b): BedChoice => ({
-    bedId: b.bed.id,
-    options: wanted(b).flatMap((o) => priced(w, b, o)),
-  }));
-  const stock = Object.fromEntries(data.covers.map((c) => [c.id, c.count]));
+  const { choices, stock } = chosenFrom(beds, w);
   const hands = { count: data.farm.hands, busyMin: closing(w) };
   let problem = coverProblem(choices, stock, data.farm.hourlyRate, hands);
   let values: Record<string, number>;
