@@ -79,6 +79,13 @@ test('a block goes in across and down, past the end too, and comes out as it wen
   );
 });
 
+test('moved to a shorter bed a planting is as long as that bed, not wrong in a column that is not there', () => {
+  const moved = typed(rows(), { row: 0, col: 0 }, 'frame', complete);
+  const { wrong, csv } = readGrid(moved, mockBeds, mockPlantings, today);
+  expect([...wrong]).toEqual([]);
+  expect(csv.split('\n')[1]).toMatch(/^p1,Frame,/);
+});
+
 test('a fill takes the first of some rows down, and nothing above it or beside it', () => {
   const three = pasted(rows(), { row: 1, col: 0 }, 'N2\tspinach\nN2\tleek', complete);
   const after = filled(three, 0, 2, 4);

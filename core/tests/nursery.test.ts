@@ -49,6 +49,14 @@ test('what was done counts as it was done; what is sown where it grows, and what
   expect(batchesOf([sown, stands])).toEqual([]);
 });
 
+test('what should have been planted and was not stands in its trays still', () => {
+  const late = raised('a', 'lettuce');
+  const today = dayOf(PLANTED) + 10;
+  const [b] = batchesOf([late], today);
+  expect(traysOn(b!, today, 84)).toBeGreaterThan(0);
+  expect(traysOn(batchesOf([late])[0]!, today, 84)).toBe(0);
+});
+
 test('weeks add up at their fullest day, and every tray is on the shelf or outside', () => {
   const list = batchesOf([raised('a', 'lettuce'), raised('b', 'leek', { plantedOn: '2027-05-03' })]);
   const weeks = nurseryWeeks(list, from, 16, 84);

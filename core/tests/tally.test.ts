@@ -55,6 +55,12 @@ test('what stands stays as it is, even where the plan put by had it otherwise', 
   expect(plan).toEqual([stands, p('c')]);
 });
 
+test('what was sown in trays since has happened: it stays, whether the plan put by had it or not', () => {
+  const sown = p('a', { done: { sow: '2027-02-20' } });
+  expect(planOf([sown, p('b')], [p('a'), p('c')], ['b'], today)).toEqual([sown, p('c')]);
+  expect(planOf([sown], [], ['b'], today)).toEqual([sown]);
+});
+
 test('what can no longer be planted, or has no bed any more, is left out', () => {
   const kept = [p('late', { plantedOn: '2027-01-02' }), p('no-bed', { bedId: 'gone' }), p('soon')];
   expect(planOf([], kept, ['b'], today).map((x) => x.id)).toEqual(['soon']);

@@ -151,7 +151,7 @@ export function NurseryScreen() {
   const worked = useMemo(() => {
     if (!data) return null;
     const year = yearOf(data, NO_MOVES);
-    const batches = batchesOf(year.strips);
+    const batches = batchesOf(year.strips, year.today);
     const weeks = nurseryWeeks(batches, year.today, WEEKS, data.nursery.trayCells);
     return { weeks, over: overOf(batches, weeks, data.nursery) };
   }, [data]);

@@ -34,7 +34,8 @@ export interface Batch {
 
 const SEED_TRAY = 200;
 
-export function batchesOf(strips: readonly Strip[]): Batch[] {
+/** What should have been planted before `today` and was not still stands in its trays. */
+export function batchesOf(strips: readonly Strip[], today = -Infinity): Batch[] {
   return strips
     .filter(
       (s) => s.how === 'transplant' && s.planting.planned === true && s.planting.done?.plant === undefined,
@@ -45,15 +46,15 @@ export function batchesOf(strips: readonly Strip[]): Batch[] {
         const on = s.planting.done?.[step];
         return on === undefined ? null : dayOf(on);
       };
-      const plantDay = s.startDay;
-      const fromDay = done('sow') ?? plantDay - Math.round(bench(s.crop));
+      const plantDay = Math.max(s.startDay, today + 1);
+      const fromDay = done('sow') ?? s.startDay - Math.round(bench(s.crop));
       const after = prickDays(s.crop);
       return {
         strip: s,
         cells: Math.ceil((metresOf(s) / s.crop.spacingM) * SPARES),
         fromDay,
         prickDay: done('prick') ?? (after === null ? null : fromDay + after),
-        outDay: done('harden') ?? Math.max(fromDay, plantDay - HARDEN_DAYS),
+        outDay: done('harden') ?? Math.max(fromDay, s.startDay - HARDEN_DAYS),
         plantDay,
       };
     });

@@ -1,7 +1,7 @@
 /**
  * A year's plan in a few figures, so that two can be laid side by side. Contract: `tally` sums a span of the year: money, kilos, hours, how
  * sure it is, how many crops, what is short. `planOf` puts a plan that was put by in the place of what is planned now: what
- * stands is never touched, and what cannot be planted any more is left out.
+ * stands or was begun in trays is never touched, and what cannot be planted any more is left out.
  */
 import type { Planting } from '../farm/types';
 import { addDays } from '../time/farmTime';
@@ -54,7 +54,8 @@ export function planOf(
   beds: readonly string[],
   today: string,
 ): Planting[] {
-  const standing = now.filter((p) => p.planned !== true);
+  const begun = (p: Planting) => p.planned !== true || Object.keys(p.done ?? {}).length > 0;
+  const standing = now.filter(begun);
   const stands = new Set(standing.map((p) => p.id));
   const first = addDays(today, -LATE_DAYS);
   const possible = kept.filter((p) => !stands.has(p.id) && p.plantedOn >= first && beds.includes(p.bedId));

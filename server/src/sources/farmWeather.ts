@@ -70,7 +70,9 @@ async function lastHours(sources: Sources, site: Site, nowMs: number): Promise<W
     Array.from({ length: LAST_H }, async (_, h): Promise<WeatherEntry | null> => {
       const ms = full - h * HOUR_MS;
       const half = HOUR_MS / 2;
-      const r = await sources.thermometers.read(spot, ms - half, Math.min(nowMs, ms + half));
+      // an hour that is not over yet would begin the night anew with every reading
+      if (ms + half > nowMs) return null;
+      const r = await sources.thermometers.read(spot, ms - half, ms + half);
       const airC = r && (r.minC + r.maxC) / 2;
       return airC === null
         ? null

@@ -104,7 +104,8 @@ export function AwaySettings() {
   const today = localDate(nowMs, farm.timeZone);
   const hours = farm.units.clock;
   // what was one day's and is over says nothing any more
-  const lines = farm.away.filter((a) => a.on === null || a.on >= today);
+  // a farm that this device kept from before may have none
+  const lines = (farm.away ?? []).filter((a) => a.on === null || a.on >= today);
   const put = (away: Away[]) => save({ away }, 'Hours away');
   return (
     <View style={{ gap: 8 }} testID="away">

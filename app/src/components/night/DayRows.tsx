@@ -38,7 +38,7 @@ export function dayDetail(s: DayStructure, format: Format): string {
   const late =
     s.lateC && s.lateC.mid - s.plannedC.mid >= 0.5 ? ` An hour late ${format.t(s.lateC.mid, 0)}.` : '';
   const there = s.thereC
-    ? ` With nobody there for hours it is no better; nine times in ten it stays under ${format.t(s.plannedC.high, 0)}, with somebody there ${format.t(s.thereC.high, 0)}.`
+    ? ` Nobody is there for hours: nine times in ten it stays under ${format.t(s.plannedC.high, 0)}, with somebody there ${format.t(s.thereC.high, 0)}.`
     : '';
   return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.${late}${there}`;
 }

@@ -118,7 +118,13 @@ export function typed(
 ): GridRow[] {
   const id = GRID_COLUMNS[col]!.id;
   return closed(
-    rows.map((r, i) => (i === row ? { ...r, cells: { ...r.cells, [id]: complete(id, text) } } : r)),
+    rows.map((r, i) => {
+      if (i !== row) return r;
+      // in another bed it is as long as that bed: its length has no column of its own here
+      const anew: Record<string, string> =
+        id === 'bed' && complete(id, text) !== r.cells['bed'] ? { length_m: '' } : {};
+      return { ...r, cells: { ...r.cells, ...anew, [id]: complete(id, text) } };
+    }),
   );
 }
 
