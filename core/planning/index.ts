@@ -6,6 +6,7 @@ export * from '../src/night/evening';
 export * from '../src/night/several';
 export * from '../src/night/short';
 export { keptOn } from '../src/night/lifting';
+export * from '../src/night/parting';
 export * from '../src/night/planned';
 export * from '../src/night/tasks';
 export * from '../src/night/warnings';

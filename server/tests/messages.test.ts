@@ -79,6 +79,35 @@ test('what is covered is not told of, and a line a message lies in the file', as
   expect(sent.find((m) => m.kind === 'silent')!.title).toBe('No word from the thermometer: South house');
 }, 60_000);
 
+test('a house that is colder than its model is told of at night, and the night is reckoned with it', async () => {
+  const nightMs = DEMO_START_MS + 7.75 * HOUR;
+  await s.context.options.clock.set(nightMs);
+  const before = await s.now();
+  const spot = before.spots.find((x) => x.structureId === 'south')!;
+  // the demo's own thermometers agree with a model that has learnt from them
+  expect(before.spots.map((x) => x.parted)).toEqual(before.spots.map(() => null));
+  const rows = [0, 1, 2].map((h) => ({ spot: 'south', atMs: spot.atMs - h * HOUR, c: spot.modelC - 4 }));
+  await takeTemperatures(s.open.db, rows, 'push', nightMs);
+  const after = await s.now();
+  const there = after.spots.find((x) => x.structureId === 'south')!;
+  expect(there.measuredC).toBeCloseTo(spot.modelC - 4, 6);
+  expect(there.parted).toContain('Look for a door');
+  const leaf = (v: typeof before) => v.places.find((p) => p.structureId === 'south')!.bareLeafC;
+  expect(leaf(after)).toBeLessThan(leaf(before) - 1);
+  const parted = (await lookOut(s.context, sink)).filter((m) => m.kind === 'parted');
+  expect(parted.map((m) => [m.subject, m.urgent])).toEqual([['south', true]]);
+  expect((await lookOut(s.context, sink)).filter((m) => m.kind === 'parted')).toEqual([]);
+}, 120_000);
+
+test('a house that shows more than its crops bear is told of by what was measured', async () => {
+  const noonMs = DEMO_START_MS + 21 * HOUR;
+  await s.context.options.clock.set(noonMs);
+  await takeTemperatures(s.open.db, [{ spot: 'south', atMs: noonMs - HOUR / 6, c: 41 }], 'push', noonMs);
+  const hot = (await lookOut(s.context, sink)).filter((m) => m.kind === 'hot' && m.subject === 'south');
+  expect(hot.map((m) => m.title)).toContain('South house shows 41.0 °C');
+  await s.context.options.clock.set(DEMO_START_MS + 8 * HOUR);
+}, 120_000);
+
 test('in the quiet hours what can wait waits, and where they were switched off nothing is told', async () => {
   const night = DEMO_START_MS + 11 * HOUR;
   await s.context.options.clock.set(night);

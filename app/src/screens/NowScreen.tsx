@@ -15,6 +15,7 @@ import { Ribbon } from '../components/night/Ribbon';
 import { MessageLines } from '../components/night/MessageLines';
 import { Empty, Tell } from '../components/night/NothingYet';
 import { Round } from '../components/night/Round';
+import { SpotLines } from '../components/night/SpotLines';
 import { StormRows } from '../components/night/StormRows';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
@@ -225,6 +226,7 @@ export function NowScreen() {
         chosen={wide ? chosen : null}
         onChoose={(id) => (wide ? setPicked(id) : router.push(`/place/${id}`))}
       />
+      <SpotLines spots={data.spots ?? []} format={format} />
       <Remains view={data} />
     </>
   );

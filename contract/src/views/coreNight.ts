@@ -46,7 +46,7 @@ export const segment = z.object({
   tone: tone,
 });
 
-export const warningKind = z.enum(['cold', 'hot', 'forecast', 'silent']);
+export const warningKind = z.enum(['cold', 'hot', 'forecast', 'silent', 'parted']);
 
 export const jobItem = z.object({
   bedId: z.string(),

@@ -120,6 +120,18 @@ export const roundItem = z.object({
 });
 export type RoundItem = z.infer<typeof roundItem>;
 
+/** A thermometer under cover in the last dark hour, beside what the model has there. */
+export const spotNow = z.object({
+  structureId: z.string(),
+  name: z.string(),
+  atMs: z.number(),
+  measuredC: z.number(),
+  modelC: z.number(),
+  /** What is done about it, where they part; null where they agree. */
+  parted: z.string().nullable(),
+});
+export type SpotNowView = z.infer<typeof spotNow>;
+
 export const nowView = z.object({
   clock: clockView,
   progress: planProgress,
@@ -153,6 +165,8 @@ export const nowView = z.object({
   places: z.array(placeRow),
   ribbon: ribbonView.nullable(),
   rounds: z.array(roundItem),
+  /** What thermometers under cover show, live, while it is dark. */
+  spots: z.array(spotNow),
   /** Wind and snow on structures, the first to be done first. */
   storm: z.array(stormView),
   cautions: z.array(z.string()),

@@ -24,6 +24,8 @@ export interface BedTask {
   belief?: Belief;
   /** What the bed's corner adds to its leaf, K; the thermometer hangs elsewhere. */
   placeK?: number;
+  /** What the roof's own thermometer showed it to be colder by, K. */
+  partedK?: number;
   /** Only what happens from here on counts for the minimum, epoch ms. */
   countFromMs: number;
 }
@@ -53,6 +55,7 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): O
       runs,
       hangsK: factors.map((f) => f.zoneOffsetC),
       placeK: task.placeK ?? 0,
+      partedK: task.partedK,
       from,
       structureLayer: option.structureLayer,
     });

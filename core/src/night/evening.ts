@@ -10,6 +10,7 @@ import type { Lain } from '../log/apply';
 import { HOUR_MS, localDate, nightOf, phaseOf, type NightWindow, type Phase } from '../time/farmTime';
 import { doubtK, type Issue, type PastHours } from '../weather/record';
 import { otherHands } from './choice';
+import type { Measured } from './parting';
 import { workOut } from './plan';
 import type { Background, NightPlan, PlannedBed, Work, Workers } from './planned';
 import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
@@ -65,6 +66,8 @@ export interface Evening {
   weather: EveningWeather;
   background: Background;
   beliefs: Map<string, Belief>;
+  /** By structure: what its thermometer showed in the last hours. */
+  measured?: ReadonlyMap<string, readonly Measured[]>;
 }
 
 export interface Begun {
@@ -110,6 +113,7 @@ export function begin(e: Evening): Begun {
     onlyAsIs: phase === 'morning',
     fixed: wishes(state, window.night),
     beliefs,
+    ...(e.measured ? { measured: e.measured } : {}),
   };
   const roofs = roofsOf(inputs);
   const plan: NightPlan = {
@@ -128,6 +132,7 @@ export function begin(e: Evening): Begun {
     members,
     beds: [],
     beliefs,
+    spots: new Map(),
     data,
     state,
   };
@@ -145,6 +150,7 @@ export function begin(e: Evening): Begun {
         errorK: plan.errorK,
         worth: plan.worth,
         before,
+        onSpot: (id, spot) => plan.spots.set(id, spot),
       };
       plan.beds = await workOut(work, onBeds);
       plan.otherHands = await otherHands(plan.beds, work);

@@ -21,6 +21,8 @@ export interface HouseBed {
   structureLayer: number;
   /** What the bed's corner adds to its leaf, K. */
   placeK: number;
+  /** What the roof's own thermometer showed it to be colder by, K; left out for none. */
+  partedK?: number;
 }
 
 export interface HouseTask {
@@ -125,6 +127,7 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
           outsideC: [...run.outsideC.subarray(tail)],
           leafC: [...run.leafC.subarray(tail)].map((c) => c + bed.placeK),
           soilC: [...run.soilC[1].subarray(tail)],
+          structureC: structureAir(bed.historySpec, run.layerAirC, tail, belief.mean.zoneOffsetC),
           lows: dailyLows(was, run.leafC, bed.placeK),
         },
         outcome: outcomeFrom({
@@ -132,6 +135,7 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
           runs: houses.map((h) => h.beds[k]!),
           hangsK: factors.map((f) => f.zoneOffsetC),
           placeK: bed.placeK,
+          partedK: bed.partedK,
           from,
           structureLayer: bed.structureLayer,
         }),
@@ -139,6 +143,12 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
     }),
     shared: houses.map((h) => h.shared),
   };
+}
+
+/** The structure's own air from an hour on, where its thermometer hangs; empty in the open. */
+function structureAir(spec: BedSpec, layerAirC: readonly Float64Array[], from: number, hangsK: number) {
+  const layer = spec.stack.findIndex((l) => l.role === 'structure');
+  return layer < 0 ? [] : [...layerAirC[layer]!.subarray(from)].map((c) => c + hangsK);
 }
 
 /** The lowest of each 24 hours, counted back from the end. */

@@ -46,6 +46,8 @@ export interface BedPast {
   outsideC: number[];
   leafC: number[];
   soilC: number[];
+  /** Air in the structure where its thermometer hangs; empty in the open. */
+  structureC: number[];
   /** The lowest leaf of each day of the record, counted back from its end, oldest first. */
   lows: { atMs: number; leafC: number }[];
 }
@@ -105,6 +107,8 @@ export interface OutcomeInputs {
   hangsK: readonly number[];
   /** What the bed's place adds to its leaf, K. */
   placeK: number;
+  /** What the roof's own thermometer showed it to be colder by, K: on the leaf and on the air of every layer. */
+  partedK?: number | undefined;
   /** Only from this hour on does it count. */
   from: number;
   /** Place of the structure in the stack, −1 in the open. */
@@ -112,9 +116,10 @@ export interface OutcomeInputs {
 }
 
 export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
-  const { runs, from } = o;
+  const { runs, from, partedK = 0 } = o;
   const times = runs[0]!.entryMs;
-  const leaves = runs.map((r) => (o.placeK === 0 ? r.leafC : r.leafC.map((c) => c + o.placeK)));
+  const moved = (a: Float64Array, k: number) => (k === 0 ? a : a.map((c) => c + k));
+  const leaves = runs.map((r) => moved(r.leafC, o.placeK + partedK));
   const minLeafC: number[] = [];
   const minAt: number[] = [];
   let frozen = 0;
@@ -136,11 +141,11 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     coldHours: leaves.map((leafC, m) => hoursNear(times, leafC, from, minLeafC[m]!)),
     soilMinC: runs.map((r) => lowest(r.soilC[1])),
     structureMinC:
-      o.structureLayer < 0 ? [] : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]!),
+      o.structureLayer < 0 ? [] : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]! + partedK),
     thawAtMs: leaves.map((leafC) => thawTimeMs(times, leafC, from)),
     hoursFrozen: frozen,
     leafC: bandSeries(leaves, REST_ERROR_K),
-    layersC: runs[0]!.layerAirC.map((_, l) => series((r) => r.layerAirC[l]!)),
+    layersC: runs[0]!.layerAirC.map((_, l) => series((r) => moved(r.layerAirC[l]!, partedK))),
     soilC: times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
     humidity: times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
   };

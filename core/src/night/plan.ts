@@ -16,6 +16,7 @@ import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
 import { coldNights, type OptionOutcome } from './outcome';
 import { bedTask, isKnown, layAtMs, type Found, type PlannedBed, type Work } from './planned';
+import { countedK, pairsOf, partedUnder } from './parting';
 import { optionKey, threeOptions, type CoverOption } from './options';
 import { structureIndex } from './stack';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
@@ -162,12 +163,29 @@ function setWork(
   b.laterMinutes[o.key] = work.later;
 }
 
+/** What the coming hours under a roof are taken colder by, for what its thermometer showed of the last ones, K. */
+function byItsThermometer(w: Work, { structure }: Roof, house: HouseOutcome): number {
+  const measured = w.inputs.measured?.get(structure.id) ?? [];
+  const pairs = pairsOf(measured, house.beds[0]!.past, w.inputs.data.farm, w.inputs.nowMs);
+  if (pairs.length === 0) return 0;
+  const parted = partedUnder(pairs, w.errorK);
+  w.onSpot(structure.id, { pairs, parted });
+  return countedK(parted);
+}
+
 export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Promise<PlannedBed[]> {
   const { inputs, roofs, phase } = w;
   const found = await Promise.all(
-    roofs.map(async (roof): Promise<Found> => {
-      const task = houseTask(inputs, roof, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
-      const house = await w.pool.house(task, w.signal);
+    roofs.map(async (first): Promise<Found> => {
+      const asIs = (r: Roof) => houseTask(inputs, r, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
+      let [roof, task] = [first, asIs(first)];
+      let house = await w.pool.house(task, w.signal);
+      const partedK = byItsThermometer(w, roof, house);
+      if (partedK < 0) {
+        roof = { ...roof, beds: roof.beds.map((b) => ({ ...b, partedK })) };
+        task = asIs(roof);
+        house = await w.pool.house(task, w.signal);
+      }
       const beds = roof.beds.map((p, n) => plannedBed(w, p, house, n));
       onBeds(beds);
       return { roof, beds, house, under: w.pool.nameOf(task.beds) };

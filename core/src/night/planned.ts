@@ -10,6 +10,7 @@ import { outcomeOf, type PlantingAtRisk } from './choose';
 import type { BedTask, Due } from './evaluate';
 import type { HouseOutcome, HouseTask } from './house';
 import type { LiftLook, LiftTask } from './lift';
+import type { HourPair, PartedSpot } from './parting';
 import { coldNights, type BedOutcome, type OptionOutcome } from './outcome';
 import { AS_IS, type BedPlan, type Roof, type TaskInputs } from './tasks';
 
@@ -93,8 +94,15 @@ export interface NightPlan {
   /** With one person fewer, and one more; left out of a plan that was not worked out to its end. */
   otherHands?: OtherHands;
   beliefs: Map<string, Belief>;
+  /** Thermometers under cover, by structure: the last hours beside the model, and how far they part. Filled as the beds are. */
+  spots: Map<string, SpotNow>;
   data: FarmFacts;
   state: Lain;
+}
+
+export interface SpotNow {
+  pairs: HourPair[];
+  parted: PartedSpot | null;
 }
 
 export interface Work {
@@ -108,6 +116,8 @@ export interface Work {
   worth: readonly Worth[];
   /** What was chosen for each bed when this night was last worked out: the likeliest again. */
   before: ReadonlyMap<string, string>;
+  /** Takes what a structure's thermometer says beside the model. */
+  onSpot: (structureId: string, spot: SpotNow) => void;
 }
 
 export interface Found {
@@ -206,6 +216,7 @@ export function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit
     ...(shares ? { given: f.house.shared.slice(0, members) } : {}),
     ...(b.belief ? { belief: b.belief } : {}),
     placeK: b.placeK,
+    ...(b.partedK ? { partedK: b.partedK } : {}),
     countFromMs: inputs.nowMs,
   };
 }

@@ -8,6 +8,7 @@ import type { BedSpec, WeatherEntry } from '../heat/types';
 import type { Lain } from '../log/apply';
 import { HOUR_MS, type NightWindow } from '../time/farmTime';
 import type { HouseBed, HouseTask } from './house';
+import type { Measured } from './parting';
 import { BARE, coverOptions, optionKey, type CoverOption } from './options';
 import { bedSpec, structureIndex } from './stack';
 
@@ -27,6 +28,8 @@ export interface BedPlan {
   asIsSpec: BedSpec;
   deepC: number;
   placeK: number;
+  /** What the roof's own thermometer showed it to be colder by, K. */
+  partedK?: number;
   belief: Belief | undefined;
 }
 
@@ -118,6 +121,8 @@ export interface TaskInputs {
   fixed: Map<string, string>;
   /** What is believed of each structure's factors; the book's where nothing is known. */
   beliefs: Map<string, Belief>;
+  /** By structure: what its thermometer showed in the last hours; left out where nobody asked it. */
+  measured?: ReadonlyMap<string, readonly Measured[]>;
 }
 
 /**
@@ -228,6 +233,7 @@ export function houseTask(
         spec,
         structureLayer: structureIndex(b.structure, covers),
         placeK: b.placeK,
+        ...(b.partedK ? { partedK: b.partedK } : {}),
       };
     }),
   };

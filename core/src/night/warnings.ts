@@ -4,7 +4,8 @@
  *
  * Thresholds are starting values: a bed within a kelvin of harm whose sheet is not on when its laying has to begin; a house that is
  * not open when it was to be, and would go over what its crop bears; a forecast two kelvin colder than the plan went by; a
- * thermometer that is silent for four of its usual pauses, three hours at least.
+ * thermometer that is silent for four of its usual pauses, three hours at least; one under cover that has parted from the model
+ * (`parting.ts`); one that shows more than what stands there bears.
  */
 import { sheetOf } from '../farm/facts';
 import { differenceText, temperatureText } from '../formats/units';
@@ -15,7 +16,7 @@ import { joined } from '../formats/words';
 import { asIsOutcome, type NightPlan } from './planned';
 import type { Style } from './words';
 
-export type WarningKind = 'cold' | 'hot' | 'forecast' | 'silent';
+export type WarningKind = 'cold' | 'hot' | 'forecast' | 'silent' | 'parted';
 
 export interface Warning {
   key: string;
@@ -112,6 +113,57 @@ export function forecastWarning(basis: Basis, night: string, lowC: number, style
     title: `Tonight is colder than planned: ${temperatureText(lowC, style.units.temperature, 0)}`,
     text: `The forecast is ${k} colder than the one that was planned by. The plan has been worked out anew: look at it again.`,
   };
+}
+
+/** Thermometers under cover that have parted from the model, once a night and way. */
+export function partedWarnings(plan: NightPlan, style: Style): Warning[] {
+  const t = (c: number) => temperatureText(c, style.units.temperature);
+  return [...plan.spots].flatMap(([id, { pairs, parted }]): Warning[] => {
+    const structure = plan.data.structures.find((s) => s.id === id);
+    const last = pairs[0];
+    if (!parted || !last || !structure) return [];
+    const colder = parted.offK < 0;
+    const k = differenceText(Math.abs(parted.offK), style.units.temperature).replace('+', '');
+    return [
+      {
+        key: `parted:${plan.window.night}:${id}:${colder ? 'colder' : 'milder'}`,
+        kind: 'parted',
+        subject: id,
+        urgent: colder,
+        title: `${structure.name} is ${k} ${colder ? 'colder' : 'milder'} than it should be`,
+        text: `Its thermometer showed ${t(last.measuredC)} at ${clockText(last.atMs, style)}; by what is noted it should be ${t(last.modelC)}. ${
+          colder
+            ? 'Look for a door, an edge or a sheet that is not as noted. Until then the night is reckoned that much colder in there.'
+            : 'A cover that is on and not noted, or the thermometer itself. Nothing is counted warmer for it.'
+        }`,
+      },
+    ];
+  });
+}
+
+/** What a thermometer under a roof shows now, against what stands there. */
+export interface HeatRow {
+  structureId: string;
+  name: string;
+  crop: string;
+  limitC: number;
+  airC: number;
+  atMs: number;
+}
+
+/** Measured, not reckoned: a house over what it bears, by day; said once an hour that it is so. */
+export function heatWarnings(rows: readonly HeatRow[], style: Style): Warning[] {
+  const t = (c: number) => temperatureText(c, style.units.temperature);
+  return rows
+    .filter((r) => r.airC > r.limitC)
+    .map((r) => ({
+      key: `heat:${r.structureId}:${Math.floor(r.atMs / HOUR_MS)}`,
+      kind: 'hot',
+      subject: r.structureId,
+      urgent: true,
+      title: `${r.name} shows ${t(r.airC)}`,
+      text: `Measured at ${clockText(r.atMs, style)}. ${r.crop} spoils above ${t(r.limitC)}: open everything that opens. Do not go to work in it alone.`,
+    }));
 }
 
 export interface Spot {

@@ -4,20 +4,23 @@
  * of several servers; the return stops it.
  */
 import type { Message, MessagesView } from '@fogata/contract';
-import { HOUR_MS, localDate } from '@fogata/core';
+import { cropOf, HOUR_MS, localDate, standingIn } from '@fogata/core';
 import {
   coldWarnings,
   forecastWarning,
+  heatWarnings,
   hotWarnings,
   jobsOf,
   mayGo,
+  partedWarnings,
   silentWarnings,
   type Basis,
+  type HeatRow,
   type NightPlan,
   type Spot,
   type Warning,
 } from '@fogata/core/planning';
-import { desc, gte, lt, sql } from 'drizzle-orm';
+import { desc, gte, lt, lte, and, sql } from 'drizzle-orm';
 import type { Context, Moment } from '../context';
 import { dayView } from '../day/view';
 import { alone, type Locks } from '../db/locks';
@@ -85,10 +88,39 @@ async function forecastTurned(
   return { warning, basis };
 }
 
+/** A temperature that is older is no longer how it is. */
+const FRESH_MS = HOUR_MS / 2;
+
+/** Structures whose thermometer has just spoken, with what spoils first of all that stands in them. */
+async function heatRows(m: Moment, db: Db): Promise<HeatRow[]> {
+  const rows = await db
+    .select()
+    .from(temperatures)
+    .where(and(gte(temperatures.atMs, m.nowMs - FRESH_MS), lte(temperatures.atMs, m.nowMs)))
+    .orderBy(desc(temperatures.atMs));
+  const { structures, beds, plantings, farm } = m.data;
+  const today = localDate(m.nowMs, farm.timeZone);
+  return structures.flatMap((s) => {
+    const last = rows.find((r) => r.spot === s.id);
+    const crops = beds
+      .filter((b) => b.structureId === s.id)
+      .flatMap((b) => standingIn(b.id, plantings, today).map(cropOf))
+      .sort((a, b) => a.spoilC - b.spoilC);
+    const first = crops[0];
+    if (!last || !first) return [];
+    const { name, spoilC: limitC } = first;
+    return [{ structureId: s.id, name: s.name, crop: name, limitC, airC: last.c, atMs: last.atMs }];
+  });
+}
+
 async function warningsNow(ctx: Context, m: Moment): Promise<Warning[]> {
-  const silent = silentWarnings(await spotsOf(m, ctx.db), m.nowMs, m.style);
+  const measured = [
+    ...heatWarnings(await heatRows(m, ctx.db), m.style),
+    ...silentWarnings(await spotsOf(m, ctx.db), m.nowMs, m.style),
+  ];
   const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-  if (!plan) return silent;
+  if (!plan) return measured;
+  const always = [...measured, ...partedWarnings(plan, m.style)];
   if (plan.phase === 'morning') {
     const day = await dayView(ctx);
     const rows = day.structures.map((s) => ({
@@ -100,10 +132,10 @@ async function warningsNow(ctx: Context, m: Moment): Promise<Warning[]> {
       leftC: s.leftC.mid,
       next: s.steps[0] ?? null,
     }));
-    return [...hotWarnings(rows, localDate(m.nowMs, m.data.farm.timeZone), m.nowMs, m.style), ...silent];
+    return [...hotWarnings(rows, localDate(m.nowMs, m.data.farm.timeZone), m.nowMs, m.style), ...always];
   }
   const { warning } = await forecastTurned(m, plan, ctx.db);
-  return [...coldWarnings(plan, jobsOf(plan, m.style), m.style), ...(warning ? [warning] : []), ...silent];
+  return [...coldWarnings(plan, jobsOf(plan, m.style), m.style), ...(warning ? [warning] : []), ...always];
 }
 
 const told = (w: Warning, atMs: number): Message => ({

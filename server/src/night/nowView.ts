@@ -29,7 +29,7 @@ import {
   type PlannedBed,
 } from '@fogata/core/planning';
 import { placeRow, ribbonOf } from './glyph';
-import { doubtWords, evidenceOf, movedWords, toMoney } from './nowWords';
+import { doubtWords, evidenceOf, movedWords, spotsOf, toMoney } from './nowWords';
 
 export interface NightWeather {
   lowC: { low: number; mid: number; high: number };
@@ -255,6 +255,7 @@ export function nowView(
     places: [],
     ribbon: null,
     rounds,
+    spots: [],
     storm: [],
     cautions: [],
     standing: NOTHING_STANDS,
@@ -288,5 +289,6 @@ export function nowView(
     places,
     ribbon: first ? ribbonOf(plan, first, style) : null,
     cautions: cautionsOf(plan, w),
+    spots: spotsOf(plan, style),
   };
 }

@@ -14,7 +14,8 @@ import {
   type Parted,
   type Style,
 } from '@fogata/core';
-import { AS_IS, asIsOutcome, type NightPlan } from '@fogata/core/planning';
+import { AS_IS, asIsOutcome, partedWarnings, type NightPlan } from '@fogata/core/planning';
+import type { SpotNowView } from '@fogata/contract';
 import type { NightWeather } from './nowView';
 
 export function toMoney(plan: NightPlan) {
@@ -90,4 +91,17 @@ export function doubtWords(plan: NightPlan, style: Style): string | null {
 export function movedWords({ offK, hours }: Parted, style: Style): string {
   const k = differenceText(Math.abs(offK), style.units.temperature).replace('+', '');
   return `Outside it was ${k} ${offK < 0 ? 'colder' : 'milder'} than was said in the last ${countWord(hours)} hours: the coming ones are moved by as much, and less the later.`;
+}
+
+/** Thermometers under cover beside the model, those that part first. */
+export function spotsOf(plan: NightPlan, style: Style): SpotNowView[] {
+  const told = new Map(partedWarnings(plan, style).map((w) => [w.subject, `${w.title}. ${w.text}`]));
+  return [...plan.spots]
+    .flatMap(([structureId, { pairs }]): SpotNowView[] => {
+      const name = plan.data.structures.find((s) => s.id === structureId)?.name;
+      const last = pairs[0];
+      if (name === undefined || !last) return [];
+      return [{ structureId, name, ...last, parted: told.get(structureId) ?? null }];
+    })
+    .sort((a, b) => Number(b.parted !== null) - Number(a.parted !== null));
 }

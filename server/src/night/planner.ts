@@ -22,6 +22,7 @@ import { isForecast, type FarmWeather, type Forecast } from '../sources/farmWeat
 import { backgroundOf } from './background';
 import { NOTHING_KEPT, type KeptPlans } from './keptPlans';
 import { learnTasks } from './learning';
+import { measuredUnder } from './spots';
 import type { NightPool } from './pool';
 import { stateKey } from './stateKey';
 
@@ -209,6 +210,7 @@ export class Planner {
     const { night } = at.window;
     const { signal } = job.abort;
     const ahead = weather.coming(at.window, at.hourMs, at.aheadMs);
+    const background = await this.backgroundFor(data, weather, nowMs);
     const begun = begin({
       data,
       state,
@@ -219,7 +221,8 @@ export class Planner {
         past: await weather.past(at.pastMs, at.hourMs),
         ahead: isForecast(ahead) ? ahead.members[0]! : forecast.members[0]!,
       },
-      background: await this.backgroundFor(data, weather, nowMs),
+      background,
+      measured: await measuredUnder(data, state, weather, at, background.deepC, nowMs),
       beliefs: await this.beliefs(data, state, weather, night, signal),
     });
     const { plan } = begun;

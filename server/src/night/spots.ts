@@ -1,9 +1,9 @@
 /** Where thermometers hang: outside, and over the first bed of each structure, as it was covered. */
 import { HOUR_MS, type BedSpec, type Structure, type Worth, standingIn } from '@fogata/core';
-import { asItWas } from '@fogata/core/planning';
+import { asItWas, type Measured, type NightAt } from '@fogata/core/planning';
 import type { FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
-import type { FarmWeather } from '../sources/farmWeather';
+import { hoursAt, type FarmWeather } from '../sources/farmWeather';
 import type { ThermometerSpot } from '../sources/ports';
 
 export const OUTSIDE = 'outside';
@@ -48,4 +48,24 @@ function alike(specs: readonly BedSpec[]): BedSpec[] {
     found.set(key, was ? { ...was, count: (was.count ?? 1) + 1 } : spec);
   }
   return [...found.values()];
+}
+
+/** By structure in which something stands: what its thermometer showed in the last hours; without one it is left out. */
+export async function measuredUnder(
+  data: FarmData,
+  state: FarmState,
+  weather: FarmWeather,
+  at: NightAt,
+  deepC: number,
+  nowMs: number,
+): Promise<Map<string, Measured[]>> {
+  const stands = (s: Structure) =>
+    data.beds.some(
+      (b) => b.structureId === s.id && standingIn(b.id, data.plantings, at.today).length > 0,
+    );
+  const read = data.structures.filter(stands).map(async (s) => {
+    const spot = await spotOf(data, state, s, weather, at.hourMs - 3 * HOUR_MS, nowMs, deepC, at.today);
+    return [s.id, spot ? await hoursAt(weather.thermometers, spot, nowMs) : []] as const;
+  });
+  return new Map((await Promise.all(read)).filter(([, hours]) => hours.length > 0));
 }

@@ -19,9 +19,10 @@ import {
   type Site,
   type WeatherEntry,
 } from '@fogata/core';
+import type { Measured } from '@fogata/core/planning';
 import { createHash } from 'node:crypto';
 import { OUTSIDE } from '../night/spots';
-import type { Sources } from './ports';
+import type { Sources, Thermometers, ThermometerSpot } from './ports';
 
 export interface Forecast {
   id: string;
@@ -46,6 +47,7 @@ const SPENT_MS = 10 * 24 * HOUR_MS;
 
 export interface FarmWeather {
   key: string;
+  thermometers: Thermometers;
   past(fromMs: number, toMs: number): Promise<PastHours>;
   coming(window: NightWindow, fromMs: number, toMs: number): Coming;
 }
@@ -65,21 +67,34 @@ async function lastHours(sources: Sources, site: Site, nowMs: number): Promise<W
   const measured = await sources.observed.hours(nowMs - LAST_H * HOUR_MS, nowMs);
   if (measured.length > 0) return measured;
   const spot = { id: OUTSIDE, specs: null, structureLayer: 0, site, weather: [] };
+  const read = await hoursAt(sources.thermometers, spot, nowMs);
+  return read.map(({ atMs, airC }) => ({
+    time: new Date(atMs).toISOString(),
+    airC,
+    dewPointC: airC - 1,
+    windMs: 1,
+    cloudFraction: 0.5,
+  }));
+}
+
+/** The last full hours at a thermometer, the newest first; what it did not show is left out. */
+export async function hoursAt(
+  thermometers: Thermometers,
+  spot: ThermometerSpot,
+  nowMs: number,
+): Promise<Measured[]> {
   const full = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
   const read = await Promise.all(
-    Array.from({ length: LAST_H }, async (_, h): Promise<WeatherEntry | null> => {
-      const ms = full - h * HOUR_MS;
+    Array.from({ length: LAST_H }, async (_, h): Promise<Measured | null> => {
+      const atMs = full - h * HOUR_MS;
       const half = HOUR_MS / 2;
       // an hour that is not over yet would begin the night anew with every reading
-      if (ms + half > nowMs) return null;
-      const r = await sources.thermometers.read(spot, ms - half, ms + half);
-      const airC = r && (r.minC + r.maxC) / 2;
-      return airC === null
-        ? null
-        : { time: new Date(ms).toISOString(), airC, dewPointC: airC - 1, windMs: 1, cloudFraction: 0.5 };
+      if (atMs + half > nowMs) return null;
+      const r = await thermometers.read(spot, atMs - half, atMs + half);
+      return r && { atMs, airC: (r.minC + r.maxC) / 2 };
     }),
   );
-  return read.filter((e): e is WeatherEntry => e !== null);
+  return read.filter((e): e is Measured => e !== null);
 }
 
 export async function farmWeather(
@@ -101,6 +116,7 @@ export async function farmWeather(
   const spent = issues.length > 0 ? [] : (await sources.issued.issues(nowMs, nowMs - SPENT_MS)).slice(0, 1);
   return {
     key,
+    thermometers: sources.thermometers,
     past: async (fromMs, toMs) => {
       const [observed, held] = await Promise.all([
         sources.observed.hours(fromMs - AROUND_MS, Math.min(nowMs, toMs + AROUND_MS)),

@@ -13,7 +13,7 @@ import { Text } from '../ui/Text';
 const MOST = 3;
 
 export function MessageLines({ format }: { format: Format }) {
-  const all = useMessages().filter((m) => m.kind === 'forecast' || m.kind === 'silent');
+  const all = useMessages().filter((m) => m.kind !== 'cold' && m.kind !== 'hot');
   if (all.length === 0) return null;
   const shown = all.slice(0, MOST);
   return (

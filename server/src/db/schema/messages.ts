@@ -6,7 +6,7 @@ export const messages = pgTable(
   {
     key: text('key').primaryKey(),
     atMs: bigint('at_ms', { mode: 'number' }).notNull(),
-    kind: text('kind').$type<'cold' | 'hot' | 'forecast' | 'silent'>().notNull(),
+    kind: text('kind').$type<'cold' | 'hot' | 'forecast' | 'silent' | 'parted'>().notNull(),
     subject: text('subject').notNull(),
     urgent: boolean('urgent').notNull(),
     title: text('title').notNull(),
