@@ -37,6 +37,7 @@ const w: WhatIf = {
   })),
   initial: { outside: [], columns: [] },
   others: [],
+  awayTo: null,
   among: 0,
   openNow: 0,
   shutAtMs: START + 2 * HOUR,

@@ -4,10 +4,12 @@ import {
   coldNights,
   expectedLoss,
   harmChance,
+  isIndoors,
   readSheetKey,
   sheetKey,
   tollOf,
   type ColdNight,
+  type Cover,
   type PlantingAtRisk,
   type Style,
 } from '@fogata/core';
@@ -16,12 +18,14 @@ import { AS_IS, chosenOutcome, layAtMs, type PlannedBed, type PlannedNight } fro
 const iso = (ms: number) => new Date(Math.round(ms / 1000) * 1000).toISOString();
 const round = (x: number, digits = 2) => Number(x.toFixed(digits));
 
+const sheets = (covers: readonly Cover[]) => covers.filter((c) => !isIndoors(c));
+
 /** When each sheet goes on: what lies there already has no instant of its own. */
 function stackOf(n: PlannedNight, b: PlannedBed) {
   const option = b.options.find((o) => o.key === b.chosen);
   const lies = [...b.on];
   const liftAtMs = n.lifts.get(b.bed.id);
-  return (option?.covers ?? b.on).map((c) => {
+  return sheets(option?.covers ?? b.on).map((c) => {
     const at = lies.indexOf(c);
     if (at >= 0) lies.splice(at, 1);
     const job = n.jobs.find((j) =>
@@ -100,8 +104,10 @@ export function eveningResult(nights: readonly PlannedNight[], style: Pick<Style
         night: n.plan.window.night,
         at: iso(n.plan.nowMs),
         beds,
-        // what can be carried in is not known to a farm's file
-        carriedIn: [],
+        carriedIn: n.plan.beds.flatMap((b) => {
+          const into = (b.options.find((o) => o.key === b.chosen)?.covers ?? b.on).find(isIndoors);
+          return into ? [{ bed: b.bed.id, into: into.id, crates: b.bed.crates?.count ?? 0 }] : [];
+        }),
         jobs: n.jobs.map((j) => ({
           kind: j.kind,
           title: j.title,

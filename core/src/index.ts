@@ -6,6 +6,7 @@ export * from './calibration/coldBelief';
 export * from './climate/zonal';
 export * from './covers/cutList';
 export * from './covers/holding';
+export * from './covers/indoors';
 export * from './covers/sheet';
 export * from './covers/ways';
 export * from './crops/crops';

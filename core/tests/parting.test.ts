@@ -1,5 +1,13 @@
 /** Thermometers under cover against the model: what counts, what parts, and what the coming night is reckoned with. */
-import { coldWarnings, countedK, jobsOf, pairsOf, partedUnder, partedWarnings, type Measured } from '../planning';
+import {
+  coldWarnings,
+  countedK,
+  jobsOf,
+  pairsOf,
+  partedUnder,
+  partedWarnings,
+  type Measured,
+} from '../planning';
 import { medianOf } from '../src/night/bands';
 import { evening, NOW, planned, style } from './eveningFixture';
 import { SITE } from './fixtures';

@@ -262,6 +262,18 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
                     min={1}
                     max={2000}
                   />
+                  <Amount
+                    label="Kilos that one weighs, 0 where you do not know"
+                    value={b.crates.kgEach ?? 0}
+                    onChange={(kg) => {
+                      const { kgEach: _k, ...crates } = b.crates!;
+                      set({ crates: kg > 0 ? { ...crates, kgEach: kg } : crates });
+                    }}
+                    unit="kg"
+                    bigStep={5}
+                    min={0}
+                    max={200}
+                  />
                   <Text
                     kind="small"
                     tone="quiet"

@@ -1,10 +1,11 @@
 /** Kit. It answers: what covers have I, and where are they? */
 import { api, call } from '@fogata/contract/client';
 import type { Gear as FarmGear, KitView } from '@fogata/contract';
-import { countWord, type Cover } from '@fogata/core';
+import { countWord, isIndoors, type Cover } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { PlacesIndoors } from '../components/plan/Indoors';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -18,7 +19,12 @@ import { change, patchFarm, refresh, useFarm, useKit } from '../data/hooks';
 import { offerUndo } from '../data/undo';
 import { CALCS } from './CalcScreen';
 
-const USE = { hoops: 'on hoops', flat: 'laid on the crop', over: 'over frames and tunnels' } as const;
+const USE = {
+  hoops: 'on hoops',
+  flat: 'laid on the crop',
+  over: 'over frames and tunnels',
+  indoors: 'indoors',
+} as const;
 
 /** The store on a wide screen: sorted, searched, opened to be changed. */
 function CoversTable({ covers }: { covers: KitView['covers'] }) {
@@ -95,8 +101,9 @@ export function KitScreen() {
       )
       .catch((e: Error) => setProblem(e.message));
   };
-  const pieces = (data?.covers ?? []).reduce((s, c) => s + c.count, 0);
-  const out = (data?.covers ?? []).reduce((s, c) => s + c.inUse, 0);
+  const sheets = (data?.covers ?? []).filter((c) => !isIndoors(c));
+  const pieces = sheets.reduce((s, c) => s + c.count, 0);
+  const out = sheets.reduce((s, c) => s + c.inUse, 0);
   return (
     <Page testID="kit" width={wide ? 1200 : 640}>
       <TopLine />
@@ -122,8 +129,8 @@ export function KitScreen() {
       ) : null}
       <PartTitle>Covers</PartTitle>
       {problem ? <Problem>{problem}</Problem> : null}
-      {wide && data && data.covers.length > 0 ? <CoversTable covers={data.covers} /> : null}
-      {(wide ? [] : (data?.covers ?? [])).map((c, n) => {
+      {wide && sheets.length > 0 ? <CoversTable covers={sheets} /> : null}
+      {(wide ? [] : sheets).map((c, n) => {
         const { inUse, beds, materialName, ...cover } = c;
         return (
           <View key={c.id}>
@@ -192,6 +199,7 @@ export function KitScreen() {
         <Button label="Add a cover" onPress={() => router.push('/cover/new')} testID="add-cover" />
         <Button label="Cut sheets from rolls" onPress={() => router.push('/cut')} testID="open-cut" />
       </View>
+      {data ? <PlacesIndoors places={data.covers.filter(isIndoors)} format={format} /> : null}
       <Gear />
       <PartTitle>Reckon</PartTitle>
       <View style={styles.row}>

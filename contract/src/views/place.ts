@@ -79,6 +79,8 @@ export const whatIf = z.object({
   coverFromMs: z.number(),
   /** What the plan's middle is over its centre, K: an untouched trial is the plan to the last digit. */
   middleK: z.number(),
+  /** Where the plan carries its crates for the night; what is tried is then the bed as if they stayed. Null where they stay. */
+  awayTo: z.string().nullable(),
   /** What opens by a wax cylinder. */
   openings: z.array(ofCore<Opening>()),
   layers: z.array(

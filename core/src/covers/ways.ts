@@ -31,6 +31,7 @@ const BEARS: Record<MaterialId, readonly CoverUse[]> = {
 
 /** The usual way first; what the grower allows stands above what the cloth bears. */
 export function waysOf(cover: Cover): CoverUse[] {
+  if (cover.use === 'indoors') return ['indoors'];
   const more = cover.ways ?? BEARS[cover.material];
   return [cover.use, ...ALL.filter((u) => u !== cover.use && more.includes(u))];
 }
@@ -72,5 +73,10 @@ export function readSheetKey(key: string): { id: string; use: CoverUse | undefin
   return at > 0 && use ? { id: key.slice(0, at), use } : { id: key, use: undefined };
 }
 
-const WORDS: Record<CoverUse, string> = { hoops: 'on hoops', flat: 'laid on', over: 'over it' };
+const WORDS: Record<CoverUse, string> = {
+  hoops: 'on hoops',
+  flat: 'laid on',
+  over: 'over it',
+  indoors: 'carried in',
+};
 export const wayWords = (use: CoverUse): string => WORDS[use];

@@ -36,6 +36,6 @@ export const HOWS = ['sow', 'transplant'] as const;
 export const STEPS = ['sow', 'prick', 'harden', 'plant', 'gaps', 'pick', 'clear'] as const;
 export type StepId = (typeof STEPS)[number];
 
-/** How a sheet lies: on hoops, laid on the crop, or over a frame or tunnel. */
-export const USES = ['hoops', 'flat', 'over'] as const;
+/** How a sheet lies: on hoops, laid on the crop, or over a frame or tunnel; `indoors` is a place that crates are carried into. */
+export const USES = ['hoops', 'flat', 'over', 'indoors'] as const;
 export type CoverUse = (typeof USES)[number];

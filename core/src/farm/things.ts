@@ -110,6 +110,8 @@ export const bedSchema = z.object({
       lengthM: metres(0.05, 5),
       widthM: metres(0.05, 5),
       plantsEach: z.number().int('whole plants').min(1).max(2000),
+      /** What one weighs, watered. */
+      kgEach: z.number({ error: 'kilos' }).min(0.1, '0.1 kg or more').max(200, 'at most 200 kg').optional(),
     })
     .nullable()
     .optional(),
@@ -163,4 +165,11 @@ export const coverSchema = z.object({
   madeFor: z.string().trim().max(60, 'at most 60 letters').optional(),
   /** In which other ways than its usual one it may lie; left out, as its cloth bears. */
   ways: z.array(z.enum(USES)).max(3).optional(),
+  /** Of a place indoors, whose pieces are crates that it has room for: the coldest that it gets there in a night, °C. */
+  nightC: z
+    .number({ error: 'degrees' })
+    .min(-10, '−10 to 30 °C')
+    .max(30, '−10 to 30 °C')
+    .nullable()
+    .optional(),
 });

@@ -2,6 +2,7 @@
  * Covers in stock as CSV, out and in. Contract: `toStockCsv` and `readStockCsv` are each other's inverse; a bad row is named
  * by its line with the reason, and then nothing is taken.
  */
+import { USES } from '../farm/kinds';
 import type { Cover } from '../farm/types';
 import { MATERIAL_IDS } from '../heat/types';
 import { cellsOf, csvOf, marked, tableOf, type BadRow } from './csvTable';
@@ -19,6 +20,7 @@ const COLUMNS = [
   'condition',
   'kept_at',
   'made_for',
+  'night_c',
   'order',
 ] as const;
 type Column = (typeof COLUMNS)[number];
@@ -37,6 +39,7 @@ export function toStockCsv(covers: readonly Cover[]): string {
     condition: c.condition ?? '',
     kept_at: marked(c.keptAt ?? ''),
     made_for: marked(c.madeFor ?? ''),
+    night_c: c.nightC ?? '',
     order: c.order,
   }));
   return csvOf(COLUMNS, rows);
@@ -47,7 +50,6 @@ export interface StockRead {
   badRows: BadRow[];
 }
 
-const USES = ['hoops', 'flat', 'over'] as const;
 const CONDITIONS = ['good', 'worn', 'torn'] as const;
 
 /** Reads what `toStockCsv` wrote, or a table made by hand: only name, material, length, width and pieces are needed. */
@@ -74,6 +76,7 @@ export function readStockCsv(text: string): StockRead {
       ...(condition ? { condition } : {}),
       ...(word('kept_at') ? { keptAt: word('kept_at') } : {}),
       ...(word('made_for') ? { madeFor: word('made_for') } : {}),
+      ...(word('night_c') ? { nightC: number('night_c', null, -10, 30) } : {}),
       order: number('order', i, -1e6, 1e6, true),
     };
   });

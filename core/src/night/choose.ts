@@ -3,6 +3,7 @@
  * plus minutes of work at the farm's hourly rate. Written as a linear programme in the CPLEX LP format, so that any
  * kept solver can take it; the solver comes from the caller.
  */
+import { isIndoors } from '../covers/indoors';
 import { cropOf } from '../crops/cultivars';
 import type { Cover, Planting } from '../farm/types';
 import { lossShare, type Thresholds } from '../hardiness/hardiness';
@@ -66,8 +67,9 @@ export interface BedChoice {
   options: PricedOption[];
 }
 
-/** Lifting a sheet takes this share of laying it: starting value. */
-export const LIFT_SHARE = 0.5;
+/** Lifting a sheet takes this share of laying it: starting value. What was carried in is carried out again. */
+const LIFT_SHARE = 0.5;
+export const liftShare = (cover: Cover): number => (isIndoors(cover) ? 1 : LIFT_SHARE);
 
 /**
  * Minutes from the covers that are on to those of an option, and what lifting the new ones will take in the morning.
@@ -86,8 +88,8 @@ export function changeMinutes(
   for (const cover of all) {
     const more = count(option.covers, cover) - count(on, cover);
     const each = piecesOf(cover) * cover.minutes;
-    now += (more > 0 ? more : -more * LIFT_SHARE) * each;
-    later += Math.max(0, more) * LIFT_SHARE * each;
+    now += (more > 0 ? more : -more * liftShare(cover)) * each;
+    later += Math.max(0, more) * liftShare(cover) * each;
   }
   return { now, later };
 }

@@ -1,4 +1,5 @@
 /** The evening's jobs: what is to be shut and covered, each with what it saves by itself and why. */
+import { isIndoors } from '../covers/indoors';
 import { sheetKey } from '../covers/ways';
 import { cropOf } from '../crops/cultivars';
 import { sheetOf } from '../farm/facts';
@@ -7,8 +8,8 @@ import { differenceText, temperatureText } from '../formats/units';
 import { clockText, floorMinutes, HOUR_MS } from '../time/farmTime';
 import { bandOf, medianOf } from './bands';
 import { CLOSE_MIN } from './choice';
-import { LIFT_SHARE } from './choose';
-import { minutesFor, useOf, type Job, type JobItem } from './jobParts';
+import { liftShare } from './choose';
+import { carryOut, minutesFor, useOf, type Job, type JobItem } from './jobParts';
 import { joined } from '../formats/words';
 import { lostAtDark } from './evaluate';
 import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
@@ -136,10 +137,25 @@ function dueOf(group: Change[], plan: NightPlan): number {
   return Math.max(...group.map((c) => c.atMs ?? plan.nowMs));
 }
 
-const VERB: Record<CoverUse, string> = { hoops: 'on', flat: 'laid on', over: 'over' };
+const VERB: Record<CoverUse, string> = { hoops: 'on', flat: 'laid on', over: 'over', indoors: 'in' };
 
 /** What is said of a job that is late whatever is done. */
 export const AS_SOON = 'as soon as you can';
+
+/** " · 26 crates, 160 kg in all". */
+function crateWords(group: readonly Change[]): string {
+  const crates = group.flatMap((c) => c.bed.bed.crates ?? []);
+  const count = crates.reduce((s, x) => s + x.count, 0);
+  const kg = crates.every((x) => x.kgEach !== undefined)
+    ? `, ${Math.round(crates.reduce((s, x) => s + x.count * x.kgEach!, 0))} kg in all`
+    : '';
+  return ` · ${count} ${count === 1 ? 'crate' : 'crates'}${kg}`;
+}
+
+function titleOf(cover: Cover, on: boolean, names: string): string {
+  if (isIndoors(cover)) return on ? `Carry ${names} into ${cover.name}` : carryOut(names);
+  return on ? `${cover.name} ${VERB[cover.use]} ${names}` : `${cover.name} off ${names}`;
+}
 
 /** One job for a sheet on all beds of a structure; `byTime`, one for each time by which its beds want it. */
 export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] {
@@ -161,18 +177,22 @@ export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] 
     const done = first.done;
     const on = first.on;
     const crops = joined([...new Set(group.map((c) => cropsOf(c.bed)))]);
-    const layers = group.some((c) => c.bed.structure.kind !== 'open') ? ' · another layer' : '';
-    const verb = VERB[first.cover.use];
+    const layered = group.some((c) => c.bed.structure.kind !== 'open') ? ' · another layer' : '';
+    const more = isIndoors(first.cover) ? crateWords(group) : layered;
     return {
       key,
       kind: 'cover' as const,
       dueAtMs: dueOf(group, plan),
       onByMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
       saves: group.reduce((s, c) => s + c.saves, 0),
-      title: on ? `${first.cover.name} ${verb} ${names}` : `${first.cover.name} off ${names}`,
-      detail: on ? `${crops}${done ? '' : layers}` : 'it does more good elsewhere tonight',
+      title: titleOf(first.cover, on, names),
+      detail: on
+        ? `${crops}${done ? '' : more}`
+        : isIndoors(first.cover)
+          ? ''
+          : 'it does more good elsewhere tonight',
       why: on ? coverWhy(group, plan, style) : '',
-      minutes: group.reduce((s, c) => s + (c.on ? 1 : LIFT_SHARE) * minutesFor(c.cover, c.bed), 0),
+      minutes: group.reduce((s, c) => s + (c.on ? 1 : liftShare(c.cover)) * minutesFor(c.cover, c.bed), 0),
       structureId: first.bed.structure.id,
       items: group.map((c, i) => item(c, group.slice(0, i).filter((x) => !x.done && x.bed === c.bed).length)),
       accepted: group.every((c) => accepted.has(c.bed.bed.id)),

@@ -53,3 +53,6 @@ export function useOf(cover: Cover): { use?: CoverUse } {
   const { use } = readSheetKey(sheetKey(cover));
   return use ? { use } : {};
 }
+
+/** What is said of crates that go back to where they stand. */
+export const carryOut = (names: string): string => `Carry ${names} back out`;

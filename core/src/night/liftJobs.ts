@@ -1,10 +1,11 @@
 /** The morning's jobs: what may come off, from when, and what has been lifted already. */
+import { isIndoors } from '../covers/indoors';
 import { sheetKey } from '../covers/ways';
 import { sheetOf } from '../farm/facts';
 import type { Cover } from '../farm/types';
 import { HOUR_MS } from '../time/farmTime';
-import { LIFT_SHARE } from './choose';
-import { minutesFor, useOf, type Job } from './jobParts';
+import { liftShare } from './choose';
+import { carryOut, minutesFor, useOf, type Job } from './jobParts';
 import { joined } from '../formats/words';
 import { thawAtMs, type NightPlan, type PlannedBed } from './planned';
 
@@ -23,6 +24,7 @@ export function liftJobs(plan: NightPlan): Job[] {
     }
   }
   const jobs = [...groups].map(([key, group]): Job => {
+    const names = joined(group.map((g) => g.b.bed.name));
     const frozen = group.some((g) => thawAtMs(g.b) !== null);
     const dueAtMs = Math.ceil(Math.max(...group.map((g) => g.atMs)) / 600_000) * 600_000;
     return {
@@ -31,7 +33,7 @@ export function liftJobs(plan: NightPlan): Job[] {
       dueAtMs: Math.max(plan.nowMs, dueAtMs),
       onByMs: dueAtMs,
       saves: 0,
-      title: `Lift ${group[0]!.cover.name} off ${joined(group.map((g) => g.b.bed.name))}`,
+      title: isIndoors(group[0]!.cover) ? carryOut(names) : `Lift ${group[0]!.cover.name} off ${names}`,
       detail: light
         ? 'for the light, once it is borne'
         : frozen
@@ -40,7 +42,7 @@ export function liftJobs(plan: NightPlan): Job[] {
       why: frozen
         ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed, and what stands there bears the rest of the morning without the cover.'
         : 'From then on what stands there bears the rest of the morning without the cover, in nine of ten outcomes; every hour of light counts now.',
-      minutes: group.reduce((s, g) => s + LIFT_SHARE * minutesFor(g.cover, g.b), 0),
+      minutes: group.reduce((s, g) => s + liftShare(g.cover) * minutesFor(g.cover, g.b), 0),
       structureId: group[0]!.b.structure.id,
       items: group.map((g, n) => ({
         bedId: g.b.bed.id,
@@ -107,7 +109,8 @@ function liftedJobs(plan: NightPlan): Job[] {
       recordId: r.id,
     });
     job.recordIds.push(r.id);
-    job.title = `${cover.name} off ${joined(job.items.map((x) => x.bedName))}`;
+    const names = joined(job.items.map((x) => x.bedName));
+    job.title = isIndoors(cover) ? carryOut(names) : `${cover.name} off ${names}`;
     groups.set(key, job);
   }
   return [...groups.values()];

@@ -1,4 +1,5 @@
 /** When covers may come off in the morning. Contract: `setLift` fills in a bed's `lift`; `keptOn` says which have none. */
+import { isIndoors, nightCOf } from '../covers/indoors';
 import { horizonOf } from '../farm/shade';
 import { HOUR_MS } from '../time/farmTime';
 import { medianOf } from './bands';
@@ -39,7 +40,10 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
     });
   }
   const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
-  const looks = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
+  const out = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
+  // what stands indoors is as warm as that: it goes out only into what it bears
+  const place = b.on.find(isIndoors);
+  const looks = place ? out.map((l) => ({ ...l, on: l.on.map(() => ({ leafMinC: nightCOf(place) })) })) : out;
   b.lift = {
     atMs: stays ? null : liftTimeMs(b.atRisk, looks),
     bareC: medianOf(looks[0]!.off.map((n) => n.leafMinC)),

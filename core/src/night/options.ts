@@ -2,6 +2,7 @@
  * What could lie on a bed. Contract: `fitCover` says how many pieces of a sheet it takes, or why it cannot lie there;
  * `coverOptions` every none, one and two of the farm's sheets, `threeOptions` every three. Nothing is dropped by its place.
  */
+import { isIndoors } from '../covers/indoors';
 import { asUsed, sheetKey, waysOf } from '../covers/ways';
 import type { Bed, Cover, Structure } from '../farm/types';
 import { archLengthM } from '../heat/geometry';
@@ -14,6 +15,10 @@ export interface Fit {
 
 /** How many pieces of a cover this bed takes and the minutes of laying them; a sentence where it cannot go on. */
 export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { why: string } {
+  if (isIndoors(cover))
+    return bed.crates
+      ? { pieces: bed.crates.count, minutes: bed.crates.count * cover.minutes }
+      : { why: 'only crates and pots can be carried in' };
   let needLengthM = bed.lengthM;
   let needWidthM: number;
   if (cover.use === 'over') {
@@ -74,9 +79,9 @@ export function waysHere(
   });
 }
 
-/** Two sheets of one kind may lie on hoops; of what is laid on, and of what goes over, there is one. */
+/** Two sheets of one kind may lie on hoops; of what is laid on, and of what goes over, there is one; nothing over what is carried in. */
 const together = (a: Cover, b: Cover): boolean =>
-  a === b ? a.use === 'hoops' : a.use === 'hoops' || a.use !== b.use;
+  isIndoors(a) || isIndoors(b) ? false : a === b ? a.use === 'hoops' : a.use === 'hoops' || a.use !== b.use;
 
 /**
  * Every combination of the covers in stock that fit this bed: none, one, or two of them (two of the same where it goes on
@@ -100,6 +105,8 @@ export function coverOptions(
   add([]);
   add([...always]);
   for (const f of fits) add([f.cover]);
+  // what lies there may stay where it lies while its crates are away
+  for (const f of fits) if (isIndoors(f.cover) && !always.some(isIndoors)) add([...always, f.cover]);
   for (const pair of pairsOf(fits)) add(pair);
   return options.slice(0, limit);
 }

@@ -141,7 +141,9 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     coldHours: leaves.map((leafC, m) => hoursNear(times, leafC, from, minLeafC[m]!)),
     soilMinC: runs.map((r) => lowest(r.soilC[1])),
     structureMinC:
-      o.structureLayer < 0 ? [] : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]! + partedK),
+      o.structureLayer < 0
+        ? []
+        : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]! + partedK),
     thawAtMs: leaves.map((leafC) => thawTimeMs(times, leafC, from)),
     hoursFrozen: frozen,
     leafC: bandSeries(leaves, REST_ERROR_K),

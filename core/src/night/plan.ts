@@ -4,6 +4,7 @@
  * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
 import { cropOf } from '../crops/cultivars';
+import { carriedIn, isIndoors, pastIndoors } from '../covers/indoors';
 import { piecesOn } from '../farm/facts';
 import type { Cover } from '../farm/types';
 import { hardeningOf } from '../hardiness/before';
@@ -29,16 +30,17 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
   const { inputs, background } = w;
   const found = house.beds[n]!;
   const zone = inputs.data.farm.timeZone;
+  const past = pastIndoors(found.past, indoorSpans(w, p.bed.id));
   const atRisk = p.plantings.map((planting) => {
     const hardening = hardeningOf(planting, p.structure.kind, background.means, inputs.today);
     const limits = thresholds(cropOf(planting), hardening, planting.aim);
     const score = inputs.state.harm.get(planting.id);
-    const since = found.past.lows
+    const since = past.lows
       // a night of which nobody knows the weather has killed nothing
       .filter((l) => isKnown({ history: inputs.history, worth: w.worth }, l.atMs))
       .filter((l) => l.atMs > (score?.atMs ?? -Infinity) && localDate(l.atMs, zone) > planting.plantedOn)
       .map((l) => l.leafC);
-    const first = localDate(found.past.lows[0]?.atMs ?? inputs.nowMs, zone);
+    const first = localDate(past.lows[0]?.atMs ?? inputs.nowMs, zone);
     // nights before those that were just run; a night is called by its evening's date
     const before = (inputs.data.pastLows?.get(p.bed.id) ?? [])
       .filter((l) => addDays(l.night, 1) < first && l.night >= planting.plantedOn)
@@ -51,7 +53,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
   const laterMinutes: Record<string, number> = { [AS_IS]: 0 };
   for (const o of p.options) setWork({ ...p, minutes, laterMinutes }, o);
   const { timesMs, outsideC, skyC } = house;
-  const { initial, past, outcome } = found;
+  const { initial, outcome } = found;
   const bed: PlannedBed = {
     ...p,
     outcome: { timesMs, outsideC, skyC, initial, past, options: [] },
@@ -66,14 +68,30 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     plannedSpec: p.asIsSpec,
     lift: null,
   };
-  take(bed, [outcome], w.errorK);
+  take(w, bed, [outcome]);
   return bed;
 }
 
+/** When a bed's crates stood in which place indoors. */
+function indoorSpans({ inputs: { state, data } }: Work, bedId: string) {
+  return (state.spans.get(bedId) ?? []).flatMap(({ fromMs, toMs, coverId }) => {
+    const place = data.covers.find((c) => c.id === coverId && isIndoors(c));
+    return place ? [{ fromMs, toMs, place }] : [];
+  });
+}
+
+/** The covers of an outcome: those of its option, or what lies. */
+const coversUnder = (b: PlannedBed, key: string): readonly Cover[] =>
+  key === AS_IS || key === SHUT ? b.on : (b.options.find((o) => o.key === key)?.covers ?? []);
+
 /** Takes outcomes in, in the place of what was known of the same options, and prices them. */
-function take(bed: PlannedBed, outcomes: readonly OptionOutcome[], errorK: number): void {
+function take(w: Work, bed: PlannedBed, outcomes: readonly OptionOutcome[]): void {
+  const { errorK, inputs } = w;
   const options = new Map(bed.outcome.options.map((o) => [o.key, o] as const));
-  for (const o of outcomes) {
+  for (const bare of outcomes) {
+    const place = coversUnder(bed, bare.key).find(isIndoors);
+    const fromMs = place && bed.on.includes(place) ? inputs.nowMs : layAtMs(inputs, bed);
+    const o = place ? carriedIn(bare, bed.outcome.timesMs, fromMs, place) : bare;
     options.set(o.key, o);
     bed.loss[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, coldNights(o), errorK), 0);
   }
@@ -106,7 +124,7 @@ async function shutAsItLies(w: Work, f: Found): Promise<void> {
   const { house, under } = await asPlanned(w, f.roof, f.beds);
   f.house = house;
   f.under = under;
-  f.beds.forEach((b, n) => take(b, [{ ...house.beds[n]!.outcome, key: SHUT }], w.errorK));
+  f.beds.forEach((b, n) => take(w, b, [{ ...house.beds[n]!.outcome, key: SHUT }]));
 }
 
 async function tryOptions(
@@ -124,7 +142,7 @@ async function tryOptions(
     structureLayer: structureIndex(b.structure, o.covers),
   }));
   const task = { ...bedTask(w, f, b, members), options };
-  take(b, await w.pool.evaluate(task, f.under, w.signal), w.errorK);
+  take(w, b, await w.pool.evaluate(task, f.under, w.signal));
 }
 
 /**
@@ -243,7 +261,7 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
       // alone under its roof and in time, a bed is as it was looked at
       if (f.beds.length < 2 && !f.beds.some((b) => b.lateAtMs !== null)) return;
       Object.assign(f, await asPlanned(w, f.roof, f.beds));
-      f.beds.forEach((b, n) => take(b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }], w.errorK));
+      f.beds.forEach((b, n) => take(w, b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }]));
     }),
   );
   return all;
@@ -254,7 +272,8 @@ async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const sunset = i.window.sunsetAtMs ?? i.closeAtMs + HOUR_MS;
   const option = b.options.find((o) => o.key === b.chosen);
   b.due = null;
-  if (!option || option.covers.every((c) => b.on.includes(c))) return;
+  // crates that are carried in are in by dark, as all else
+  if (!option || option.covers.every((c) => b.on.includes(c) || isIndoors(c))) return;
   const first = Math.max(i.nowMs, sunset - 2 * HOUR_MS);
   const times: number[] = [];
   for (let ms = first; ms < Math.max(first + 1, sunset - 0.1 * HOUR_MS); ms += HOUR_MS / 2) times.push(ms);

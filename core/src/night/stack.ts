@@ -1,6 +1,7 @@
 /**
  * From a bed and the covers on it to what the heat engine runs: which layers, in which order, how large.
  */
+import { isIndoors } from '../covers/indoors';
 import { cropOf } from '../crops/cultivars';
 import type { Bed, Condition, Cover, Planting, Structure } from '../farm/types';
 import { MATERIALS } from '../heat/materials';
@@ -26,6 +27,7 @@ export interface StackOptions {
 
 /** Heavier and more opaque covers go outside lighter ones; what is laid flat lies innermost. */
 function orderOf(cover: Cover): number {
+  if (isIndoors(cover)) return -1;
   if (cover.use === 'over') return 0;
   if (cover.use === 'flat') return 3;
   return MATERIALS[cover.material].thermalPassed < 0.1 ? 1 : 2;
@@ -77,7 +79,7 @@ export function canopyOf(plantings: readonly Planting[]): { heightM: number; gro
  */
 export function shadeShown(structure: Structure, covers: readonly Cover[]): boolean {
   if (structure.kind === 'open' || !structure.shade) return false;
-  return structure.kind === 'house' || covers.length < 3;
+  return structure.kind === 'house' || covers.filter((c) => !isIndoors(c)).length < 3;
 }
 
 /** Place of the structure's own layer in a stack built from these covers; −1 in the open. */
@@ -147,6 +149,8 @@ export function bedSpec(
   const base = structureLayer(structure, options);
   const laid = covers
     .map((cover, i) => ({ cover, timing: options.timing?.[i] }))
+    // a place indoors is no layer: what stands there is not on the bed
+    .filter((x) => !isIndoors(x.cover))
     .sort((a, b) => byPlace(a.cover, b.cover));
   const outer = base
     ? laid

@@ -89,11 +89,12 @@ export function bedRow(b: Bed): BedRow {
     crateLengthM: crates?.lengthM ?? null,
     crateWidthM: crates?.widthM ?? null,
     cratePlants: crates?.plantsEach ?? null,
+    crateKg: crates?.kgEach ?? null,
   };
 }
 
 export function asBed(row: BedRow): Bed {
-  const { atAlongM, atAcrossM, crateCount, crateLengthM, crateWidthM, cratePlants, ...flat } = row;
+  const { atAlongM, atAcrossM, crateCount, crateLengthM, crateWidthM, cratePlants, crateKg, ...flat } = row;
   return {
     ...said(flat),
     ...group('at', atAlongM, () => ({ alongM: atAlongM!, acrossM: atAcrossM! })),
@@ -102,6 +103,7 @@ export function asBed(row: BedRow): Bed {
       lengthM: crateLengthM!,
       widthM: crateWidthM!,
       plantsEach: cratePlants!,
+      ...(crateKg === null ? {} : { kgEach: crateKg }),
     })),
   };
 }
@@ -113,6 +115,7 @@ export function coverRow(c: Cover): CoverRow {
     keptAt: c.keptAt ?? null,
     madeFor: c.madeFor ?? null,
     ways: c.ways ?? null,
+    nightC: c.nightC ?? null,
   };
 }
 

@@ -6,6 +6,7 @@ import {
   cropOf,
   daysBetween,
   harmChance,
+  isIndoors,
   HOUR_MS,
   MATERIALS,
   REST_ERROR_K,
@@ -68,7 +69,7 @@ export function glyphOf(
     const i = remaining.indexOf(c);
     if (i >= 0) remaining.splice(i, 1);
     const state = i >= 0 ? 'on' : 'planned';
-    return { name: c.name, state, opening: 0, coverId: c.id, over: c.use === 'over' };
+    return { name: c.name, state, opening: 0, coverId: c.id, over: c.use === 'over' || isIndoors(c) };
   });
   const strip = ({ over: _over, ...layer }: GlyphLayer & { over: boolean }): GlyphLayer => layer;
   return [...layers.filter((l) => l.over).map(strip), ...base, ...layers.filter((l) => !l.over).map(strip)];
@@ -123,7 +124,7 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
 export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.chosen): RibbonView {
   const o = b.outcome.options.find((x) => x.key === key) ?? asIsOutcome(b);
   const covers = key === AS_IS ? b.on : (b.options.find((x) => x.key === key)?.covers ?? b.on);
-  const sorted = sortCovers(covers);
+  const sorted = sortCovers(covers).filter((c) => !isIndoors(c));
   const names = [
     ...(shadeShown(b.structure, covers) ? ['under shade cloth'] : []),
     ...sorted.filter((c) => c.use === 'over').map((c) => `under ${c.name.toLowerCase()}`),

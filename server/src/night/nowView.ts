@@ -6,7 +6,11 @@ import {
   closingSentence,
   cropOf,
   dayText,
+  differenceText,
+  HEAVY_KG,
   HOUR_MS,
+  isIndoors,
+  joined,
   moneyText,
   morningSentence,
   nightSentence,
@@ -81,6 +85,15 @@ function cautionsOf(plan: NightPlan, weather: NightWeather): string[] {
     out.push(
       'A closed house will be hot for crops and people by midday. Open in time, and do not work in it alone.',
     );
+  const heavy = plan.beds.filter(
+    (b) =>
+      (b.bed.crates?.kgEach ?? 0) > HEAVY_KG &&
+      (b.options.find((o) => o.key === b.chosen)?.covers ?? b.on).some(isIndoors),
+  );
+  if (heavy.length > 0)
+    out.push(
+      `Crates of ${joined(heavy.map((b) => b.bed.name))} are heavy: carry them by two, on a clear path.`,
+    );
   if (weather.lowC.mid < 0)
     out.push(
       'Ice on paths and lids in the morning. Any heater under cover needs ventilation and a carbon monoxide alarm.',
@@ -88,8 +101,17 @@ function cautionsOf(plan: NightPlan, weather: NightWeather): string[] {
   return out;
 }
 
+/** What an upturned pot is worth to a single plant for some hours of a still night, K: starting value. */
+const TO_HAND_K = 2;
+
+/** What anybody has for single plants, where sheets do not reach. */
+function toHand(style: Style): string {
+  const k = differenceText(TO_HAND_K, style.units.temperature).replace('+', '');
+  return `For the best single plants: an upturned pot, a jug without its bottom, a tarp held off the leaves. Worth about ${k} for some hours (a starting value); off again once it thaws.`;
+}
+
 function remaining(plan: NightPlan, style: Style): string[] {
-  return plan.beds
+  const lines = plan.beds
     .map((b) => ({ b, row: placeRow(plan, b), left: b.loss[b.chosen]! }))
     .filter((x) => x.row.harmChance > 0.12)
     .sort((a, b) => b.left - a.left)
@@ -98,6 +120,7 @@ function remaining(plan: NightPlan, style: Style): string[] {
       const nights = row.harmChance >= 0.95 ? 'almost surely' : `${Math.round(row.harmChance * 10)} in 10`;
       return `${b.bed.name}, ${row.crop}: ${row.harmChance < 0.95 ? `harm in ${nights} outcomes` : `harm ${nights}`}${left >= 1 ? `, about ${moneyText(left, style.currency)}` : ''}`;
     });
+  return lines.length > 0 ? [...lines, toHand(style)] : [];
 }
 
 /** Beds that stay covered this morning, and why. */

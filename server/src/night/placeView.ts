@@ -32,6 +32,7 @@ import {
   standingIn,
   standingOf,
   inUse,
+  isIndoors,
   coversOn,
   sheetOf,
   hardeningOf,
@@ -80,10 +81,15 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   const b = i.plan?.beds.find((x) => x.bed.id === i.bed.id);
   if (!i.plan || !b) return null;
   const { structure, bed } = i;
-  const planned = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+  const chosen = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+  const planned = chosen.filter((c) => !isIndoors(c));
+  const away = chosen.find(isIndoors);
+  const stayed = b.outcome.options.find((o) => o.key === optionKey(planned));
+  const here = away ? stayed : chosenOutcome(b);
   // the plan's own objects: it may have been worked out from an earlier load of the farm
   const mayTouch = i.data.farm.schools.touch !== 'hoops';
-  const fitting = sheetsHere(i.plan.data.covers, structure, bed, b.on, mayTouch);
+  // crates that are away are under nothing: tried is the bed as it stands here
+  const fitting = sheetsHere(i.plan.data.covers, structure, bed, b.on, mayTouch).filter((c) => !isIndoors(c));
   // a sheet that the plan lays double has two switches
   const doubled = planned.filter((c, n) => planned.indexOf(c) !== n);
   const sorted = sortCovers([...fitting, ...doubled]);
@@ -110,7 +116,8 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
     openNow: opening,
     shutAtMs: Math.max(i.plan.closeAtMs, i.plan.nowMs),
     coverFromMs: layAtMs(i.plan, b),
-    middleK: medianOf(chosenOutcome(b).minLeafC) - chosenOutcome(b).minLeafC[0]!,
+    middleK: here ? medianOf(here.minLeafC) - here.minLeafC[0]! : 0,
+    awayTo: away?.name ?? null,
     ...othersOf(i.plan, b),
     openings: (structure.openings ?? []).filter((o) => o.wax),
     site: {

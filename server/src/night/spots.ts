@@ -60,9 +60,7 @@ export async function measuredUnder(
   nowMs: number,
 ): Promise<Map<string, Measured[]>> {
   const stands = (s: Structure) =>
-    data.beds.some(
-      (b) => b.structureId === s.id && standingIn(b.id, data.plantings, at.today).length > 0,
-    );
+    data.beds.some((b) => b.structureId === s.id && standingIn(b.id, data.plantings, at.today).length > 0);
   const read = data.structures.filter(stands).map(async (s) => {
     const spot = await spotOf(data, state, s, weather, at.hourMs - 3 * HOUR_MS, nowMs, deepC, at.today);
     return [s.id, spot ? await hoursAt(weather.thermometers, spot, nowMs) : []] as const;

@@ -1,6 +1,14 @@
 /** Jobs before wind and snow, for the next day and a half, with what has been done about them since. */
 import type { StormView } from '@fogata/contract';
-import { HOUR_MS, layoutOf, stormJobs, type NightWindow, type Style } from '@fogata/core';
+import {
+  coversOn,
+  isIndoors,
+  HOUR_MS,
+  layoutOf,
+  stormJobs,
+  type NightWindow,
+  type Style,
+} from '@fogata/core';
 import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { isForecast, type FarmWeather } from '../sources/farmWeather';
@@ -29,7 +37,8 @@ export function stormView(
       structure,
       turnDeg: layout.get(structure.id)!.turnDeg,
       covered: data.beds.some(
-        (b) => b.structureId === structure.id && (state.onBed.get(b.id) ?? []).length > 0,
+        (b) =>
+          b.structureId === structure.id && coversOn(state, b.id, data.covers).some((c) => !isIndoors(c)),
       ),
     })),
     hours.filter((h) => Date.parse(h.time) >= nowMs - HOUR_MS),

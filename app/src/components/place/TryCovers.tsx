@@ -149,9 +149,14 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         on={view.bed.on}
         harmC={harm}
       />
+      {w.awayTo ? (
+        <Text testID="away-to" style={{ paddingTop: 8 }}>
+          {`The plan carries its crates in, to “${w.awayTo}”. What is drawn here is the bed as if they stayed.`}
+        </Text>
+      ) : null}
       <View style={{ paddingTop: 8, paddingBottom: 4 }}>
         <Text kind="figure" tone={result.minLeafC < harm ? 'frost' : 'pine'} live testID="tried-min">
-          {`Leaf ${format.t(result.minLeafC)} at its coldest${view.clock.phase === 'morning' ? ' from now on' : ''}${touched ? ', as switched' : ', as planned'}`}
+          {`Leaf ${format.t(result.minLeafC)} at its coldest${view.clock.phase === 'morning' ? ' from now on' : ''}${touched ? ', as switched' : view.whatIf?.awayTo ? ', left here' : ', as planned'}`}
         </Text>
       </View>
       <LayerSwitches

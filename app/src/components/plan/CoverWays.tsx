@@ -10,6 +10,7 @@ const WORDS: Record<CoverUse, string> = {
   hoops: 'on hoops',
   flat: 'laid on the crop',
   over: 'over frames and tunnels',
+  indoors: 'carried in',
 };
 
 export function CoverWays({ cover, onChange }: { cover: Cover; onChange: (ways: CoverUse[]) => void }) {

@@ -84,6 +84,7 @@ export const beds = pgTable('beds', {
   crateLengthM: doublePrecision('crate_length_m'),
   crateWidthM: doublePrecision('crate_width_m'),
   cratePlants: integer('crate_plants'),
+  crateKg: doublePrecision('crate_kg'),
 });
 
 /** A row is one crop in one stretch of a bed, from planting to clearing. A plan: it may change; what changed is in records. */
@@ -134,4 +135,5 @@ export const covers = pgTable('covers', {
   keptAt: text('kept_at'),
   madeFor: text('made_for'),
   ways: text('ways').array().$type<Said<Cover['ways']>>(),
+  nightC: doublePrecision('night_c'),
 });

@@ -134,7 +134,7 @@ export const DEMO_BEDS: Bed[] = [
   bed('s4', 'south', 'S4 bench', 8, 0.8, 4, 3, {
     on: 'bench',
     texture: 'compost',
-    crates: { count: 26, lengthM: 0.6, widthM: 0.4, plantsEach: 8 },
+    crates: { count: 26, lengthM: 0.6, widthM: 0.4, plantsEach: 8, kgEach: 11 },
   }),
   bed('f1', 'frames', 'Frame 1', 3.4, 1.0, 5, 0),
   bed('f2', 'frames', 'Frame 2', 3.4, 1.0, 5, 1),
