@@ -13,7 +13,7 @@ import {
   type FarmFacts,
   withOwn,
 } from '@fogata/core';
-import { reachMs, severalNights, type Workers } from '@fogata/core/planning';
+import { chooseTogether, reachMs, severalNights, type Workers } from '@fogata/core/planning';
 import highs from 'highs';
 import { parseArgs } from 'node:util';
 import { jsonOf, print, refuse } from './lines';
@@ -86,7 +86,8 @@ const style = {
 const { weather: members } = weather;
 
 void (async () => {
-  const planned = await severalNights(
+  const signal = new AbortController().signal;
+  const alone = await severalNights(
     {
       data: {
         ...file,
@@ -99,7 +100,8 @@ void (async () => {
       style,
     },
     workers,
-    new AbortController().signal,
+    signal,
   );
+  const { nights: planned } = await chooseTogether(alone, workers, signal, style);
   print(eveningResult(planned, style));
 })();

@@ -1,6 +1,13 @@
 /** Ahead's words: the hardest night, whether sheets reach, and what is asked for where there is no forecast. */
 import type { AheadNight, AheadView } from '@fogata/contract';
-import { aheadSentence, nightName, nightWords, workWords } from '../src/components/ahead/aheadWords';
+import {
+  aheadSentence,
+  nightName,
+  nightWords,
+  togetherWords,
+  tonightWords,
+  workWords,
+} from '../src/components/ahead/aheadWords';
 import { format } from './kit';
 
 const told = { ...format, money: (x: number) => `€${Math.round(x)}` };
@@ -34,6 +41,7 @@ const night = (date: string, outside: number, more: Partial<AheadNight> = {}): A
   lossLeft: 200,
   lossPlanned: 2,
   stays: [],
+  leftOn: [],
   short: [],
   shortSaves: 0,
   ...more,
@@ -43,6 +51,7 @@ const view = (nights: AheadNight[], more: Partial<AheadView> = {}): AheadView =>
   untilMs: Date.parse('2027-01-18T14:30:00Z'),
   lack: null,
   nights,
+  together: null,
   progress: { state: 'ready', done: nights.length, of: nights.length },
   ...more,
 });
@@ -85,4 +94,15 @@ test('a night in a line: the closest, the margin either way, the work', () => {
   expect(nightWords(two, told)).toContain('At risk: N5, N1. Covers stay in the morning on N5.');
   expect(workWords(night('2027-01-14', -4))).toBe('3 on, 1 off, 25 min.');
   expect(workWords(night('2027-01-14', -4, { laid: 0, lifted: 0 }))).toBe('Nothing moves.');
+});
+
+test('nights chosen together say what stays on by day, what that saves and how sure it is the best', () => {
+  expect(nightWords(night('2027-01-14', -4, { leftOn: ['S1', 'N2'] }), told)).toContain(
+    'Leave on through the day: S1, N2.',
+  );
+  const t = { saves: 7, gap: 0, tonight: { saves: 0, beds: [] } };
+  expect(togetherWords(t, told)).toContain('That saves about €7. Nothing better can be done');
+  expect(togetherWords({ ...t, saves: 0, gap: 0.012 }, told)).toContain('At most 1.2 % better could be done');
+  expect(togetherWords({ ...t, saves: 0 }, told)).not.toContain('saves');
+  expect(tonightWords({ name: 'S2', covers: ['Frost blanket'] })).toBe('S2: Frost blanket tonight already');
 });

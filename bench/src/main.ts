@@ -35,6 +35,7 @@ import { day } from './day';
 import { first } from './first';
 import { largeFarm } from './largeFarm';
 import { longLog } from './longLog';
+import { nights } from './nights';
 import { relay } from './relay';
 import { season } from './season';
 import { whatIf } from './whatIf';
@@ -269,6 +270,7 @@ const PARTS: Record<string, () => unknown> = {
   night: single,
   evening,
   day: () => day(say, root),
+  nights: () => nights(say, root),
   season: () => season(say, join(root, 'server', 'dist', 'worker.mjs')),
   relay: () => relay(say),
   first: () => first(say),

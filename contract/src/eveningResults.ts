@@ -24,7 +24,7 @@ const sheets = (covers: readonly Cover[]) => covers.filter((c) => !isIndoors(c))
 function stackOf(n: PlannedNight, b: PlannedBed) {
   const option = b.options.find((o) => o.key === b.chosen);
   const lies = [...b.on];
-  const liftAtMs = n.lifts.get(b.bed.id);
+  const liftAtMs = n.leftOn?.has(b.bed.id) ? null : n.lifts.get(b.bed.id);
   return sheets(option?.covers ?? b.on).map((c) => {
     const at = lies.indexOf(c);
     if (at >= 0) lies.splice(at, 1);

@@ -5,6 +5,8 @@ export * from '../src/night/jobs';
 export * from '../src/night/evening';
 export * from '../src/night/several';
 export * from '../src/night/short';
+export * from '../src/night/spell';
+export * from '../src/night/spellNights';
 export { keptOn } from '../src/night/lifting';
 export * from '../src/night/parting';
 export * from '../src/night/planned';

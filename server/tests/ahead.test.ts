@@ -45,6 +45,10 @@ describe('the demo', () => {
       expect(n.outsideC.low).toBeLessThanOrEqual(n.outsideC.high);
     }
     expect(tomorrow!.places).not.toEqual(tonight!.places);
+    // chosen together: never dearer, nothing of tonight moved, and how sure it is said
+    expect(view!.together!.saves).toBeGreaterThanOrEqual(0);
+    expect(view!.together!.gap).toBeLessThan(0.05);
+    expect(view!.together!.tonight.saves).toBeGreaterThanOrEqual(0);
     expect(view!.untilMs!).toBeGreaterThan(DEMO_START_MS + 100 * HOUR);
   }, 180_000);
 });

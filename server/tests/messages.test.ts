@@ -92,7 +92,7 @@ test('a house that is colder than its model is told of at night, and the night i
   const there = after.spots.find((x) => x.structureId === 'south')!;
   expect(there.measuredC).toBeCloseTo(spot.modelC - 4, 6);
   expect(there.parted).toContain('Look for a door');
-  const leaf = (v: typeof before) => v.places.find((p) => p.structureId === 'south')!.bareLeafC;
+  const leaf = (v: typeof before) => v.places.find((p) => p.bedId === 's2')!.bareLeafC;
   expect(leaf(after)).toBeLessThan(leaf(before) - 1);
   const parted = (await lookOut(s.context, sink)).filter((m) => m.kind === 'parted');
   expect(parted.map((m) => [m.subject, m.urgent])).toEqual([['south', true]]);

@@ -6,7 +6,15 @@ import type { AheadNight, AheadView } from '@fogata/contract';
 import { addDays } from '@fogata/core';
 import { router } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { aheadSentence, nightName, nightWords, shortWords, workWords } from '../components/ahead/aheadWords';
+import {
+  aheadSentence,
+  nightName,
+  nightWords,
+  shortWords,
+  togetherWords,
+  tonightWords,
+  workWords,
+} from '../components/ahead/aheadWords';
 import { dayShort } from '../components/season/seasonWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
@@ -14,6 +22,7 @@ import { useWide } from '../components/ui/Frame';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
+import { decide } from '../data/actions';
 import { useFormat } from '../data/format';
 import { planAgain, useAhead } from '../data/hooks';
 
@@ -107,6 +116,41 @@ function Grid({ view }: { view: AheadView }) {
   );
 }
 
+/** The nights as one choice: what it is worth, and what it would have tonight be. */
+function TogetherPart({ view }: { view: AheadView }) {
+  const format = useFormat();
+  const t = view.together!;
+  const night = view.nights[0]!.night;
+  return (
+    <View testID="together" style={{ gap: 8, paddingTop: 12 }}>
+      <Text tone="quiet">{togetherWords(t, format)}</Text>
+      {t.tonight.beds.length > 0 ? (
+        <>
+          <Text tone="ember">{`For what comes after, ${format.money(t.tonight.saves)} more is saved by this:`}</Text>
+          {t.tonight.beds.map((b) => (
+            <Text key={b.bedId}>{tonightWords(b)}</Text>
+          ))}
+          <View style={{ flexDirection: 'row' }}>
+            <Button
+              label="Plan tonight so"
+              onPress={() =>
+                void decide(
+                  'changed',
+                  t.tonight.beds.map(({ bedId, key }) => ({ bedId, key })),
+                  night,
+                  view.nowMs,
+                  'Tonight planned for the nights to come',
+                )
+              }
+              testID="plan-tonight-so"
+            />
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
 export function AheadScreen() {
   const { data, error } = useAhead();
   const format = useFormat();
@@ -137,12 +181,13 @@ export function AheadScreen() {
       {data && data.nights.length > 0 ? (
         <>
           {wide ? <Grid view={data} /> : null}
+          {data.together ? <TogetherPart view={data} /> : null}
           <PartTitle>Night by night</PartTitle>
           {data.nights.map((n, i) => (
             <NightRow key={n.night} n={n} first={i === 0} firstNight={data.nights[0]!.night} />
           ))}
           <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-            {`The forecast reaches to ${format.day(data.untilMs!)} ${format.time(data.untilMs!)}; nothing is said beyond it. Each night begins where the one before leaves off, with its jobs done as planned, and is chosen by itself. The further off, the more may change.`}
+            {`The forecast reaches to ${format.day(data.untilMs!)} ${format.time(data.untilMs!)}; nothing is said beyond it. Each night begins where the one before leaves off, with its jobs done as planned. The further off, the more may change.`}
           </Text>
         </>
       ) : null}

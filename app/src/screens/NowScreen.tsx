@@ -92,6 +92,11 @@ function Jobs({ view }: { view: NowView }) {
           first={i === 0}
         />
       ))}
+      {(view.leftOn ?? []).length > 0 ? (
+        <Text testID="left-on" style={{ paddingTop: 8 }}>
+          {`May stay on through the day: ${view.leftOn.join(', ')}. The coming night wants it again, and the day is dull.`}
+        </Text>
+      ) : null}
       {shown.length < view.jobs.length ? (
         <Button kind="plain" label={`Show the ${done} that are done`} onPress={() => setAll(true)} />
       ) : null}

@@ -30,6 +30,8 @@ export const aheadNight = z.object({
   lossPlanned: z.number(),
   /** Beds whose covers have to stay through the morning. */
   stays: z.array(z.string()),
+  /** Beds whose covers stay on through the day after, because the next night wants them again. */
+  leftOn: z.array(z.string()),
   short: z.array(
     z.object({
       name: z.string(),
@@ -46,6 +48,22 @@ export const aheadView = z.object({
   untilMs: z.number().nullable(),
   lack: lack.nullable(),
   nights: z.array(aheadNight),
+  /** What choosing the nights together gives; null until all of them are worked out, and of one night alone. */
+  together: z
+    .object({
+      /** Money over choosing night by night. */
+      saves: z.number(),
+      /** How far it may be off the best, as a share; 0 where it is proven. */
+      gap: z.number(),
+      /** What tonight would be for the sake of the nights after, and the money that saves besides. */
+      tonight: z.object({
+        saves: z.number(),
+        beds: z.array(
+          z.object({ bedId: z.string(), name: z.string(), key: z.string(), covers: z.array(z.string()) }),
+        ),
+      }),
+    })
+    .nullable(),
   progress: planProgress,
 });
 export type AheadView = z.infer<typeof aheadView>;

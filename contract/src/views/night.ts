@@ -165,6 +165,8 @@ export const nowView = z.object({
   places: z.array(placeRow),
   ribbon: ribbonView.nullable(),
   rounds: z.array(roundItem),
+  /** In the morning: beds whose covers may as well stay on, because the coming night wants them again. */
+  leftOn: z.array(z.string()),
   /** What thermometers under cover show, live, while it is dark. */
   spots: z.array(spotNow),
   /** Wind and snow on structures, the first to be done first. */

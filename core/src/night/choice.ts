@@ -39,7 +39,7 @@ export function mayWin(w: Work, b: PlannedBed): CoverOption[] {
   return b.options.filter((o) => {
     if (o.key === current) return true;
     const minutes = b.minutes[o.key]!;
-    return couldWin({ ...o, minutes, laterMinutes: later(w, b, o) }, bound, hourlyRate);
+    return couldWin({ ...o, minutes, laterMinutes: later(w, b, o) }, bound * w.together, hourlyRate);
   });
 }
 
@@ -84,23 +84,24 @@ function closing(w: Work): number {
 }
 
 /**
- * Threes of sheets that could still be the best of a bed. What lies under a three lies under each of its twos, with less
- * work and out of less stock: a two that costs no more, even if it is done late, than the work of the three alone leaves it
- * nothing to win by.
+ * Twos and threes of sheets that could still be the best of a bed. What lies under one lies under each of what is left with a sheet fewer, with
+ * less work and out of less stock: where that costs no more, even if it is done late, than the work of the sheet besides it leaves it nothing to win by.
+ * Where several nights are chosen together a sheet that stays on is laid once for all of them: its work counts by that share.
  */
-export function threesThatMayWin(w: Work, b: PlannedBed, threes: readonly CoverOption[]): CoverOption[] {
+export function moreThatMayWin(w: Work, b: PlannedBed, options: readonly CoverOption[]): CoverOption[] {
   const { hourlyRate } = w.inputs.data.farm;
+  const { together } = w;
+  const money = (p: PricedOption) => p.loss + workCost(p, hourlyRate) / together;
   const costs = new Map(
-    b.options.map((o) => {
-      const money = (p: PricedOption) => p.loss + workCost(p, hourlyRate);
-      return [o.key, Math.max(...priced(w, b, o).map(money))] as const;
-    }),
+    b.options.flatMap((o) =>
+      b.loss[o.key] === undefined ? [] : [[o.key, Math.max(...priced(w, b, o).map(money))] as const],
+    ),
   );
   const bound = b.loss[optionKey(b.on)] ?? Infinity;
-  return threes.filter((o) => {
+  return options.filter((o) => {
     const alone = { ...o, loss: 0, minutes: b.minutes[o.key]!, laterMinutes: later(w, b, o) };
-    if (!couldWin(alone, bound, hourlyRate)) return false;
-    const work = workCost(alone, hourlyRate);
+    const work = workCost(alone, hourlyRate) / together;
+    if (work >= bound) return false;
     const less = o.covers.map((_, n) => optionKey(o.covers.filter((_c, k) => k !== n)));
     return less.every((key) => (costs.get(key) ?? Infinity) > work);
   });

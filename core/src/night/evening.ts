@@ -68,6 +68,8 @@ export interface Evening {
   beliefs: Map<string, Belief>;
   /** By structure: what its thermometer showed in the last hours. */
   measured?: ReadonlyMap<string, readonly Measured[]>;
+  /** Nights that will be chosen together with this one, itself included; one unless said. */
+  together?: number;
 }
 
 export interface Begun {
@@ -150,6 +152,7 @@ export function begin(e: Evening): Begun {
         errorK: plan.errorK,
         worth: plan.worth,
         before,
+        together: e.together ?? 1,
         onSpot: (id, spot) => plan.spots.set(id, spot),
       };
       plan.beds = await workOut(work, onBeds);

@@ -11,7 +11,7 @@ import { hardeningOf } from '../hardiness/before';
 import { thresholds } from '../hardiness/hardiness';
 import { shareLeft } from '../hardiness/left';
 import { addDays, floorMinutes, HOUR_MS, localDate } from '../time/farmTime';
-import { choose, mayWin, threesThatMayWin } from './choice';
+import { choose, mayWin, moreThatMayWin } from './choice';
 import { changeMinutes, expectedLoss, plantingValue } from './choose';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
@@ -23,7 +23,7 @@ import { structureIndex } from './stack';
 import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
 
 /** Members under which beds are first looked at: before a house's air is known as it will be, and for what cannot win. */
-const FIRST_LOOK = 8;
+const FIRST_LOOK = 4;
 
 /** A bed with its outcomes priced; nothing is chosen for it yet. */
 function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): PlannedBed {
@@ -146,17 +146,47 @@ async function tryOptions(
 }
 
 /**
- * Every option under a few members, so that each has its figure; then what the bed loses as it lies, and with it known, all
- * that could still be the best under every member.
+ * None and one sheet under every member first; then each two that one of its sheets alone does not leave nothing to win by; what cannot be the
+ * best has its figure from a few members.
  */
 async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const everyone = w.inputs.members.length;
-  await tryOptions(w, f, b, Math.min(FIRST_LOOK, everyone));
-  if (everyone <= FIRST_LOOK) return;
-  const current = b.options.filter((o) => o.key === optionKey(b.on));
-  await tryOptions(w, f, b, everyone, current);
-  const rest = mayWin(w, b).filter((o) => !current.includes(o));
-  await tryOptions(w, f, b, everyone, rest);
+  if (everyone <= FIRST_LOOK || b.fixed !== null) return tryOptions(w, f, b, everyone);
+  const on = optionKey(b.on);
+  const first = b.options.filter((o) => o.covers.length < 2 || o.key === on);
+  await tryOptions(
+    w,
+    f,
+    b,
+    everyone,
+    first.filter((o) => o.key === on),
+  );
+  const may = mayWin(w, b);
+  await tryOptions(
+    w,
+    f,
+    b,
+    everyone,
+    first.filter((o) => o.key !== on && may.includes(o)),
+  );
+  await tryMore(w, f, b, may);
+  const known = new Set(b.outcome.options.map((o) => o.key));
+  await tryOptions(
+    w,
+    f,
+    b,
+    FIRST_LOOK,
+    b.options.filter((o) => !known.has(o.key)),
+  );
+}
+
+/** Of some options those that may still be the best and are not known under everyone. */
+async function tryMore(w: Work, f: Found, b: PlannedBed, options: readonly CoverOption[]): Promise<void> {
+  const everyone = w.inputs.members.length;
+  const known = (o: CoverOption) =>
+    b.outcome.options.find((x) => x.key === o.key)?.minLeafC.length === everyone;
+  const rest = options.filter((o) => !known(o));
+  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest));
 }
 
 /** A third sheet is looked at where no two of its three do nearly as well: on a bitter night, for what is worth it. */
@@ -167,7 +197,9 @@ async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const known = new Set(b.options.map((o) => o.key));
   const threes = threeOptions(b.structure, b.bed, data.covers, mayTouch).filter((o) => !known.has(o.key));
   for (const o of threes) setWork(b, o);
-  const worth = threesThatMayWin(w, b, threes);
+  // late by now, one sheet alone may leave more to win than it did
+  await tryMore(w, f, b, mayWin(w, b));
+  const worth = moreThatMayWin(w, b, threes);
   await tryOptions(w, f, b, w.inputs.members.length, worth);
   b.options = [...b.options, ...worth];
 }

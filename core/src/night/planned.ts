@@ -116,6 +116,8 @@ export interface Work {
   worth: readonly Worth[];
   /** What was chosen for each bed when this night was last worked out: the likeliest again. */
   before: ReadonlyMap<string, string>;
+  /** Nights that are chosen together: a sheet may be laid once for all of them. */
+  together: number;
   /** Takes what a structure's thermometer says beside the model. */
   onSpot: (structureId: string, spot: SpotNow) => void;
 }

@@ -1,12 +1,13 @@
 /**
  * Several nights one after the other, each planned as the app plans it in its evening, done as it says, and lifted in its
  * morning. Contract: `severalNights` gives for each night the evening's plan, its jobs, and when each bed's covers may come off;
- * what lies where goes on from night to night. Each night is chosen by itself: what a later one would want is not known to it.
+ * what lies where goes on from night to night. Each night is chosen by itself; `spellNights.ts` chooses them together.
  */
 import type { Belief } from '../calibration/belief';
 import { zonalMeanC, deepGroundC } from '../climate/zonal';
 import type { FarmFacts } from '../farm/facts';
 import { dailyMeans } from '../hardiness/before';
+import type { Cover } from '../farm/types';
 import type { WeatherEntry } from '../heat/types';
 import { applyAll, type Act, type Lain } from '../log/apply';
 import { addDays, HOUR_MS, nightWindow, type NightWindow } from '../time/farmTime';
@@ -34,6 +35,8 @@ export interface PlannedNight {
   jobs: Job[];
   /** By bed with covers on in the morning: when they may come off; null where they have to stay. */
   lifts: Map<string, number | null>;
+  /** By bed: sheets that stay on through the day after, where the nights were chosen together. */
+  leftOn?: Map<string, Cover[]>;
 }
 
 const atMs = (e: WeatherEntry) => Date.parse(e.time);
@@ -172,6 +175,7 @@ export async function severalNights(
       },
       background: backgroundOf(i, i.history),
       beliefs: i.beliefs ?? new Map(),
+      together: i.nights,
     });
     return begun.run(workers, signal);
   };

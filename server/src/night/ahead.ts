@@ -6,6 +6,7 @@ import type { AheadNight, AheadView, PlanProgress, Range } from '@fogata/contrac
 import { addDays, bandOf, HOUR_MS, nightWindow, type FarmSite } from '@fogata/core';
 import {
   anythingStands,
+  chooseTogether,
   AS_IS,
   jobsOf,
   nightAt,
@@ -14,6 +15,7 @@ import {
   sheetsShort,
   type NightPlan,
   type PlannedNight,
+  type Together,
   type Workers,
 } from '@fogata/core/planning';
 import { setMaxListeners } from 'node:events';
@@ -29,6 +31,7 @@ interface Work {
   key: string;
   of: number;
   nights: PlannedNight[];
+  together: Together | null;
   progress: PlanProgress;
   abort: AbortController;
 }
@@ -56,6 +59,7 @@ function nightRow(
   plan: NightPlan,
   jobs: PlannedNight['jobs'],
   lifts: PlannedNight['lifts'] | null,
+  leftOn: PlannedNight['leftOn'],
 ): AheadNight {
   const places = plan.beds
     .filter((b) => b.atRisk.length > 0)
@@ -79,6 +83,7 @@ function nightRow(
     stays: [...(lifts ?? [])].flatMap(([id, atMs]) =>
       atMs === null ? [plan.beds.find((b) => b.bed.id === id)?.bed.name ?? id] : [],
     ),
+    leftOn: [...(leftOn?.keys() ?? [])].map((id) => plan.beds.find((b) => b.bed.id === id)?.bed.name ?? id),
     short: [...short.missing].map(([id, count]) => ({
       name: plan.data.covers.find((c) => c.id === id)?.name ?? id,
       count,
@@ -103,6 +108,7 @@ export class Ahead {
       untilMs: null,
       lack: null,
       nights: [],
+      together: null,
       progress: { state: 'empty', done: 0, of: 0 },
     };
     if (!anythingStands(m.data, at.today)) return base;
@@ -114,16 +120,27 @@ export class Ahead {
     if (!now.plan) return { ...base, untilMs: tonight.untilMs, progress: { ...now.progress, of } };
     const key = stateKey(m.data, m.weather.key, m.nowMs);
     if (this.work?.key !== key) await this.begin(key, of, m, now.plan);
-    const { nights, progress } = this.work!;
+    const { nights, progress, together } = this.work!;
     const later = nights.filter((n) => n.plan.window.night !== now.plan!.window.night);
     const first = nights.find((n) => n.plan.window.night === now.plan!.window.night);
     return {
       ...base,
       untilMs: tonight.untilMs,
       nights: [
-        nightRow(now.plan, jobsOf(now.plan, m.style), first?.lifts ?? null),
-        ...later.map((n) => nightRow(n.plan, n.jobs, n.lifts)),
+        nightRow(now.plan, jobsOf(now.plan, m.style), first?.lifts ?? null, first?.leftOn),
+        ...later.map((n) => nightRow(n.plan, n.jobs, n.lifts, n.leftOn)),
       ],
+      together: together && {
+        saves: together.saves,
+        gap: together.gap,
+        tonight: {
+          saves: together.tonight.saves,
+          beds: together.tonight.beds.map(({ covers, ...b }) => ({
+            ...b,
+            covers: covers.map((c) => c.name),
+          })),
+        },
+      },
       progress,
     };
   }
@@ -132,7 +149,14 @@ export class Ahead {
     this.work?.abort.abort();
     const abort = new AbortController();
     setMaxListeners(0, abort.signal);
-    const work: Work = { key, of, nights: [], abort, progress: { state: 'computing', done: 0, of } };
+    const work: Work = {
+      key,
+      of,
+      nights: [],
+      together: null,
+      abort,
+      progress: { state: 'computing', done: 0, of },
+    };
     this.work = work;
     const { farm } = m.data;
     const at = nightAt(m.nowMs, farm);
@@ -154,19 +178,49 @@ export class Ahead {
       abort.signal,
       (done, night) => {
         work.nights.push(night);
-        work.progress = { state: done === of ? 'ready' : 'computing', done, of };
+        work.progress = { state: 'computing', done, of };
       },
-    ).catch((error: unknown) => {
-      if (abort.signal.aborted) return;
-      process.stderr.write(
-        `ahead failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-      );
-      work.progress = {
-        ...work.progress,
-        state: 'failed',
-        message: 'The nights to come could not be worked out. Tonight’s plan stands.',
-      };
-    });
+    )
+      .then((nights) => this.together(work, plan, nights, m.style))
+      .catch((error: unknown) => {
+        if (abort.signal.aborted) return;
+        process.stderr.write(
+          `ahead failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+        );
+        work.progress = {
+          ...work.progress,
+          state: 'failed',
+          message: 'The nights to come could not be worked out. Tonight’s plan stands.',
+        };
+      });
+  }
+
+  /** All nights once more as one choice; where that fails, each stands as it was chosen by itself. */
+  private async together(
+    work: Work,
+    plan: NightPlan,
+    nights: readonly PlannedNight[],
+    style: Moment['style'],
+  ): Promise<void> {
+    const { signal } = work.abort;
+    // tonight as Now has it
+    const all = nights.map((n, i) => (i === 0 ? { ...n, plan, jobs: jobsOf(plan, style) } : n));
+    try {
+      work.together = await chooseTogether(all, this.workers, signal, style);
+      work.nights = work.together.nights;
+    } catch (e) {
+      if (signal.aborted) return;
+      process.stderr.write(`nights not chosen together: ${(e as Error).message}\n`);
+    }
+    work.progress = { state: 'ready', done: work.of, of: work.of };
+  }
+
+  /** Beds whose covers the nights to come would have left on through the day after a night; empty where that is not worked out. */
+  leftOn(night: string): string[] {
+    const n = this.work?.nights.find((x) => x.plan.window.night === night);
+    return [...(n?.leftOn?.keys() ?? [])].map(
+      (id) => n!.plan.beds.find((b) => b.bed.id === id)?.bed.name ?? id,
+    );
   }
 
   /** What failed is worked out anew when it is asked for next. */

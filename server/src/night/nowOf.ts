@@ -20,6 +20,7 @@ export async function nowOf(ctx: Context): Promise<NowView> {
   const parted = isForecast(coming) ? coming.parted : null;
   return {
     ...nowView(m.clock, progress, plan, rounds, m.style, partial, parted),
+    leftOn: m.clock.phase === 'morning' ? ctx.ahead.leftOn(m.clock.window.night) : [],
     standing: standingOf(m.state, m.clock.window.fromMs),
     storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowMs, m.style),
   };

@@ -278,6 +278,7 @@ export function nowView(
     places: [],
     ribbon: null,
     rounds,
+    leftOn: [],
     spots: [],
     storm: [],
     cautions: [],

@@ -78,7 +78,19 @@ export function nightWords(n: AheadNight, format: Told): string {
       : '',
     risk.length > 1 ? `At risk: ${risk.join(', ')}.` : '',
     n.stays.length > 0 ? `Covers stay in the morning on ${n.stays.join(', ')}.` : '',
+    (n.leftOn ?? []).length > 0 ? `Leave on through the day: ${n.leftOn.join(', ')}.` : '',
   ]
     .filter(Boolean)
     .join(' ');
 }
+
+/** What choosing the nights together is worth, and how sure it is the best of all. */
+export function togetherWords(t: NonNullable<AheadView['together']>, format: Told): string {
+  const gap =
+    t.gap === 0 ? 'Nothing better can be done' : `At most ${(100 * t.gap).toFixed(1)} % better could be done`;
+  return `The nights are chosen together: what the next night wants again is not carried off and back.${t.saves >= 1 ? ` That saves about ${format.money(t.saves)}.` : ''} ${gap} with these sheets and hands.`;
+}
+
+/** "S2: Frost blanket tonight already." */
+export const tonightWords = (b: { name: string; covers: string[] }): string =>
+  `${b.name}: ${b.covers.length > 0 ? b.covers.join(' and ') : 'nothing'} tonight already`;

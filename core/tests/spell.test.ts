@@ -1,0 +1,160 @@
+/** Several nights chosen together: the programme against every choice there is, and a cold spell on a small farm. */
+import {
+  chooseTogether,
+  costOf,
+  eveningMinutes,
+  optionOf,
+  severalNights,
+  spellProblem,
+  type Choice,
+  type Chosen,
+  type PlannedNight,
+  type Spell,
+  type SpellBed,
+  type SpellOption,
+} from '../planning';
+import { evening, NOW, style, workers } from './eveningFixture';
+import { aCover, weather } from './fixtures';
+
+/** Numbers that look drawn and are the same each time. */
+function drawn(seed: number) {
+  let x = seed;
+  return (most: number) => {
+    x = (x * 1_103_515_245 + 12_345) % 2_147_483_648;
+    return (x / 2_147_483_648) * most;
+  };
+}
+
+const SHEETS = ['a', 'b'];
+function smallSpell(seed: number): Spell {
+  const d = drawn(seed);
+  const bed = (id: string): SpellBed => ({
+    id,
+    on: d(1) < 0.3 ? ['a'] : [],
+    lay: { a: 4 + d(6), b: 6 + d(8) },
+    lift: { a: 2 + d(3), b: 3 + d(4) },
+    nights: [0, 1, 2].map(() => {
+      const bare = 5 + d(60);
+      const option = (key: string, sheets: string[], share: number): SpellOption => ({
+        key,
+        sheets,
+        loss: bare * share,
+        pieces: Object.fromEntries(SHEETS.flatMap((s) => (sheets.includes(s) ? [[s, 1]] : []))),
+        mayStay: d(1) < 0.7,
+      });
+      return [option('bare', [], 1), option('a', ['a'], 0.3 + d(0.4)), option('b', ['b'], d(0.4))];
+    }),
+    day: [0, 1, 2].map(() => ({ a: d(1.5), b: d(3) })),
+  });
+  return {
+    beds: ['one', 'two'].map(bed),
+    stock: { a: 1, b: seed % 3 === 0 ? 2 : 1 },
+    ratePerHour: 12,
+    handsMin: [25, 9 + d(12), 25],
+  };
+}
+
+/** Every way to choose a bed's nights and what of it stays by day. */
+function waysOf(bed: SpellBed): Chosen[][] {
+  const grow = (n: number, before: Chosen[]): Chosen[][] => {
+    if (n === bed.nights.length) return [before];
+    return bed.nights[n]!.flatMap((o) => {
+      const last = n === 0 ? null : optionOf(bed, n - 1, before[n - 1]!.key);
+      const can = last?.mayStay ? o.sheets.filter((k) => last.sheets.includes(k)) : [];
+      const stays = can.length > 0 ? [[], can] : [[]];
+      return stays.flatMap((stay) => grow(n + 1, [...before, { key: o.key, stay }]));
+    });
+  };
+  return grow(0, []);
+}
+
+function allowed(s: Spell, choice: Choice): boolean {
+  return s.handsMin.every((most, n) => {
+    const at = s.beds.map((bed) => {
+      const c = choice.get(bed.id)![n]!;
+      const o = optionOf(bed, n, c.key);
+      return { o, minutes: eveningMinutes(bed, n === 0 ? bed.on : c.stay, o) };
+    });
+    const used = (id: string) => at.reduce((sum, x) => sum + (x.o.pieces[id] ?? 0), 0);
+    return (
+      SHEETS.every((id) => used(id) <= s.stock[id]!) && at.reduce((m, x) => m + x.minutes, 0) <= most + 1e-6
+    );
+  });
+}
+
+test('the programme finds what is best of every choice there is, on fifteen small farms', async () => {
+  let together = 0;
+  for (let seed = 1; seed <= 15; seed++) {
+    const s = smallSpell(seed);
+    const [one, two] = s.beds.map(waysOf);
+    let least = Infinity;
+    for (const a of one!)
+      for (const b of two!) {
+        const choice = new Map([
+          ['one', a],
+          ['two', b],
+        ]);
+        if (allowed(s, choice)) least = Math.min(least, costOf(s, choice));
+      }
+    const p = spellProblem(s);
+    const signal = new AbortController().signal;
+    const values = await workers.solve({ lp: p.lp, seconds: 20 }, signal);
+    const found = p.read(values);
+    expect(allowed(s, found)).toBe(true);
+    expect(costOf(s, found)).toBeCloseTo(least, 3);
+    expect(p.value(values)).toBeCloseTo(least, 3);
+    // in parts it is never dearer: that is what its gap is told by
+    const parts = p.value(await workers.solve({ lp: p.relaxed, seconds: 20 }, signal));
+    expect(parts).toBeLessThanOrEqual(least + 1e-3);
+    if ([...found.values()].some((c) => c.some((x) => x.stay.length > 0))) together++;
+  }
+  expect(together).toBeGreaterThan(3);
+}, 60_000);
+
+describe('three bitter nights in a row', () => {
+  const signal = new AbortController().signal;
+  const cold = (cloud: number, meanC: number, swingK = 4, nowMs = NOW): Promise<PlannedNight[]> => {
+    const e = evening(meanC, 2, [], { nowMs });
+    const hours = (lift: number) =>
+      weather({ meanC: meanC + lift, cloud, swingK, hours: 200, startMs: nowMs - 100 * 3_600_000 });
+    const from = (m: ReturnType<typeof hours>, a: number, b: number) =>
+      m.filter((x) => Date.parse(x.time) >= a && Date.parse(x.time) <= b);
+    return severalNights(
+      {
+        data: { ...e.data, covers: [aCover({ id: 'fleece', material: 'fleece-50', count: 2, minutes: 8 })] },
+        state: e.state,
+        nowMs,
+        history: e.weather.past.hours,
+        members: [0, -1, 1].map((lift) => from(hours(lift), nowMs - 3_600_000, nowMs + 90 * 3_600_000)),
+        nights: 3,
+        style,
+      },
+      workers,
+      signal,
+    );
+  };
+  const minutesOf = (nights: readonly PlannedNight[], n: number) =>
+    nights[n]!.jobs.filter((j) => !j.done).reduce((sum, j) => sum + j.minutes, 0);
+
+  test('under a grey sky what is laid stays on by day: less work, the same nights, and it says what that saves', async () => {
+    const nights = await cold(1, -2);
+    const t = await chooseTogether(nights, workers, signal, style);
+    expect(t.gap).toBeLessThan(0.02);
+    expect(t.saves).toBeGreaterThan(1);
+    expect([...t.nights[0]!.leftOn!.keys()]).toContain('tender');
+    expect(minutesOf(t.nights, 1)).toBeLessThan(minutesOf(nights, 1));
+    // tonight is as it was planned
+    expect(t.nights[0]!.jobs).toEqual(nights[0]!.jobs);
+    for (const n of t.nights)
+      for (const b of n.plan.beds) expect(b.loss[b.chosen]!).toBeLessThanOrEqual(b.loss['bare']! + 1e-9);
+    const pieces = t.nights.map((n) => n.plan.beds.filter((b) => b.chosen.includes('fleece')).length);
+    expect(Math.max(...pieces)).toBeLessThanOrEqual(2);
+  }, 60_000);
+
+  const MARCH = Date.parse('2027-03-20T15:00:00Z');
+  test('under a sky that would cook a shut house everything comes off in the morning', async () => {
+    const t = await chooseTogether(await cold(0, 8, 11, MARCH), workers, signal, style);
+    expect(t.nights.flatMap((n) => n.plan.beds.map((b) => b.chosen))).toContain('fleece');
+    for (const n of t.nights) expect([...(n.leftOn?.keys() ?? [])]).toEqual([]);
+  }, 60_000);
+});
