@@ -49,6 +49,7 @@ function bed(id: string, bare: number, dueMin: number | null, minutes = 20): Pla
 const work = (hands: number, openings = 0): Work =>
   ({
     phase: 'closing',
+    together: 1,
     pool: { solve: (task: SolveTask) => solveLp(task.lp, task.seconds) },
     signal: new AbortController().signal,
     errorK: 0.5,
