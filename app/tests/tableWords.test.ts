@@ -245,6 +245,7 @@ describe('counters and water', () => {
     bedId: 'n4',
     name: 'N4',
     place: 'North house',
+    structureId: 'north',
     crops: ['rocket'],
     kind: 'bed',
     lacksMm: 25,

@@ -29,6 +29,7 @@ const PAGES: readonly (readonly [RegExp, string])[] = [
   [/^\/story\/[^/]+$/, 'A planting’s story'],
   [/^\/cover\/[^/]+$/, 'A cover'],
   [/^\/water$/, 'Water'],
+  [/^\/round$/, 'The round'],
   [/^\/nursery$/, 'Trays'],
   [/^\/plantings$/, 'All plantings'],
   [/^\/seeds$/, 'Seed'],

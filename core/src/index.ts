@@ -21,6 +21,7 @@ export * from './farm/start';
 export { isWhole, usualBed, usualSheet } from './farm/usual';
 export * from './farm/shade';
 export * from './farm/types';
+export * from './farm/walk';
 export * from './formats/forecastCsv';
 export * from './formats/loggerCsv';
 export * from './formats/geojson';

@@ -215,6 +215,16 @@ export function NowScreen() {
         <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} />
       ) : null}
       <Jobs view={data} />
+      {data.jobs.length + data.rounds.length > 0 ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Button
+            kind="plain"
+            label="Walk it as a round ›"
+            onPress={() => router.push('/round')}
+            testID="to-round"
+          />
+        </View>
+      ) : null}
       {data.clock.phase === 'morning' ? <DayRows format={format} /> : null}
       <StormRows jobs={data.storm} nowMs={data.clock.nowMs} format={format} />
       {data.clock.phase === 'morning' ? (

@@ -24,6 +24,7 @@ export { PacketScreen } from './PacketScreen';
 export { PlacePanel, PlaceScreen } from './PlaceScreen';
 export { PlanScreen } from './PlanScreen';
 export { PlantingScreen } from './PlantingScreen';
+export { RoundScreen } from './RoundScreen';
 export { SeasonCropScreen } from './SeasonCropScreen';
 export { SeasonScreen } from './SeasonScreen';
 export { SeedsScreen } from './SeedsScreen';

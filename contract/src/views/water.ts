@@ -6,6 +6,7 @@ export const waterRow = z.object({
   bedId: z.string(),
   name: z.string(),
   place: z.string(),
+  structureId: z.string(),
   crops: z.array(z.string()),
   kind: z.enum(['bed', 'seedbed', 'pots']),
   /** What it lacks of full, at what lack it wants water, what it holds, mm; null of pots. */

@@ -163,6 +163,7 @@ export async function waterView(ctx: Context): Promise<WaterView> {
           bedId: bed.id,
           name: bed.name,
           place: structure.name,
+          structureId: structure.id,
           crops: [...new Set(stands.map((p) => cropOf(p).name))],
           since: own.at(-1)?.date ?? null,
         };

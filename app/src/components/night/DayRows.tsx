@@ -43,7 +43,7 @@ export function dayDetail(s: DayStructure, format: Format): string {
   return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.${late}${there}`;
 }
 
-function Line({
+export function OpenRow({
   s,
   nowMs,
   first,
@@ -111,7 +111,7 @@ export function DayRows({ format }: { format: Format }) {
     <View testID="day">
       <PartTitle right="until the evening">To open today</PartTitle>
       {inOrder(data.structures).map((s, n) => (
-        <Line key={s.structureId} s={s} nowMs={data.nowMs} first={n === 0} format={format} />
+        <OpenRow key={s.structureId} s={s} nowMs={data.nowMs} first={n === 0} format={format} />
       ))}
       {data.away.length > 0 ? (
         <Text kind="small" tone="ochre" testID="away-today">

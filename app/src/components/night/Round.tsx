@@ -20,11 +20,14 @@ export function Round({
   night,
   nowMs,
   format,
+  bare = false,
 }: {
   items: readonly RoundItem[];
   night: string;
   nowMs: number;
   format: Format;
+  /** One stop of a walk: no title of its own. */
+  bare?: boolean;
 }) {
   const [typed, setTyped] = useState<Record<string, Typed>>(() => readStored(`round:${night}`, {}));
   const [chosen, setChosen] = useState<string | null>(null);
@@ -53,7 +56,7 @@ export function Round({
   };
   return (
     <View testID="round">
-      <PartTitle right={`${done} of ${items.length} read`}>Morning round</PartTitle>
+      {bare ? null : <PartTitle right={`${done} of ${items.length} read`}>Morning round</PartTitle>}
       {item && now ? (
         <View style={{ gap: 10, paddingBottom: 12 }}>
           <Text kind="label">{`${item.name}, lowest`}</Text>
@@ -112,7 +115,7 @@ export function Round({
             testID="note-reading"
           />
         </View>
-      ) : (
+      ) : bare ? null : (
         <Text tone="quiet" style={{ paddingVertical: 8 }}>
           Every thermometer has been read.
         </Text>

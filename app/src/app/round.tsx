@@ -1,0 +1,3 @@
+import { later } from '../data/later';
+
+export default later(() => import('../screens/others').then((screen) => screen.RoundScreen));
