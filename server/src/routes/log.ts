@@ -72,6 +72,11 @@ function checkTarget(r: SentRecord, m: FarmNow): void {
   if (r.kind === 'decision' && !has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
 }
 
+/** Whether an opening was left as it stands not long before an act that leaves it so again. */
+const SAME_MOVE_MS = 3 * 3_600_000;
+const standsSince = (r: { structureId: string; atMs: number }, state: Lain): boolean =>
+  Math.abs(r.atMs - (state.openings.get(r.structureId)?.atMs ?? -Infinity)) <= SAME_MOVE_MS;
+
 /**
  * What of these is still to be kept: an act that names how many lay there and comes second (another phone, another tap) is the
  * same act again. Laying a piece that is already elsewhere is refused: never more than there are.
@@ -80,6 +85,12 @@ function stillToDo(list: readonly FarmRecord[], m: FarmNow): FarmRecord[] {
   const free = new Map(m.data.covers.map((c) => [c.id, c.count - inUse(m.data, m.state, c).pieces]));
   let state: Lain = m.state;
   return list.filter((r) => {
+    if (r.kind === 'vent') {
+      // two phones that tick one move: it stands so already
+      const again = state.openings.get(r.structureId)?.fraction === r.fraction && standsSince(r, state);
+      state = apply(state, r);
+      return !again;
+    }
     if (r.kind !== 'cover') return true;
     const there = lying(state, r.bedId, r.coverId);
     if (r.lying !== undefined && (r.on ? there > r.lying : there < r.lying)) return false;
@@ -147,7 +158,7 @@ export function logRoutes(ctx: Context): Router {
     // what lies where is looked at within the write: no other phone's tap comes between
     const added = await writing(ctx.db, async (db) => {
       const m = await ctx.standing(
-        records.some((r) => r.kind === 'cover'),
+        records.some((r) => r.kind === 'cover' || r.kind === 'vent'),
         db,
       );
       const known = new Set((await recordsByIds(db, ids)).map((r) => r.record.id));

@@ -114,4 +114,13 @@ export const DEMO_EPISODES: Episode[] = [
     windMs: 1.6,
     drynessK: 2,
   },
+  // a bright day in February, with a hard night after it
+  {
+    fromMs: atLocal('2027-02-16', 12, 0, ZONE),
+    toMs: atLocal('2027-02-19', 12, 0, ZONE),
+    meanC: 1.5,
+    cloud: 0.06,
+    windMs: 1,
+    drynessK: 6,
+  },
 ];
