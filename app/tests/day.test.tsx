@@ -28,6 +28,9 @@ const house = (more: Partial<DayStructure> = {}): DayStructure => ({
   plannedC: { low: 22, mid: 24, high: 26 },
   lateC: null,
   thereC: null,
+  more: null,
+  potsC: null,
+  hotDays: null,
   ...more,
 });
 const view = (more: Partial<DayView> = {}): DayView => ({
@@ -110,4 +113,23 @@ test('what is due is said as now; outside the morning, and before anything is kn
   };
   rerender(<DayRows format={format} />);
   expect(screen.getByText(/It could not be\./)).toBeTruthy();
+});
+
+test('where opening is not enough it says what else would take the heat off, and what hot days come to', () => {
+  const hot = house({
+    more: { shadeC: { low: 26, mid: 27, high: 28 }, lidsOffC: { low: 22, mid: 23, high: 24 }, mistK: 3.2 },
+    hotDays: { days: 3, more: 2 },
+    potsC: 35,
+  });
+  const said = dayDetail(hot, format);
+  expect(said).toMatch(
+    /Opening is not enough: shade cloth makes it 27.*, the lids right off 23.*mist.* 3\.2°/,
+  );
+  expect(said).toMatch(/The third day in a row over .*: two more end the/);
+  expect(said).toMatch(/pots and crates comes to 35/);
+  expect(dayDetail(house({ hotDays: { days: 6, more: 0 } }), format)).toContain(
+    'will hardly come to anything',
+  );
+  // one warm day is no spell
+  expect(dayDetail(house({ hotDays: { days: 1, more: 4 } }), format)).not.toContain('in a row');
 });

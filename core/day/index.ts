@@ -3,3 +3,5 @@ export { dayTasks, workOutDay, type DayAnswer, type DayTask } from '../src/day/d
 export * from '../src/day/limits';
 export { asOpened, canOpen, isSheet, openingPlan } from '../src/day/opening';
 export * from '../src/day/away';
+export { hotDaysOf, HOT_DAYS_END, POTS_HOT_C } from '../src/day/hotDays';
+export { remediesFor, wetBulbC, type Remedies } from '../src/day/remedies';

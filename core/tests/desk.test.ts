@@ -1,5 +1,5 @@
 /** A structure's day from its night's plan: opened where the sun would spoil what stands there, left where it would not. */
-import { awayOn, dayTasks, workOutDay } from '../day';
+import { awayOn, dayTasks, hotDaysOf, wetBulbC, workOutDay } from '../day';
 import type { NightPlan } from '../planning';
 import type { WeatherEntry } from '../src';
 import { evening, planned, type EveningShape } from './eveningFixture';
@@ -90,4 +90,52 @@ test('an hour late lies between in time and not at all; of what may stay shut it
   const dull = await planned(evening(0, 0, [], shape({ cloud: 1 })));
   const still = workOutDay(dayTasks(dull, coming(dull, 0, 1))[0]!);
   expect(still.lateC === null).toBe(still.steps.length === 0);
+});
+
+test('where wide open is still too hot, shade cloth is proposed with what it makes of it; where it is not, nothing is', async () => {
+  const plan = await planned(evening(9, 0, [], shape({ structure: { ventAreaM2: 1 } })));
+  const [task] = dayTasks(plan, coming(plan, 20, 0));
+  const day = workOutDay(task!);
+  expect(day.plannedC.high).toBeGreaterThan(task!.limits.leafMaxC);
+  expect(day.more!.shadeC!.mid).toBeLessThan(day.plannedC.mid - 1);
+  // a house has no lids to take off
+  expect(day.more!.lidsOffC).toBeNull();
+  const [mild] = dayTasks(plan, coming(plan, 0, 1));
+  expect(workOutDay(mild!).more).toBeNull();
+});
+
+test('a frame that cooks with its lids on is cooler with them right off', async () => {
+  const frame = {
+    kind: 'frame' as const,
+    shape: 'box' as const,
+    sides: 'board' as const,
+    lengthM: 3,
+    widthM: 1.2,
+    heightM: 0.4,
+    material: 'glass' as const,
+    ventAreaM2: 0.05,
+  };
+  const plan = await planned(evening(9, 0, [], shape({ structure: frame })));
+  const [task] = dayTasks(plan, coming(plan, 18, 0));
+  const day = workOutDay(task!);
+  expect(day.more!.lidsOffC!.mid).toBeLessThan(day.plannedC.mid - 3);
+});
+
+test('the wet bulb is Stull’s: at 20 °C and 50 per cent 13.7, and never over the air', () => {
+  expect(wetBulbC(20, 0.5)).toBeCloseTo(13.7, 1);
+  for (const rh of [0.1, 0.4, 0.7, 0.95]) expect(wetBulbC(28, rh)).toBeLessThan(28.1);
+  expect(wetBulbC(28, 0.3)).toBeLessThan(wetBulbC(28, 0.8));
+});
+
+test('hot days count in a row, today the last of them; a cooler one or one that nobody knows begins them anew', () => {
+  const past = (highs: (number | null)[]) =>
+    highs.map((h, i) => ({
+      night: `2027-05-${String(10 + i)}`,
+      leafC: 5,
+      ...(h === null ? {} : { highC: h }),
+    }));
+  expect(hotDaysOf(past([31, 29]), '2027-05-12', 30, 28)).toBe(3);
+  expect(hotDaysOf(past([31, 27]), '2027-05-12', 30, 28)).toBe(1);
+  expect(hotDaysOf(past([31, null]), '2027-05-12', 30, 28)).toBe(1);
+  expect(hotDaysOf(past([31, 29]), '2027-05-12', 28, 28)).toBe(0);
 });

@@ -1,7 +1,7 @@
 /** What a request needs: the farm as it is now, its weather, the plan. One loading path for every route. */
 import type { ClockView } from '@fogata/contract';
 import { nightOf, nightWindow, phaseOf, type OutsideLow, type Site, type Style } from '@fogata/core';
-import { lowSoFar, type NightPlan } from '@fogata/core/planning';
+import { dayHighC, lowSoFar, type NightPlan } from '@fogata/core/planning';
 import { nextClosingMs, nextMorningMs, type FarmClock } from './clock';
 import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
@@ -156,7 +156,7 @@ export class Context {
       // what the night did, by the model: it counts for as long as the planting stands
       const lows = plan.beds.flatMap((b) => {
         const low = lowSoFar(plan, b);
-        return low ? [[b.bed.id, low.leafC] as const] : [];
+        return low ? [[b.bed.id, { leafC: low.leafC, highC: dayHighC(plan, b) }] as const] : [];
       });
       await saveLows(this.db, plan.window.night, new Map(lows));
       const hard = plan.beds.flatMap((b) =>

@@ -28,6 +28,14 @@ export const dayStructure = z.object({
   /** With the next move an hour late; with somebody there all day, where that is better. */
   lateC: range.nullable(),
   thereC: range.nullable(),
+  /** Where opening does not reach: the hottest leaf under shade cloth, with the lids off, and what mist takes off, K. */
+  more: z
+    .object({ shadeC: range.nullable(), lidsOffC: range.nullable(), mistK: z.number().nullable() })
+    .nullable(),
+  /** Warmest mix of pots and crates today, °C; null where it stands in the ground or bears it. */
+  potsC: z.number().nullable(),
+  /** Days in a row, today included, that are too hot for the crop, and how many more of them end it; null where today is not. */
+  hotDays: z.object({ days: z.number(), more: z.number() }).nullable(),
 });
 export type DayStructure = z.infer<typeof dayStructure>;
 

@@ -17,6 +17,7 @@ import { bedSpec } from '../night/stack';
 import { HOUR_MS } from '../time/farmTime';
 import { thereOn, type Away } from './away';
 import { turnsOf, type Limits } from './limits';
+import { remediesFor, type Remedies } from './remedies';
 import { openingPlan } from './opening';
 
 export interface DayTask {
@@ -44,6 +45,10 @@ export interface DayAnswer {
   lateC: Outcome | null;
   /** With somebody there all day; null where nobody is away, or it makes no difference. */
   thereC: Outcome | null;
+  /** What else would take heat off; null where opening is enough. */
+  more: Remedies | null;
+  /** Warmest ground or mix at 5 cm of the day as planned, the middle, °C. */
+  soilMaxC: number;
 }
 /** Where eight outcomes of ten lie, and their middle. */
 interface Outcome {
@@ -178,6 +183,12 @@ export function workOutDay(task: DayTask): DayAnswer {
   // how it stands already is no move
   const steps = all.filter((s, i) => s.atMs >= task.fromMs && !(i === 0 && s.fraction === standsOpen));
   const plannedC = hottest(planned.stack);
+  const asPlanned = { ...spec, stack: planned.stack };
+  const { entryMs, soilC } = runBed(asPlanned, prepared[0]!, { initial, audit: false });
+  const soilMaxC = Math.max(
+    ...soilC[1].filter((_, i) => entryMs[i]! >= task.fromMs && entryMs[i]! <= task.toMs),
+  );
+  const tooHot = plannedC.high > limits.leafMaxC;
   const whole = [{ fromMs: task.fromMs, toMs: task.toMs + HOUR_MS }];
   const isAway = JSON.stringify(limits.there) !== JSON.stringify(whole);
   const thereC = isAway ? hottest(plannedWith({ ...limits, there: whole }).stack) : null;
@@ -186,6 +197,8 @@ export function workOutDay(task: DayTask): DayAnswer {
     leftC: hottest(spec.stack),
     plannedC,
     lateC: steps[0] ? hottest(anHourLate(planned.stack, vent, steps[0].atMs)) : null,
+    more: tooHot ? remediesFor(asPlanned, prepared, initial, task.fromMs, task.toMs) : null,
+    soilMaxC,
     thereC: thereC && plannedC.mid - thereC.mid >= WORTH_K ? thereC : null,
   };
 }

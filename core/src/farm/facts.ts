@@ -21,6 +21,8 @@ export interface FarmWork extends FarmSite {
 export interface PastLow {
   night: string;
   leafC: number;
+  /** The highest of the day before that night, °C; left out where it is not known. */
+  highC?: number;
 }
 
 export interface FarmFacts {

@@ -184,6 +184,15 @@ export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC:
   return low;
 }
 
+/** The highest leaf of the day before a night, by the model under the weather as it was, °C; null where its noon is not known. */
+export function dayHighC(plan: NightPlan, b: PlannedBed): number | null {
+  const { timesMs, leafC } = b.outcome.past;
+  const noonAtMs = plan.window.fromMs;
+  const hours = timesMs.flatMap((ms, i) => (Math.abs(ms - noonAtMs) <= 5 * HOUR_MS ? [leafC[i]!] : []));
+  const known = isKnown(plan, noonAtMs) && hours.length >= 6;
+  return known ? Math.max(...hours) : null;
+}
+
 /**
  * The night's lowest leaf by member. While it is still to come, what the plan will make of it; in the morning, what it has
  * been together with what the rest of the morning may bring: one figure, wherever a screen speaks of the night.

@@ -1,11 +1,13 @@
 /** The day as the screen reads it: what to open, when, and how hot it gets with and without. */
 import type { DayStep, DayView } from '@fogata/contract';
-import { cropById } from '@fogata/core';
-import { awayOn, dayTasks } from '@fogata/core/day';
+import { cropById, localDate } from '@fogata/core';
+import { awayOn, dayTasks, hotDaysOf, HOT_DAYS_END, POTS_HOT_C } from '@fogata/core/day';
 import type { Context } from '../context';
 import { isForecast } from '../sources/farmWeather';
 
 const EMPTY = { state: 'empty', done: 0, of: 0 } as const;
+
+const hotOf = (days: number) => (days === 0 ? null : { days, more: Math.max(0, HOT_DAYS_END - days) });
 
 export async function dayView(ctx: Context): Promise<DayView> {
   const m = await ctx.moment();
@@ -44,6 +46,19 @@ export async function dayView(ctx: Context): Promise<DayView> {
           plannedC: a.plannedC,
           lateC: a.lateC,
           thereC: a.thereC,
+          more: a.more,
+          potsC:
+            a.soilMaxC > POTS_HOT_C && m.data.beds.some((b) => b.id === t.bedId && b.on === 'bench')
+              ? a.soilMaxC
+              : null,
+          hotDays: hotOf(
+            hotDaysOf(
+              m.data.pastLows?.get(t.bedId) ?? [],
+              localDate((t.fromMs + t.toMs) / 2, timeZone),
+              a.plannedC.mid,
+              t.limits.leafMaxC,
+            ),
+          ),
         },
       ];
     }),

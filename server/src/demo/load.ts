@@ -49,7 +49,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
     for (const c of DEMO_CULTIVARS) await writeCultivar(tx, c);
     for (const l of DEMO_LOTS) await writeLot(tx, l);
     for (const s of SCORED) {
-      await saveLows(tx, s.night, new Map([[s.bedId, s.leafC]]));
+      await saveLows(tx, s.night, new Map([[s.bedId, { leafC: s.leafC, highC: null }]]));
       await saveHardness(tx, s.night, [[s.plantingId, s.hardening]]);
     }
     for (const c of DEMO_COVERS) await writeCover(tx, c);

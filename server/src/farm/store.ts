@@ -116,12 +116,16 @@ export async function saveNight(
 /** A winter and a spring: what stood through more is not asked about. */
 const LOWS_DAYS = 250;
 
-export async function saveLows(db: Db, night: string, lows: ReadonlyMap<string, number>): Promise<void> {
-  for (const [bedId, leafC] of lows)
+export async function saveLows(
+  db: Db,
+  night: string,
+  lows: ReadonlyMap<string, { leafC: number; highC: number | null }>,
+): Promise<void> {
+  for (const [bedId, of] of lows)
     await db
       .insert(nightLows)
-      .values({ bedId, night, leafC })
-      .onConflictDoUpdate({ target: [nightLows.bedId, nightLows.night], set: { leafC } });
+      .values({ bedId, night, ...of })
+      .onConflictDoUpdate({ target: [nightLows.bedId, nightLows.night], set: of });
 }
 
 async function readLows(db: Db, today: string): Promise<Map<string, PastLow[]>> {
@@ -131,7 +135,8 @@ async function readLows(db: Db, today: string): Promise<Map<string, PastLow[]>> 
     .where(gte(nightLows.night, addDays(today, -LOWS_DAYS)))
     .orderBy(nightLows.night);
   const out = new Map<string, PastLow[]>();
-  for (const { bedId, night, leafC } of rows) out.set(bedId, [...(out.get(bedId) ?? []), { night, leafC }]);
+  for (const { bedId, night, leafC, highC } of rows)
+    out.set(bedId, [...(out.get(bedId) ?? []), { night, leafC, ...(highC === null ? {} : { highC }) }]);
   return out;
 }
 

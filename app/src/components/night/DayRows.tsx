@@ -1,5 +1,6 @@
 /** The day's openings: what to open next, by how much, when it is shut, and how hot it gets if it is left. */
 import type { DayStructure } from '@fogata/contract';
+import { countWord } from '@fogata/core/telling';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { act } from '../../data/actions';
@@ -26,6 +27,36 @@ export function moveWords(name: string, fraction: number, now: number): string {
   return now === 0 ? `Open ${name} ${widthWords(fraction)}` : `${name} to ${widthWords(fraction)}`;
 }
 
+const ORDINAL = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh'];
+
+/** Heat that opening does not take off: what else would, how many days it has been, and pots. */
+export function moreWords(
+  s: Pick<DayStructure, 'more' | 'hotDays' | 'potsC' | 'limitC' | 'crop'>,
+  format: Pick<Format, 't' | 'diff'>,
+): string {
+  const t = (c: number) => format.t(c, 0);
+  const out: string[] = [];
+  const ways = [
+    s.more?.shadeC ? `shade cloth makes it ${t(s.more.shadeC.mid)}` : '',
+    s.more?.lidsOffC ? `the lids right off ${t(s.more.lidsOffC.mid)}` : '',
+    s.more?.mistK
+      ? `some minutes of mist take off about ${format.diff(s.more.mistK).replace('+', '')} while they last`
+      : '',
+  ].filter(Boolean);
+  if (ways.length > 0) out.push(`Opening is not enough: ${ways.join(', ')}.`);
+  if (s.hotDays && s.hotDays.days >= 2) {
+    const { days, more } = s.hotDays;
+    const crop = s.crop.toLowerCase();
+    const ends = more === 1 ? `one more ends the ${crop}` : `${countWord(more)} more end the ${crop}`;
+    out.push(
+      `The ${ORDINAL[days] ?? `${days}th`} day in a row over ${t(s.limitC)}: ${more > 0 ? ends : `the ${crop} will hardly come to anything`}.`,
+    );
+  }
+  if (s.potsC !== null && s.potsC !== undefined)
+    out.push(`The mix in pots and crates comes to ${t(s.potsC)}: shade their sides, water early.`);
+  return out.map((x) => ` ${x}`).join('');
+}
+
 /** What comes after the next move, and what it is for. */
 export function dayDetail(s: DayStructure, format: Format): string {
   const after = s.steps
@@ -33,14 +64,16 @@ export function dayDetail(s: DayStructure, format: Format): string {
     .map((x) => `${x.fraction === 0 ? 'shut' : widthWords(x.fraction)} ${format.time(x.atMs)}`);
   const then = after.length > 0 ? `Then ${after.join(', ')}. ` : '';
   const planned = `Leaf ${format.t(s.plannedC.mid, 0)} at its hottest`;
-  if (s.steps.length === 0) return `${planned}: it may stay ${s.open > 0 ? 'as it is' : 'shut'}.`;
+  if (s.steps.length === 0)
+    return `${planned}: it may stay ${s.open > 0 ? 'as it is' : 'shut'}.${moreWords(s, format)}`;
   const over = s.leftC.high > s.limitC ? `, and ${s.crop} spoils over ${format.t(s.limitC, 0)}` : '';
   const late =
     s.lateC && s.lateC.mid - s.plannedC.mid >= 0.5 ? ` An hour late ${format.t(s.lateC.mid, 0)}.` : '';
   const there = s.thereC
     ? ` Nobody is there for hours: nine times in ten it stays under ${format.t(s.plannedC.high, 0)}, with somebody there ${format.t(s.thereC.high, 0)}.`
     : '';
-  return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.${late}${there}`;
+  const more = moreWords(s, format);
+  return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.${late}${there}${more}`;
 }
 
 export function OpenRow({

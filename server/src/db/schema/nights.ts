@@ -38,6 +38,7 @@ export const nightLows = pgTable(
     bedId: text('bed_id').notNull(),
     night: text('night').notNull(),
     leafC: doublePrecision('leaf_c').notNull(),
+    highC: doublePrecision('high_c'),
   },
   (t) => [primaryKey({ columns: [t.bedId, t.night] })],
 );

@@ -1,0 +1,1 @@
+ALTER TABLE "night_lows" ADD COLUMN "high_c" double precision;
