@@ -13,7 +13,7 @@ import {
 import { compareSentence, linesOf, waysOf, waysText } from '../src/components/season/compareWords';
 import { counterWords, soFarWords } from '../src/components/season/counterWords';
 import { needSentence, sowingWords, spotWords } from '../src/components/season/needWords';
-import { rowWords, turnOf, waterSentence } from '../src/components/water/waterWords';
+import { feedWords, rowWords, turnOf, waterSentence } from '../src/components/water/waterWords';
 import { format as kit } from './kit';
 
 const format = {
@@ -246,6 +246,10 @@ describe('counters and water', () => {
     name: 'N4',
     place: 'North house',
     structureId: 'north',
+    uneven: false,
+    bank: null,
+    held: false,
+    feed: null,
     crops: ['rocket'],
     kind: 'bed',
     lacksMm: 25,
@@ -262,6 +266,33 @@ describe('counters and water', () => {
     ...more,
   });
   const water = (...rows: WaterRow[]): WaterView => ({ today: '2027-01-14', rows, lack: null, aheadDays: 5 });
+
+  test('before a frost each school is told what wet soil is worth here, and a poor line what its minutes are for', () => {
+    const words = (more: Partial<WaterRow>) =>
+      rowWords(
+        row(more),
+        { today: '2027-01-14' },
+        {
+          litres: (l: number) => `${l} l`,
+          rain: (mm: number) => `${mm} mm`,
+          diff: (k: number) => `+${k.toFixed(1)}°`,
+        },
+      ).join(' ');
+    expect(words({ bank: { worthK: 0.4, does: true } })).toMatch(
+      /while it is mild: wet soil is worth \+0\.4° to the leaf/,
+    );
+    expect(words({ bank: { worthK: 0.02, does: false } })).toMatch(
+      /Left dry .* it would be nothing to the leaf/,
+    );
+    expect(words({ uneven: true, on: '2027-01-14', may: '2027-01-14', minutes: 12.4 })).toContain(
+      '12 min of its lines, for their poor end',
+    );
+    expect(words({ held: true })).toContain('Held back, as you said');
+    expect(feedWords(3, { length: 'ft' })).toContain('0.98 oz/100 ft² of nitrogen');
+    expect(feedWords(3, { length: 'm' })).toBe(
+      '3.0 g/m² of nitrogen: 50 g/m² of a feed that has 6 in a hundred',
+    );
+  });
 
   test('what is watered today with its litres; what is dry and must wait says until when', () => {
     expect(said(waterSentence(water(row({})), format))).toBe('Water N4, 400 l in all. ');

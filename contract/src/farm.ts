@@ -40,6 +40,10 @@ export const schoolsSchema = z.object({
     .describe('what a cover is for: as each crop has it, survive, or keep growing'),
   uncover: z.enum(['thaw', 'light']).describe('lift after the leaves have thawed, or at first light'),
   touch: z.enum(['both', 'hoops']).describe('sheets may lie on the leaves, or always on hoops'),
+  wet: z
+    .enum(['dry', 'bank'])
+    .default('dry')
+    .describe('soil left dry into a frost, or watered the day before'),
 });
 
 const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
@@ -175,6 +179,8 @@ export const dripSchema = z.object({
     .max(12, 'at most 12'),
   spacingM: z.number({ error: 'a length in metres' }).min(0.05, 'at least 0.05 m').max(2, 'at most 2 m'),
   litresPerHour: z.number({ error: 'litres an hour' }).min(0.1, 'at least 0.1 l/h').max(20, 'at most 20 l/h'),
+  /** What the poor end of a line gets less than its middle: a slope, a long line, low pressure. */
+  uneven: z.number({ error: 'a share' }).min(0, '0 or more').max(0.6, 'at most 60 in a hundred').default(0),
 });
 
 export const farmSchema = z.object({
@@ -245,6 +251,8 @@ export const farmSchema = z.object({
     .default([])
     .describe('hours in which nobody is there'),
   drip: dripSchema.nullable().default(null),
+  /** Beds whose water is held back on purpose, to stop growth. */
+  holdBack: z.array(id).max(500).default([]),
   nursery: nurserySchema.default(NO_NURSERY).describe('room for trays, before the bed'),
   counters: z.array(counterSchema).max(60, 'at most 60 counters').default([]),
 });

@@ -78,6 +78,14 @@ export const soilSchema = z.object({
   bedId: id,
   feel: z.enum(['dry', 'moist', 'wet']),
 });
+/** Feed given to a bed, grams of nitrogen a square metre. */
+export const feedSchema = z.object({
+  ...base,
+  kind: z.literal('feed'),
+  bedId: id,
+  nGM2: z.number({ error: 'grams of nitrogen' }).gt(0, 'more than 0').max(60, 'at most 60 g/m²'),
+  what: z.string().trim().max(60, 'at most 60 letters').optional(),
+});
 export const noteSchema = z.object({
   ...base,
   kind: z.literal('note'),
@@ -142,6 +150,7 @@ export const recordSchema = z.discriminatedUnion('kind', [
   harvestSchema,
   waterSchema,
   soilSchema,
+  feedSchema,
   noteSchema,
   plantingRecordSchema,
   decisionSchema,

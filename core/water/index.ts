@@ -2,3 +2,5 @@
 export * from '../src/water/evaporation';
 export * from '../src/water/balance';
 export * from '../src/water/growing';
+export * from '../src/water/feeding';
+export * from '../src/water/frostBank';

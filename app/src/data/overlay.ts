@@ -152,7 +152,9 @@ export function overlayWater(view: Asked<WaterView>, own: readonly OwnAct[]): Wa
   const served = { on: null, may: null, mm: 0, litres: 0, minutes: null };
   return shown<WaterView>(view, undefined, own, (_state, { acts }) => ({
     ...view,
-    rows: view.rows.map((r) => {
+    rows: view.rows.map((row) => {
+      const fed = acts.some((a) => a.kind === 'feed' && a.bedId === row.bedId);
+      const r = fed ? { ...row, feed: null } : row;
       const last = acts
         .filter((a) => (a.kind === 'water' || a.kind === 'soil') && a.bedId === r.bedId)
         .at(-1);

@@ -62,6 +62,7 @@ const KIND_WORDS: Record<LogEntry['record']['kind'], string> = {
   decision: 'decision',
   note: 'note',
   water: 'water',
+  feed: 'feed',
   soil: 'soil',
   planting: 'planting',
   secured: 'storm',

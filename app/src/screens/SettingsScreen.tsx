@@ -164,6 +164,20 @@ export function SettingsScreen() {
               onChange={(touch) => save({ schools: { ...farm.schools, touch } }, 'Cover on the leaves')}
             />
           </Part>
+          <Part
+            title="Water before a frost"
+            why="Wet soil stores heat; wet plants and lines freeze hard. Either way nothing is watered on a freezing day."
+          >
+            <Choice
+              label="Water before a frost"
+              value={farm.schools.wet ?? 'dry'}
+              options={[
+                { value: 'dry', label: 'leave it dry' },
+                { value: 'bank', label: 'water the day before' },
+              ]}
+              onChange={(wet) => save({ schools: { ...farm.schools, wet } }, 'Water before a frost')}
+            />
+          </Part>
           <Part title="An hour of work" why="The plan weighs minutes against what they save.">
             <Stepper
               label="Hourly rate"

@@ -2,7 +2,7 @@
 import type { WaterRow, WaterView } from '@fogata/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { rowWords, turnOf, waterSentence, type Turn } from '../components/water/waterWords';
+import { feedWords, rowWords, turnOf, waterSentence, type Turn } from '../components/water/waterWords';
 import { Problem } from '../components/ui/Bars';
 import { Button, Tick } from '../components/ui/Button';
 import { Measured } from '../components/ui/Fields';
@@ -13,7 +13,8 @@ import { PartTitle, Text } from '../components/ui/Text';
 import { act } from '../data/actions';
 import { useTheme } from '../theme/theme';
 import { useFormat } from '../data/format';
-import { refresh, useFarm, useWater } from '../data/hooks';
+import { patchFarm, refresh, useFarm, useWater } from '../data/hooks';
+import { offerUndo } from '../data/undo';
 
 const FEELS = [
   { feel: 'dry', label: 'Dry' },
@@ -131,6 +132,7 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
               />
             </>
           )}
+          <HoldBack bedId={row.bedId} name={row.name} held={row.held} />
           {turn === 'frost' ? (
             <Text kind="small" tone="ochre">
               ▲ It freezes: wet leaves and lines burst and burn. The grower decides.
@@ -143,6 +145,69 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
           />
         </View>
       ) : null}
+    </View>
+  );
+}
+
+/** Water held back on purpose, to stop growth: it is asked for no more until it is taken back. */
+function HoldBack({ bedId, name, held }: { bedId: string; name: string; held: boolean }) {
+  const { data } = useFarm();
+  const now = data?.farm.holdBack ?? [];
+  const save = (holdBack: string[]) => patchFarm({ holdBack });
+  return (
+    <Button
+      kind="plain"
+      label={held ? 'Water it again' : 'Hold its water back'}
+      hint={`${name}: ${held ? 'water it again' : 'hold its water back, to stop growth'}`}
+      onPress={() =>
+        void save(held ? now.filter((x) => x !== bedId) : [...now, bedId]).then(() =>
+          offerUndo(
+            `${name}: ${held ? 'watered again' : 'water held back'}`,
+            async () => void (await save(now)),
+          ),
+        )
+      }
+      testID="hold-back"
+    />
+  );
+}
+
+/** Beds that lack nitrogen by now: what to give, ticked when it was given. */
+function Feeding({ view }: { view: WaterView }) {
+  const format = useFormat();
+  const nowMs = useFarm().data?.clock.nowMs ?? 0;
+  const rows = view.rows.filter((r) => r.feed);
+  if (rows.length === 0) return null;
+  return (
+    <View testID="feeding">
+      <PartTitle right={`${rows.length}`}>Feed</PartTitle>
+      {rows.map((r, n) => (
+        <Row key={r.bedId} first={n === 0}>
+          <View style={{ flex: 1 }}>
+            <Text kind="strong">{`${r.name} · ${r.crops.join(', ')}`}</Text>
+            <Text kind="small">{feedWords(r.feed!.nGM2, format)}</Text>
+            <Text kind="small" tone="quiet">
+              {r.feed!.last ? `last fed ${r.feed!.last}` : 'nobody has said that it was fed'}
+            </Text>
+          </View>
+          <Tick
+            done={false}
+            label={`${r.name}: fed as proposed`}
+            onPress={() =>
+              void act(
+                `${r.name}: fed`,
+                [{ kind: 'feed', atMs: nowMs, bedId: r.bedId, nGM2: Number(r.feed!.nGM2.toFixed(1)) }],
+                nowMs,
+              )
+            }
+            testID="feed-tick"
+          />
+        </Row>
+      ))}
+      <Text kind="small" tone="ochre">
+        ▲ By growth and a soil in good heart, no soil test is known: too much runs to leaf, aphids and the
+        ground water. No fresh manure on what is eaten; keep the days before harvest that your rules ask for.
+      </Text>
     </View>
   );
 }
@@ -181,6 +246,7 @@ export function WaterScreen() {
             );
           })
         : null}
+      {data ? <Feeding view={data} /> : null}
       <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
         Reckoned from sun, wind and warmth under each cover by FAO-56, and from what you say you gave. Soils,
         roots and pots are starting values: a finger in the soil is worth more. No electric pump in standing

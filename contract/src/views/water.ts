@@ -25,6 +25,14 @@ export const waterRow = z.object({
   minutes: z.number().nullable(),
   /** Pots: so often a day. */
   times: z.number(),
+  /** The poor end of its lines is what the minutes are for. */
+  uneven: z.boolean(),
+  /** Before tomorrow's frost: what watering today is worth to the leaf that night, K, and whether this farm does it; null where it is no day for it. */
+  bank: z.object({ worthK: z.number(), does: z.boolean() }).nullable(),
+  /** Held back on purpose. */
+  held: z.boolean(),
+  /** Nitrogen that it lacks by now, g/m², and when it was last fed; null where it lacks none. */
+  feed: z.object({ nGM2: z.number(), last: z.string().nullable() }).nullable(),
   /** When it was last watered or felt; null where nobody said. */
   since: z.string().nullable(),
 });

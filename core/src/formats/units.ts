@@ -99,3 +99,13 @@ export function moneyText(amount: number, currency: string): string {
   const step = amount >= 200 ? 10 : amount >= 20 ? 5 : 1;
   return `${currency}${Math.round(amount / step) * step}`;
 }
+
+/** Ounces on a hundred square feet for a gram on a square metre. */
+const OZ_100_FT2 = 0.32771;
+
+/** What is spread over ground: "3.0 g/m²", "0.98 oz/100 ft²". Example: (3, 'm') is "3.0 g/m²". */
+export function perAreaText(gM2: number, length: 'm' | 'ft'): string {
+  const x = length === 'm' ? gM2 : gM2 * OZ_100_FT2;
+  const digits = length === 'm' ? (x < 10 ? 1 : 0) : x < 10 ? 2 : 0;
+  return `${x.toFixed(digits)} ${length === 'm' ? 'g/m²' : 'oz/100 ft²'}`;
+}

@@ -1,6 +1,14 @@
 /** A record in the grower's words, for the log. */
 import type { FarmRecord } from '@fogata/contract';
-import { cropById, massText, readSheetKey, temperatureText, wayWords, type Style } from '@fogata/core';
+import {
+  cropById,
+  massText,
+  perAreaText,
+  readSheetKey,
+  temperatureText,
+  wayWords,
+  type Style,
+} from '@fogata/core';
 import { isDeepStrictEqual } from 'node:util';
 import type { FarmData } from './store';
 
@@ -92,6 +100,11 @@ export function describeRecord(
     }
     case 'water':
       return { title: `${bedName(r.bedId)} watered`, detail: `${Number(r.mm.toFixed(1))} mm` };
+    case 'feed':
+      return {
+        title: `${bedName(r.bedId)} fed`,
+        detail: `${perAreaText(r.nGM2, style.units.length)} of nitrogen${r.what ? ` · ${r.what}` : ''}`,
+      };
     case 'soil':
       return { title: `${bedName(r.bedId)}: ${r.feel} a finger deep`, detail: '' };
     case 'note':

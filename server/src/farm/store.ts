@@ -32,7 +32,7 @@ export const DEFAULT_FARM: Farm = {
   hourlyRate: 15,
   hands: 1,
   theme: 'clock',
-  schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
+  schools: { aim: 'crop', uncover: 'thaw', touch: 'both', wet: 'dry' },
   wind: 'open',
   coldAir: 'level',
   windFromDeg: null,
@@ -45,6 +45,7 @@ export const DEFAULT_FARM: Farm = {
   messages: USUAL_MESSAGES,
   drip: null,
   away: [],
+  holdBack: [],
   nursery: NO_NURSERY,
   counters: [],
 };

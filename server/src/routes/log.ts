@@ -68,7 +68,8 @@ function checkTarget(r: SentRecord, m: FarmNow): void {
     !has(m.data.plantings, r.plantingId)
   )
     fail('plantingId', 'a planting');
-  if ((r.kind === 'water' || r.kind === 'soil') && !has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
+  if ((r.kind === 'water' || r.kind === 'soil' || r.kind === 'feed') && !has(m.data.beds, r.bedId))
+    fail('bedId', 'a bed');
   if (r.kind === 'decision' && !has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
 }
 

@@ -3,27 +3,34 @@ import type { FarmRecord, WaterRow, WaterView } from '@fogata/contract';
 import {
   addDays,
   cropOf,
+  dayLengthH,
+  daysBetween,
   dripFor,
   HOUR_MS,
   localDate,
   MATERIALS,
   medianOf,
+  nightWindow,
   standingIn,
   coversOn,
   type Bed,
   type Planting,
   type Structure,
+  type WeatherEntry,
 } from '@fogata/core';
 import { asIsOutcome, type NightPlan } from '@fogata/core/planning';
 import { howOf } from '@fogata/core/season';
 import {
   daysOfWater,
+  feedDue,
   growingOf,
   holdsMm,
+  mayBank,
   potsDay,
   runWater,
   underMm,
   wantsAt,
+  wetWorthK,
   whenDue,
   type WaterBed,
   type WaterCover,
@@ -37,6 +44,8 @@ import { isForecast } from '../sources/farmWeather';
 
 const BACK_DAYS = 60;
 const AHEAD_DAYS = 5;
+/** What was fed counts for so long at the most. */
+const FED_DAYS = 200;
 const DAY_MS = 24 * HOUR_MS;
 /** Warmer by day under cover, shut: starting values, K. Wide open nothing is left of it. */
 const WARMER_K: Record<Structure['kind'], number> = { house: 5, frame: 4, tunnel: 3, open: 0 };
@@ -60,28 +69,38 @@ function coverOf(m: Moment, structure: Structure, bed: Bed): WaterCover {
   };
 }
 
+interface Given {
+  events: Map<string, WaterEvent[]>;
+  feeds: Map<string, { date: string; nGM2: number }[]>;
+}
+
 /** What was given and felt, by bed. */
-async function eventsOf(ctx: Context, m: Moment): Promise<Map<string, WaterEvent[]>> {
+async function eventsOf(ctx: Context, m: Moment): Promise<Given> {
   const rows = await ctx.db
     .select({ data: records.data })
     .from(records)
     .where(
       and(
         eq(records.void, false),
-        inArray(records.kind, ['water', 'soil']),
-        gte(records.atMs, m.nowMs - BACK_DAYS * DAY_MS),
+        inArray(records.kind, ['water', 'soil', 'feed']),
+        gte(records.atMs, m.nowMs - FED_DAYS * DAY_MS),
         lte(records.atMs, m.nowMs),
       ),
     )
     .orderBy(asc(records.atMs), asc(records.seq));
   const out = new Map<string, WaterEvent[]>();
+  const feeds: Given['feeds'] = new Map();
   for (const { data } of rows) {
-    const r = data as Extract<FarmRecord, { kind: 'water' | 'soil' }>;
+    const r = data as Extract<FarmRecord, { kind: 'water' | 'soil' | 'feed' }>;
     const date = localDate(r.atMs, m.data.farm.timeZone);
+    if (r.kind === 'feed') {
+      feeds.set(r.bedId, [...(feeds.get(r.bedId) ?? []), { date, nGM2: r.nGM2 }]);
+      continue;
+    }
     const event: WaterEvent = r.kind === 'water' ? { date, mm: r.mm } : { date, feel: r.feel };
     out.set(r.bedId, [...(out.get(r.bedId) ?? []), event]);
   }
-  return out;
+  return { events: out, feeds };
 }
 
 /** How much milder a bed's leaves are in the coming night than the air outside, as it lies now: what later nights are read by. */
@@ -127,6 +146,48 @@ function bedOf(
   };
 }
 
+/** Whether today is the day to water before tomorrow's frost, and what it is worth; only where tomorrow's night is known. */
+function bankOf(
+  m: Moment,
+  plan: NightPlan | null,
+  bedId: string,
+  hours: readonly WeatherEntry[],
+  lacksMm: number,
+  today: string,
+  nightC: (date: string) => number,
+  dayC: (date: string) => number,
+): WaterRow['bank'] {
+  const b = plan?.beds.find((x) => x.bed.id === bedId);
+  const tomorrowC = nightC(addDays(today, 1));
+  if (!b || !Number.isFinite(tomorrowC)) return null;
+  if (!mayBank({ dayC: dayC(today), tonightC: nightC(today), tomorrowC, lacksMm })) return null;
+  const { fromMs, toMs } = nightWindow(addDays(today, 1), m.data.farm);
+  const upTo = hours.filter((e) => Date.parse(e.time) <= toMs + 3 * HOUR_MS);
+  const worthK = wetWorthK(m.data.farm, b.asIsSpec, upTo, b.outcome.initial, fromMs, toMs);
+  return { worthK, does: m.data.farm.schools.wet === 'bank' };
+}
+
+/** Nitrogen that what stands in a bed lacks by now; of several crops the hungriest. */
+function feedOf(
+  wb: WaterBed,
+  stands: readonly Planting[],
+  given: readonly { date: string; nGM2: number }[],
+  today: string,
+  m: Moment,
+): WaterRow['feed'] {
+  const lacks = stands.map((p) =>
+    feedDue({
+      takesGM2: cropOf(p).nitrogenGM2,
+      share: wb.rootsOn(today),
+      daysStanding: Math.max(0, daysBetween(p.plantedOn, today)),
+      givenGM2: given.filter((g) => g.date >= p.plantedOn).reduce((s, g) => s + g.nGM2, 0),
+      dayLengthH: dayLengthH(m.nowMs, m.data.farm.latitude),
+    }),
+  );
+  const most = Math.max(...lacks.map((g) => g ?? 0));
+  return most > 0 ? { nGM2: most, last: given.at(-1)?.date ?? null } : null;
+}
+
 export async function waterView(ctx: Context): Promise<WaterView> {
   const m = await ctx.moment();
   const { farm } = m.data;
@@ -149,7 +210,7 @@ export async function waterView(ctx: Context): Promise<WaterView> {
     coming: ahead.filter((d) => d.date >= today),
   };
   const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-  const events = await eventsOf(ctx, m);
+  const { events, feeds } = await eventsOf(ctx, m);
   const byDate = new Map(days.coming.map((d) => [d.date, d]));
   const rows = m.data.structures.flatMap((structure) =>
     m.data.beds
@@ -166,6 +227,8 @@ export async function waterView(ctx: Context): Promise<WaterView> {
           structureId: structure.id,
           crops: [...new Set(stands.map((p) => cropOf(p).name))],
           since: own.at(-1)?.date ?? null,
+          held: farm.holdBack.includes(bed.id),
+          uneven: (farm.drip?.uneven ?? 0) > 0,
         };
         const now = days.coming[0] ?? days.past.at(-1);
         if (!now) return [];
@@ -192,6 +255,8 @@ export async function waterView(ctx: Context): Promise<WaterView> {
               litres: p.litres,
               minutes: null,
               times: p.times,
+              bank: null,
+              feed: null,
             },
           ];
         }
@@ -203,12 +268,18 @@ export async function waterView(ctx: Context): Promise<WaterView> {
         const given = own.filter((e) => e.date === today);
         const at = runWater(wb, days.coming.slice(0, 1), given, state).at(-1);
         const lacks = at ? Math.max(0, at.lacksMm - at.usedMm) : state;
-        const due = whenDue(wb, lacks, days.coming, nightC, dayC);
+        const due = base.held
+          ? { on: null, may: null, mm: 0 }
+          : whenDue(wb, lacks, days.coming, nightC, dayC);
+        const bank = base.held ? null : bankOf(m, plan, bed.id, hours, lacks, today, nightC, dayC);
+        // who waters before a frost does so today, whatever it would wait for otherwise
+        if (bank?.does && due.on !== today) Object.assign(due, { on: today, may: today, mm: lacks });
         const areaM2 = bed.lengthM * bed.widthM;
         const { drip } = farm;
         const minutes =
           drip && due.mm > 0
-            ? dripFor({ lengthM: bed.lengthM, widthM: bed.widthM, ...drip, mm: due.mm }).minutes
+            ? dripFor({ lengthM: bed.lengthM, widthM: bed.widthM, ...drip, mm: due.mm }).minutes /
+              (1 - drip.uneven)
             : null;
         return [
           {
@@ -224,6 +295,8 @@ export async function waterView(ctx: Context): Promise<WaterView> {
             litres: due.mm * areaM2,
             minutes,
             times: 1,
+            bank,
+            feed: feedOf(wb, stands, feeds.get(bed.id) ?? [], today, m),
           },
         ];
       }),

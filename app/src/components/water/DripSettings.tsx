@@ -6,7 +6,7 @@ import { Amount, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
 
 type Drip = NonNullable<Farm['drip']>;
-const USUAL: Drip = { lines: 2, spacingM: 0.2, litresPerHour: 1 };
+const USUAL: Drip = { lines: 2, spacingM: 0.2, litresPerHour: 1, uneven: 0 };
 
 export function DripSettings({
   drip,
@@ -58,6 +58,18 @@ export function DripSettings({
         min={0.1}
         max={20}
         note="As its maker says, at your pressure. On a slope the low end gets more: measure with a cup at both ends."
+      />
+      <Amount
+        label="The poor end of a line gets less, by"
+        value={Math.round(100 * (drip.uneven ?? 0))}
+        onChange={(v) => set({ uneven: v / 100 })}
+        unit="%"
+        step={5}
+        bigStep={20}
+        min={0}
+        max={60}
+        note="By the cup at both ends. The minutes are then for the poor end; the other gets more than it needs: turn the lines round now and then."
+        testID="drip-uneven"
       />
       <View style={{ flexDirection: 'row' }}>
         <Button kind="plain" label="No drip lines" onPress={() => onChange(null)} />

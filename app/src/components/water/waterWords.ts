@@ -3,8 +3,11 @@
  * bed; what nobody has said is said to be not known.
  */
 import type { WaterRow, WaterView } from '@fogata/contract';
-import { countWord, daysBetween, joined, upper, type Segment } from '@fogata/core';
+import { countWord, daysBetween, joined, perAreaText, upper, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
+
+/** Nitrogen in a common organic feed: starting value; yours says on its bag. */
+const FEED_N = 0.06;
 
 export type Turn = 'now' | 'frost' | 'soon' | 'well';
 
@@ -73,11 +76,27 @@ export function waterSentence(view: WaterView, format: Pick<Format, 'litres'>): 
   ];
 }
 
+/** What the two schools say of water before tomorrow's frost, with the heat that it is worth here. */
+export function bankWords(bank: NonNullable<WaterRow['bank']>, format: Pick<Format, 'diff'>): string {
+  const worth =
+    Math.abs(bank.worthK) < 0.05
+      ? 'nothing to the leaf that night'
+      : `${format.diff(bank.worthK)} to the leaf that night`;
+  return bank.does
+    ? `before tomorrow’s frost, while it is mild: wet soil is worth ${worth}`
+    : `left dry before tomorrow’s frost, as you do it; watered today it would be ${worth}`;
+}
+
+/** "3.0 g of nitrogen a m²: 50 g of a feed with 6 in a hundred." */
+export function feedWords(nGM2: number, format: Pick<Format, 'length'>): string {
+  return `${perAreaText(nGM2, format.length)} of nitrogen: ${perAreaText(nGM2 / FEED_N, format.length)} of a feed that has ${Math.round(100 * FEED_N)} in a hundred`;
+}
+
 /** "Lacks 11 of 15 mm before it wants water; 0.6 mm used today." */
 export function rowWords(
   r: WaterRow,
   view: Pick<WaterView, 'today'>,
-  format: Pick<Format, 'litres' | 'rain'>,
+  format: Pick<Format, 'litres' | 'rain' | 'diff'>,
 ): string[] {
   const out: string[] = [];
   const turn = turnOf(r, view.today);
@@ -87,7 +106,9 @@ export function rowWords(
     out.push(
       [
         `${format.rain(r.mm)}, ${format.litres(r.litres)}`,
-        r.minutes === null ? '' : `${Math.round(r.minutes)} min of its lines`,
+        r.minutes === null
+          ? ''
+          : `${Math.round(r.minutes)} min of its lines${r.uneven ? ', for their poor end' : ''}`,
       ]
         .filter(Boolean)
         .join(', '),
@@ -99,6 +120,8 @@ export function rowWords(
         ? `dry; ${dayName(r.may, view.today)}, when it no longer freezes`
         : 'dry; no day without frost is known yet',
     );
+  if (r.held) out.push('held back, as you said');
+  if (r.bank) out.push(bankWords(r.bank, format));
   if (r.kind === 'seedbed') out.push('a seedbed: its top may not dry until it is up');
   if (r.lacksMm !== null && r.wantsMm !== null)
     out.push(

@@ -16,7 +16,7 @@ export const DEMO_FARM: Farm = {
   hourlyRate: 16,
   hands: 1,
   theme: 'clock',
-  schools: { aim: 'crop', uncover: 'thaw', touch: 'both' },
+  schools: { aim: 'crop', uncover: 'thaw', touch: 'both', wet: 'dry' },
   wind: 'open',
   coldAir: 'hollow',
   windFromDeg: 300,
@@ -44,7 +44,8 @@ export const DEMO_FARM: Farm = {
   messages: USUAL_MESSAGES,
   nursery: { trayCells: 84, trays: 15, shelfTrays: 12, outTrays: 8 },
   away: [],
-  drip: { lines: 2, spacingM: 0.2, litresPerHour: 1 },
+  holdBack: [],
+  drip: { lines: 2, spacingM: 0.2, litresPerHour: 1, uneven: 0 },
   counters: [
     {
       id: 'count-tulips',
