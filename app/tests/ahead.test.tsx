@@ -4,6 +4,7 @@ import {
   aheadSentence,
   nightName,
   nightWords,
+  noSheetsWords,
   togetherWords,
   tonightWords,
   workWords,
@@ -52,6 +53,7 @@ const view = (nights: AheadNight[], more: Partial<AheadView> = {}): AheadView =>
   lack: null,
   nights,
   together: null,
+  noSheets: null,
   progress: { state: 'ready', done: nights.length, of: nights.length },
   ...more,
 });
@@ -105,4 +107,13 @@ test('nights chosen together say what stays on by day, what that saves and how s
   expect(togetherWords({ ...t, saves: 0, gap: 0.012 }, told)).toContain('At most 1.2 % better could be done');
   expect(togetherWords({ ...t, saves: 0 }, told)).not.toContain('saves');
   expect(tonightWords({ name: 'S2', covers: ['Frost blanket'] })).toBe('S2: Frost blanket tonight already');
+});
+
+test('sheets that no known night wants go to the shed only once frost is usually over', () => {
+  const day = (md: string) => `the ${md}`;
+  expect(noSheetsWords({ past: true, lastFrost: '04-20' }, day)).toContain('to the shed for good');
+  expect(noSheetsWords({ past: false, lastFrost: '04-20' }, day)).toContain(
+    'about the 04-20: keep them at hand',
+  );
+  expect(noSheetsWords({ past: false, lastFrost: null }, day)).toContain('nobody has said');
 });

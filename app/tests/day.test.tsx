@@ -117,7 +117,12 @@ test('what is due is said as now; outside the morning, and before anything is kn
 
 test('where opening is not enough it says what else would take the heat off, and what hot days come to', () => {
   const hot = house({
-    more: { shadeC: { low: 26, mid: 27, high: 28 }, lidsOffC: { low: 22, mid: 23, high: 24 }, mistK: 3.2 },
+    more: {
+      shadeC: { low: 26, mid: 27, high: 28 },
+      lidsOffC: { low: 22, mid: 23, high: 24 },
+      fabricC: null,
+      mistK: 3.2,
+    },
     hotDays: { days: 3, more: 2 },
     potsC: 35,
   });

@@ -71,6 +71,9 @@ function bedOf(n: PlannedNight, b: PlannedBed) {
   const band = bandOf(lows, errorK);
   const asItIs = b.loss[AS_IS]!;
   const asPlanned = b.loss[b.chosen]!;
+  // wind that may take a sheet off is shared out over what stands under it
+  const calm = b.calm[b.chosen] ?? 0;
+  const wind = calm > 0 ? asPlanned / calm : 1;
   return {
     bed: b.bed.id,
     name: b.bed.name,
@@ -89,7 +92,7 @@ function bedOf(n: PlannedNight, b: PlannedBed) {
       deathNearC: round(a.thresholds.deathC),
       chanceOfHarm: round(harmChance(a, nights, errorK), 4),
       value: round(a.value),
-      loss: round(expectedLoss(a, nights, errorK)),
+      loss: round(wind * expectedLoss(a, nights, errorK)),
     })),
   };
 }

@@ -121,6 +121,14 @@ test('a frame that cooks with its lids on is cooler with them right off', async 
   expect(day.more!.lidsOffC!.mid).toBeLessThan(day.plannedC.mid - 3);
 });
 
+test('a low tunnel’s film in a hot sun is better changed for fabric', async () => {
+  const tunnel = { kind: 'tunnel' as const, lengthM: 10, widthM: 1.2, heightM: 0.7, ventAreaM2: 0.2 };
+  const plan = await planned(evening(9, 0, [], shape({ structure: tunnel })));
+  const [task] = dayTasks(plan, coming(plan, 20, 0));
+  const day = workOutDay(task!);
+  expect(day.more!.fabricC!.mid).toBeLessThan(day.plannedC.mid - 1);
+});
+
 test('the wet bulb is Stull’s: at 20 °C and 50 per cent 13.7, and never over the air', () => {
   expect(wetBulbC(20, 0.5)).toBeCloseTo(13.7, 1);
   for (const rh of [0.1, 0.4, 0.7, 0.95]) expect(wetBulbC(28, rh)).toBeLessThan(28.1);

@@ -10,6 +10,7 @@ import {
   aheadSentence,
   nightName,
   nightWords,
+  noSheetsWords,
   shortWords,
   togetherWords,
   tonightWords,
@@ -181,6 +182,11 @@ export function AheadScreen() {
       {data && data.nights.length > 0 ? (
         <>
           {wide ? <Grid view={data} /> : null}
+          {data.noSheets ? (
+            <Text testID="no-sheets" style={{ paddingTop: 12 }}>
+              {noSheetsWords(data.noSheets, dayShort)}
+            </Text>
+          ) : null}
           {data.together ? <TogetherPart view={data} /> : null}
           <PartTitle>Night by night</PartTitle>
           {data.nights.map((n, i) => (

@@ -64,6 +64,8 @@ export const aheadView = z.object({
       }),
     })
     .nullable(),
+  /** No night that is known wants a sheet: whether the last frost is usually past as well, and when it usually is; null where one does. */
+  noSheets: z.object({ past: z.boolean(), lastFrost: z.string().nullable() }).nullable(),
   progress: planProgress,
 });
 export type AheadView = z.infer<typeof aheadView>;

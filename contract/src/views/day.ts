@@ -30,7 +30,12 @@ export const dayStructure = z.object({
   thereC: range.nullable(),
   /** Where opening does not reach: the hottest leaf under shade cloth, with the lids off, and what mist takes off, K. */
   more: z
-    .object({ shadeC: range.nullable(), lidsOffC: range.nullable(), mistK: z.number().nullable() })
+    .object({
+      shadeC: range.nullable(),
+      lidsOffC: range.nullable(),
+      fabricC: range.nullable(),
+      mistK: z.number().nullable(),
+    })
     .nullable(),
   /** Warmest mix of pots and crates today, °C; null where it stands in the ground or bears it. */
   potsC: z.number().nullable(),

@@ -18,6 +18,8 @@ export interface Remedies {
   /** Hottest leaf of the day with shade cloth over all, and with the lids taken right off, °C; null where that cannot be or does nothing. */
   shadeC: Outcome | null;
   lidsOffC: Outcome | null;
+  /** Under a light fabric in place of a low tunnel's film. */
+  fabricC: Outcome | null;
   /** What wetting the leaves for some minutes takes off the hottest hour, K; null where the air is too damp for it to do much. */
   mistK: number | null;
 }
@@ -28,6 +30,9 @@ const MIST_SHARE = 0.5;
 const WORTH_K = 1;
 const MOST_LAYERS = 4;
 const OUT_M = 0.1;
+/** What one steps over is no house. */
+const LOW_M = 1.2;
+const FILMS = ['pe-film', 'pe-film-ir', 'perforated-film'] as const;
 
 /**
  * Wet bulb of air at `airC` and a relative humidity of 0.05 to 0.99, °C: Stull (2011, J. Appl. Meteor. Climatol. 50, 2267), within a third of a degree
@@ -65,6 +70,18 @@ function lidless(spec: BedSpec): BedSpec | null {
   return lids < 0 || spec.shared ? null : { ...spec, stack: spec.stack.filter((_, i) => i !== lids) };
 }
 
+/** A low tunnel with a light fabric where its film was. */
+function inFabric(spec: BedSpec): BedSpec | null {
+  const at = spec.stack.findIndex(
+    (l) => l.role === 'structure' && l.heightM <= LOW_M && FILMS.some((m) => m === l.material),
+  );
+  if (at < 0) return null;
+  return {
+    ...spec,
+    stack: spec.stack.map((l, i) => (i === at ? { ...l, material: 'fleece-17', plies: 1 } : l)),
+  };
+}
+
 export function remediesFor(
   spec: BedSpec,
   members: readonly PreparedWeather[],
@@ -97,6 +114,7 @@ export function remediesFor(
   return {
     shadeC: better(shaded(spec)),
     lidsOffC: better(lidless(spec)),
+    fabricC: better(inFabric(spec)),
     mistK: mistK >= WORTH_K ? mistK : null,
   };
 }

@@ -1,4 +1,5 @@
 /** The evening's jobs: what is to be shut and covered, each with what it saves by itself and why. */
+import { failShare } from '../covers/exposed';
 import { isIndoors } from '../covers/indoors';
 import { sheetKey } from '../covers/ways';
 import { cropOf } from '../crops/cultivars';
@@ -100,6 +101,9 @@ function item(c: Change, n: number): JobItem {
   };
 }
 
+const failsIn = (plan: NightPlan, c: Change): number =>
+  failShare([c.cover], c.bed.structure, plan.members, plan.nowMs, plan.window.toMs);
+
 function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const todo = group.filter((c) => !c.done);
   const lines: string[] = [];
@@ -119,6 +123,11 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
       return `${c.bed.bed.name}: leaf ${t(after)} instead of ${t(before)}${saved >= 1 ? `, saves about ${moneyText(saved, style.currency)}` : ''}`;
     });
   lines.push(...beds);
+  const blown = Math.max(0, ...todo.filter((c) => c.on).map((c) => failsIn(plan, c)));
+  if (blown >= 0.1)
+    lines.push(
+      `Wind or snow takes it off in ${Math.round(10 * blown)} of 10 outcomes as sheets are mostly held: weigh it down twice, and look at it last`,
+    );
   const late = Math.max(0, ...todo.map((c) => lostAtDark(c.bed.due)));
   if (late > 0.4) {
     const sunset = plan.window.sunsetAtMs;

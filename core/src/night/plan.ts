@@ -4,6 +4,7 @@
  * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
 import { cropOf } from '../crops/cultivars';
+import { failShare, withoutExposed } from '../covers/exposed';
 import { carriedIn, isIndoors, pastIndoors } from '../covers/indoors';
 import { piecesOn } from '../farm/facts';
 import type { Cover } from '../farm/types';
@@ -61,6 +62,7 @@ function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): Planne
     fixed: inputs.fixed.get(p.bed.id) ?? null,
     atRisk,
     loss: {},
+    calm: {},
     minutes,
     laterMinutes,
     due: null,
@@ -93,9 +95,20 @@ function take(w: Work, bed: PlannedBed, outcomes: readonly OptionOutcome[]): voi
     const fromMs = place && bed.on.includes(place) ? inputs.nowMs : layAtMs(inputs, bed);
     const o = place ? carriedIn(bare, bed.outcome.timesMs, fromMs, place) : bare;
     options.set(o.key, o);
-    bed.loss[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, coldNights(o), errorK), 0);
+    bed.calm[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, coldNights(o), errorK), 0);
   }
   bed.outcome.options = [...options.values()];
+  for (const key of Object.keys(bed.calm)) bed.loss[key] = lossInWind(w, bed, key);
+}
+
+/** What a night takes under an option, with the share of outcomes in which wind or snow takes its sheets off. */
+function lossInWind({ inputs }: Work, b: PlannedBed, key: string): number {
+  const calm = b.calm[key]!;
+  const covers = coversUnder(b, key);
+  const share = failShare(covers, b.structure, inputs.members, inputs.nowMs, inputs.window.toMs);
+  if (share === 0) return calm;
+  const less = b.calm[optionKey(withoutExposed(covers, b.structure))] ?? b.calm[AS_IS] ?? calm;
+  return (1 - share) * calm + share * Math.max(calm, less);
 }
 
 const coversOf = (b: PlannedBed, key = b.chosen): readonly Cover[] =>

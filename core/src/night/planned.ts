@@ -54,6 +54,8 @@ export interface PlannedBed extends BedPlan {
   /** What stands in it with what can still be lost of it; `left` is the share of it that the nights before have left. */
   atRisk: (PlantingAtRisk & { left: number })[];
   loss: Record<string, number>;
+  /** The same as if no wind took a sheet off. */
+  calm: Record<string, number>;
   /** Minutes of work tonight, and what lifting it again will take. */
   minutes: Record<string, number>;
   laterMinutes: Record<string, number>;

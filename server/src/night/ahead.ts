@@ -2,7 +2,7 @@
  * The nights to come, planned one after the other as far as the forecast reaches. Contract: `view` says at once what is known and how far it is; a
  * change of the farm, the weather or the quarter hour begins it anew. Tonight is the plan that Now shows, never another one.
  */
-import type { AheadNight, AheadView, PlanProgress, Range } from '@fogata/contract';
+import type { AheadNight, AheadView, Farm, PlanProgress, Range } from '@fogata/contract';
 import { addDays, bandOf, HOUR_MS, nightWindow, type FarmSite } from '@fogata/core';
 import {
   anythingStands,
@@ -92,6 +92,21 @@ function nightRow(
   };
 }
 
+/** So many nights have to be known before anything is said of putting sheets away. */
+const ENOUGH_NIGHTS = 3;
+
+function noSheetsIn(plans: readonly NightPlan[], farm: Farm): AheadView['noSheets'] {
+  const wants = plans.some((p) => p.beds.some((b) => optionCovers(b).length > 0));
+  if (wants || plans.length < ENOUGH_NIGHTS) return null;
+  const { lastSpring, eitherWayDays } = farm.frost;
+  const year = plans[0]!.window.night.slice(0, 4);
+  const safe = lastSpring && addDays(`${year}-${lastSpring}`, eitherWayDays);
+  return { past: safe !== null && safe !== '' && plans[0]!.window.night > safe, lastFrost: lastSpring };
+}
+
+const optionCovers = (b: NightPlan['beds'][number]) =>
+  b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
+
 export class Ahead {
   private work: Work | null = null;
 
@@ -109,6 +124,7 @@ export class Ahead {
       lack: null,
       nights: [],
       together: null,
+      noSheets: null,
       progress: { state: 'empty', done: 0, of: 0 },
     };
     if (!anythingStands(m.data, at.today)) return base;
@@ -130,6 +146,7 @@ export class Ahead {
         nightRow(now.plan, jobsOf(now.plan, m.style), first?.lifts ?? null, first?.leftOn),
         ...later.map((n) => nightRow(n.plan, n.jobs, n.lifts, n.leftOn)),
       ],
+      noSheets: progress.state === 'ready' ? noSheetsIn([now.plan, ...later.map((n) => n.plan)], farm) : null,
       together: together && {
         saves: together.saves,
         gap: together.gap,

@@ -94,3 +94,15 @@ export function togetherWords(t: NonNullable<AheadView['together']>, format: Tol
 /** "S2: Frost blanket tonight already." */
 export const tonightWords = (b: { name: string; covers: string[] }): string =>
   `${b.name}: ${b.covers.length > 0 ? b.covers.join(' and ') : 'nothing'} tonight already`;
+
+/** Sheets that no known night wants: put away for good, or kept at hand. */
+export function noSheetsWords(
+  n: NonNullable<AheadView['noSheets']>,
+  dayShort: (md: string) => string,
+): string {
+  if (n.past)
+    return 'No night that is known wants a sheet, and frost is usually over by now: they can go to the shed for good, dry, clean and counted.';
+  return n.lastFrost
+    ? `No night that is known wants a sheet. The last frost is usually about ${dayShort(n.lastFrost)}: keep them at hand until then.`
+    : 'No night that is known wants a sheet. When frost usually ends here nobody has said: the site knows, once it is told.';
+}

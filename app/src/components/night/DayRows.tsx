@@ -38,6 +38,7 @@ export function moreWords(
   const out: string[] = [];
   const ways = [
     s.more?.shadeC ? `shade cloth makes it ${t(s.more.shadeC.mid)}` : '',
+    s.more?.fabricC ? `a light fabric in place of the film ${t(s.more.fabricC.mid)}` : '',
     s.more?.lidsOffC ? `the lids right off ${t(s.more.lidsOffC.mid)}` : '',
     s.more?.mistK
       ? `some minutes of mist take off about ${format.diff(s.more.mistK).replace('+', '')} while they last`
