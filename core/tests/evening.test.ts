@@ -68,3 +68,33 @@ test('a third sheet goes on where two leave more to lose than it takes to lay it
   // with two sheets in the shed there is no third to think of
   expect(tried(await planned(evening(1, 2)))).toEqual([]);
 });
+
+describe('hours in which nobody is there at dusk', () => {
+  /** The farm's clock says three; nobody is there from `from` to `to`. */
+  const away = async (from: string, to: string) => {
+    const e = evening(1, 2);
+    const hours = [{ days: [0, 1, 2, 3, 4, 5, 6], on: null, from, to }];
+    return planned({ ...e, data: { ...e.data, farm: { ...e.data.farm, away: hours } } });
+  };
+  const ends = (plan: NightPlan) =>
+    jobsOf(plan, style)
+      .filter((j) => !j.done)
+      .map((j) => j.dueAtMs + j.minutes * 60_000);
+
+  test('everything is on before the last one leaves, and costs what lying since then costs', async () => {
+    const plan = await away('16:30', '20:00');
+    const leaves = NOW + 1.5 * 3_600_000;
+    expect(plan.leavesAtMs).toBe(leaves);
+    expect(ends(plan).length).toBeGreaterThan(0);
+    for (const ms of ends(plan)) expect(ms).toBeLessThanOrEqual(leaves + 60_000);
+    for (const j of jobsOf(plan, style)) expect(j.why).not.toContain('as soon as you can');
+  });
+
+  test('who has left already does it when they are back; who is back by then is not asked to hurry', async () => {
+    const gone = await away('12:00', '19:30');
+    expect(gone.leavesAtMs).toBeUndefined();
+    expect(gone.closeAtMs).toBe(NOW + 4.5 * 3_600_000);
+    const back = await away('12:00', '16:00');
+    expect(back.closeAtMs).toBe((await planned(evening(1, 2))).closeAtMs);
+  });
+});

@@ -3,6 +3,7 @@
  * keeps it (a database, a file, a test) is nobody's business here.
  */
 import { asUsed } from '../covers/ways';
+import type { Away } from '../day/away';
 import type { Lain } from '../log/apply';
 import { fitCover, isFit } from '../night/options';
 import type { Bed, Cover, CoverUse, FarmSite, Planting, Structure } from './types';
@@ -15,6 +16,8 @@ export interface FarmWork extends FarmSite {
   hands: number;
   /** Where good growers disagree: lift after the thaw or at first light; sheets on the leaves or on hoops only. */
   schools: { uncover: 'thaw' | 'light'; touch: 'both' | 'hoops' };
+  /** Hours in which nobody is there; left out for none. */
+  away?: readonly Away[] | undefined;
 }
 
 /** The lowest leaf of a night that was, °C; a night is called by its evening's date. */

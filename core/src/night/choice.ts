@@ -55,7 +55,8 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
   };
   if (w.phase !== 'closing' || as.minutes === 0) return [as];
   // who asks at dusk still gets the half hour that they will take
-  const byDark = Math.max(HOUR_MS / 2, darkAtMs(w.inputs) - nowMs) / 60_000;
+  const least = w.inputs.leavesAtMs === undefined ? HOUR_MS / 2 : 0;
+  const byDark = Math.max(least, darkAtMs(w.inputs) - nowMs) / 60_000;
   const due = b.due;
   if (!due || due.dueAtMs >= darkAtMs(w.inputs)) return [{ ...as, byMin: byDark }];
   const inTime = { ...as, byMin: Math.max(0, due.dueAtMs - nowMs) / 60_000 };

@@ -3,6 +3,7 @@
  * `begin` gives the plan with no bed in it yet and `run`, which fills it by the hands it is given. Nothing is stored here.
  */
 import { REST_ERROR_K, type Belief } from '../calibration/belief';
+import { awayOn } from '../day/away';
 import { standingIn, type FarmFacts } from '../farm/facts';
 import type { FarmSite } from '../farm/types';
 import type { WeatherEntry } from '../heat/types';
@@ -95,11 +96,26 @@ function wishes(state: Lain, night: string): Map<string, string> {
   return fixed;
 }
 
+/** Too little time to do anything before leaving. */
+const LEAST_MS = HOUR_MS / 6;
+
+/** Where nobody is there at dusk it is done before the last one leaves; by who has left already, when they are back. */
+function whoIsThere(data: FarmFacts, nowMs: number, usualMs: number, darkMs: number) {
+  const away = awayOn(usualMs, data.farm.away ?? [], data.farm.timeZone).find(
+    (s) => s.fromMs < darkMs && s.toMs > usualMs,
+  );
+  if (!away) return { closeAtMs: usualMs, leavesAtMs: undefined };
+  if (away.fromMs - nowMs < LEAST_MS)
+    return { closeAtMs: Math.max(usualMs, away.toMs), leavesAtMs: undefined };
+  return { closeAtMs: Math.min(usualMs, away.fromMs), leavesAtMs: away.fromMs };
+}
+
 export function begin(e: Evening): Begun {
   const { data, state, nowMs, weather, background, beliefs } = e;
   const { window, phase, today } = e.at;
   const sunset = window.sunsetAtMs ?? window.fromMs + 6 * HOUR_MS;
-  const closeAtMs = Math.max(nowMs, sunset - HOUR_MS);
+  const usual = Math.max(nowMs, sunset - HOUR_MS);
+  const { closeAtMs, leavesAtMs } = whoIsThere(data, nowMs, usual, sunset + HOUR_MS / 2);
   const { members } = weather;
   const history = weather.past.hours;
   const inputs: TaskInputs = {
@@ -112,6 +128,7 @@ export function begin(e: Evening): Begun {
     members,
     deepC: background.deepC,
     closeAtMs,
+    leavesAtMs,
     onlyAsIs: phase === 'morning',
     fixed: wishes(state, window.night),
     beliefs,
@@ -123,6 +140,7 @@ export function begin(e: Evening): Begun {
     window,
     phase,
     closeAtMs,
+    leavesAtMs,
     issuedMs: weather.issuedMs,
     forecastName: weather.name,
     source: weather.source,

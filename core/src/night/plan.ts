@@ -330,6 +330,7 @@ async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   }));
   const due = await w.pool.due({ task: bedTask(w, f, b, 1), specs }, f.under, w.signal);
   // round down to ten minutes, but never into the past
-  const light = Math.min(due.dueAtMs, times[times.length - 2] ?? due.dueAtMs);
-  b.due = { ...due, dueAtMs: Math.max(i.nowMs, floorMinutes(light, 10)) };
+  const light = Math.min(due.dueAtMs, times[times.length - 2] ?? due.dueAtMs, i.leavesAtMs ?? Infinity);
+  const later = due.later.filter((l) => l.atMs <= (i.leavesAtMs ?? Infinity));
+  b.due = { dueAtMs: Math.max(i.nowMs, floorMinutes(light, 10)), later };
 }

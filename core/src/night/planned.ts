@@ -80,6 +80,8 @@ export interface NightPlan {
   window: NightWindow;
   phase: Phase;
   closeAtMs: number;
+  /** When the last one leaves, where nobody is there at dusk; left out where somebody is. */
+  leavesAtMs?: number | undefined;
   issuedMs: number;
   /** The name, where it is from, and what the days before are worth. */
   forecastName: string;
@@ -132,11 +134,11 @@ export interface Found {
   under: string;
 }
 
-type Evening = Pick<NightPlan, 'window' | 'closeAtMs'>;
+type Evening = Pick<NightPlan, 'window' | 'closeAtMs' | 'leavesAtMs'>;
 
-/** When it is dark: the last of what can be laid. */
+/** When it is dark, or nobody is there any more: the last of what can be laid. */
 export const darkAtMs = (e: Evening): number =>
-  Math.max(e.closeAtMs, (e.window.sunsetAtMs ?? e.closeAtMs + HOUR_MS) + HOUR_MS / 2);
+  e.leavesAtMs ?? Math.max(e.closeAtMs, (e.window.sunsetAtMs ?? e.closeAtMs + HOUR_MS) + HOUR_MS / 2);
 
 /** When what a bed does not have on yet goes on: as houses are shut, or where hands are too few, when they come to it. */
 export const layAtMs = (e: Evening, b: Pick<PlannedBed, 'lateAtMs'>): number => b.lateAtMs ?? e.closeAtMs;

@@ -115,6 +115,8 @@ export interface TaskInputs {
   deepC: number;
   /** When covers that are not on yet go on, and houses are shut. */
   closeAtMs: number;
+  /** When the last one leaves, where nobody is there at dusk. */
+  leavesAtMs?: number | undefined;
   /** Only what is on now, in the morning. */
   onlyAsIs: boolean;
   /** The grower's word for a bed: only this option. */

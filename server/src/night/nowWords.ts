@@ -55,6 +55,8 @@ export function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): stri
     if (plan.window.sunriseAtMs) parts.push(`Sun up ${clockText(plan.window.sunriseAtMs, style)}.`);
     return parts.join(' ');
   }
+  if (plan.leavesAtMs !== undefined)
+    parts.push(`Nobody is here from ${clockText(plan.leavesAtMs, style)}: all of it before then.`);
   if (plan.window.sunsetAtMs && plan.nowMs < plan.window.sunsetAtMs)
     parts.push(`Sun down ${clockText(plan.window.sunsetAtMs, style)}.`);
   const money = toMoney(plan);

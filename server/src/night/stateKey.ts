@@ -11,7 +11,7 @@ export function stateKey(data: FarmData, weatherKey: string, nowMs: number): str
     // what was read in nights before teaches this one
     .filter(({ record: r }) => bearing.includes(r.kind) || (r.kind === 'reading' && r.night < night))
     .map((r) => r.record.id);
-  const { latitude, longitude, elevationM, timeZone, hourlyRate, hands, schools } = data.farm;
+  const { latitude, longitude, elevationM, timeZone, hourlyRate, hands, schools, away } = data.farm;
   const body = [
     Math.floor(nowMs / (HOUR_MS / 4)),
     latitude,
@@ -21,6 +21,7 @@ export function stateKey(data: FarmData, weatherKey: string, nowMs: number): str
     hourlyRate,
     hands,
     schools,
+    away,
     data.structures,
     data.beds,
     data.plantings,
