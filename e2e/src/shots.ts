@@ -55,7 +55,8 @@ async function main(): Promise<void> {
   // January's week, and how one planting has fared
   await page.goto(`${farm.url}/season`);
   await page.getByTestId('season-job').first().waitFor({ timeout: 60_000 });
-  await page.waitForTimeout(9000);
+  await page.getByText('Going through').first().waitFor({ state: 'hidden', timeout: 120_000 });
+  await page.waitForTimeout(1500);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'season.png') });
   await page.setViewportSize(WIDE);
   await page.goto(`${farm.url}/board`);
@@ -67,7 +68,7 @@ async function main(): Promise<void> {
   await shot('story', '/story/p01');
   await shot('water', '/water');
   await shot('plan-wide', '/plan', WIDE);
-  await shot('cultivar', '/cultivar/spinach?name=Brasa%20Verde');
+  await shot('round', '/round');
   await page.setViewportSize(PHONE);
   await page.goto(`${farm.url}/ask`);
   await page.getByTestId('arc-outer').click();
@@ -80,7 +81,7 @@ async function main(): Promise<void> {
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'ask.png') });
 
   await page.goto(`${farm.url}/ahead`);
-  await page.getByTestId('ahead-2027-01-18').waitFor({ timeout: 120_000 });
+  await page.getByTestId('together').waitFor({ timeout: 180_000 });
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'ahead.png') });
   await page.setViewportSize(PHONE);
   await page.goto(farm.url);
