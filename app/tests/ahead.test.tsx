@@ -100,7 +100,7 @@ test('a night in a line: the closest, the margin either way, the work', () => {
 
 test('nights chosen together say what stays on by day, what that saves and how sure it is the best', () => {
   expect(nightWords(night('2027-01-14', -4, { leftOn: ['S1', 'N2'] }), told)).toContain(
-    'Leave on through the day: S1, N2.',
+    'Leave covered through the day: S1, N2.',
   );
   const t = { saves: 7, gap: 0, tonight: { saves: 0, beds: [] } };
   expect(togetherWords(t, told)).toContain('That saves about €7. Nothing better can be done');

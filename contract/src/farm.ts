@@ -40,6 +40,10 @@ export const schoolsSchema = z.object({
     .describe('what a cover is for: as each crop has it, survive, or keep growing'),
   uncover: z.enum(['thaw', 'light']).describe('lift after the leaves have thawed, or at first light'),
   touch: z.enum(['both', 'hoops']).describe('sheets may lie on the leaves, or always on hoops'),
+  swings: z
+    .enum(['let', 'damp'])
+    .default('let')
+    .describe('swings of warm and cold by day left as they are, or damped for what bolts of them'),
   wet: z
     .enum(['dry', 'bank'])
     .default('dry')

@@ -22,3 +22,4 @@ export * from '../src/relay/need';
 export * from '../src/relay/nursery';
 export * from '../src/relay/spots';
 export * from '../src/relay/mend';
+export * from '../src/relay/goneWrong';

@@ -59,6 +59,23 @@ test('kept warm it is opened later and less than aired', () => {
   );
 });
 
+test('where swings are damped a day swings less, and is opened for it sooner', () => {
+  const spring = { ...limits, leafMaxC: 30, style: 'warm' as const };
+  const swing = (c: SimulationCase) => {
+    const { stack, ground } = c;
+    const run = runBed({ stack, ground }, prepareWeather(c.site, c.weather, 600));
+    const day = run.leafC.filter((_, i) => run.entryMs[i]! >= at(13, 0) && run.entryMs[i]! < at(14, 0));
+    return Math.max(...day) - Math.min(...day);
+  };
+  const firstOf = (c: SimulationCase) => stepsOf(c).find((x) => x.f > 0)!.ms;
+  const [let_, damped] = [
+    openingPlan(aimedCase(), spring),
+    openingPlan(aimedCase(), { ...spring, even: true }),
+  ];
+  expect(swing(damped)).toBeLessThan(swing(let_) - 2);
+  expect(firstOf(damped)).toBeLessThanOrEqual(firstOf(let_));
+});
+
 test('a sheet goes on for a night that would freeze what stands there, and comes off for the light', () => {
   const fleece: Layer = { lengthM: 22, widthM: 1.2, heightM: 0.5, shape: 'arch', material: 'fleece-50' };
   const c = aimedCase(-9);

@@ -13,6 +13,7 @@ test('the nights that the forecast reaches, tonight first, each with its work an
   await expect(page.getByTestId('ahead-2027-01-15')).toContainText('Friday night', { timeout: 90_000 });
   await expect(page.getByTestId('sentence')).toContainText('known');
   await expect(page.getByText(/The forecast reaches to/)).toBeVisible();
+  await expect(page.getByTestId('together')).toContainText('chosen together', { timeout: 120_000 });
   await accessible(page);
   await glovesFit(page);
   await page.getByTestId('back').click();

@@ -165,6 +165,20 @@ export function SettingsScreen() {
             />
           </Part>
           <Part
+            title="Warm days, cold nights"
+            why="Crops of two years run to flower after cold; wide swings of it in spring help them to. A house opened earlier swings less, and grows less."
+          >
+            <Choice
+              label="Warm days, cold nights"
+              value={farm.schools.swings ?? 'let'}
+              options={[
+                { value: 'let', label: 'not minded' },
+                { value: 'damp', label: 'damped for what bolts' },
+              ]}
+              onChange={(swings) => save({ schools: { ...farm.schools, swings } }, 'Warm days, cold nights')}
+            />
+          </Part>
+          <Part
             title="Water before a frost"
             why="Wet soil stores heat; wet plants and lines freeze hard. Either way nothing is watered on a freezing day."
           >

@@ -22,6 +22,9 @@ const AIRED = { aboveC: 14, sunWm2: 120, cost: 0.5 } as const;
 const WARM = { toC: { air: 14, warm: 22 }, cost: 0.05 } as const;
 const BANKED = { overK: 3, cost: 0.1 } as const;
 
+/** Damped: a kelvin of a day's swing over this. What is swung through every day in spring makes crops of two years bolt; starting value. */
+const EVEN = { overK: 14, cost: 0.6 } as const;
+
 const over = (x: number, w: { line: number; square: number }) => (x <= 0 ? 0 : w.line * x + w.square * x * x);
 
 /** `openAt` is the widest of the openings at an instant, 0 to 1. */
@@ -48,6 +51,14 @@ export function discomfort(
       if (limits.style === 'air' && sunny && openAt(ms) === 0) cost += AIRED.cost;
     }
   }
+  if (limits.even)
+    for (const t of turns) {
+      const day = run.leafC.filter((_, i) => Math.abs(run.entryMs[i]! - t.noonAtMs) <= 12 * HOUR_MS);
+      // a day that is cut short swings less than it will
+      if (day.length * hours < 10) continue;
+      const swingK = Math.max(...day) - Math.min(...day);
+      cost += (EVEN.cost * Math.max(0, swingK - EVEN.overK)) / hours;
+    }
   for (const t of turns) {
     const dry = run.entryMs.filter(
       (ms, i) =>

@@ -125,6 +125,9 @@ function taskOf(
       leafMaxC: crop.spoilC,
       leafMinC: Math.min(crop.spoilC - 1, harmUnder(beds) + OVER_HARM_K),
       style: usualVenting(crop) === 'warm' ? 'warm' : 'air',
+      even:
+        farm.schools.swings === 'damp' &&
+        beds.some((x) => x.plantings.some((q) => cropOf(q).bolts.by === 'cold')),
       there: thereOn({ fromMs, toMs: day.setAtMs + HOUR_MS }, away, plan.data.farm.timeZone),
     },
     fromMs,

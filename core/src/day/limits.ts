@@ -15,6 +15,8 @@ export interface Limits {
   leafMinC?: number;
   /** When somebody is there; left out, from an hour before sunrise to two after sunset. */
   there?: { fromMs: number; toMs: number }[];
+  /** Swings of warm and cold are damped on purpose: they make some crops bolt. Left out, they are not minded. */
+  even?: boolean;
   /** Aired whenever the sun shines, or kept warm and opened against heat. */
   style: 'air' | 'warm';
 }

@@ -15,7 +15,7 @@ export interface FarmWork extends FarmSite {
   /** People who close up and cover in the evening. */
   hands: number;
   /** Where good growers disagree: lift after the thaw or at first light; sheets on the leaves or on hoops only. */
-  schools: { uncover: 'thaw' | 'light'; touch: 'both' | 'hoops' };
+  schools: { uncover: 'thaw' | 'light'; touch: 'both' | 'hoops'; swings?: 'let' | 'damp' };
   /** Hours in which nobody is there; left out for none. */
   away?: readonly Away[] | undefined;
 }

@@ -4,7 +4,8 @@
  * if the coming nights had a say in it.
  *
  * Light and damp are priced by starting values: a day's growth is a seventieth of a crop's worth where days are sixteen hours long, none where they are
- * eight; a covered day costs a thousandth of it by damp, twice that where the day is mild.
+ * eight; a covered day costs a thousandth of it by damp, twice that where the day is mild; a
+ * day in a dark room a thirtieth.
  */
 import { cropOf } from '../crops/cultivars';
 import { isIndoors } from '../covers/indoors';
@@ -24,6 +25,8 @@ import { AS_IS } from './tasks';
 import type { Style } from './words';
 
 const GROW_DAYS = 70;
+/** So many days in a dark room and nothing is left of a crop. */
+const DARK_DAYS = 30;
 const DARK_H = 8;
 const LONG_H = 16;
 const DAMP = 0.001;
@@ -88,7 +91,8 @@ function dayCosts(
   const mild = day.length > 0 && day.reduce((s, e) => s + e.airC, 0) / day.length > MILD_C;
   const damp = DAMP * (mild ? 2 : 1);
   const cost = (c: Cover) => {
-    const passed = isIndoors(c) ? 0 : MATERIALS[c.material].sunPassed ** c.plies;
+    if (isIndoors(c)) return valueOf(b) / DARK_DAYS;
+    const passed = MATERIALS[c.material].sunPassed ** c.plies;
     return valueOf(b) * (((1 - passed) * light) / GROW_DAYS + damp);
   };
   return Object.fromEntries([...sheets].map(([key, c]) => [key, cost(c)]));

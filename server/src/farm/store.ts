@@ -32,7 +32,7 @@ export const DEFAULT_FARM: Farm = {
   hourlyRate: 15,
   hands: 1,
   theme: 'clock',
-  schools: { aim: 'crop', uncover: 'thaw', touch: 'both', wet: 'dry' },
+  schools: { aim: 'crop', uncover: 'thaw', touch: 'both', wet: 'dry', swings: 'let' },
   wind: 'open',
   coldAir: 'level',
   windFromDeg: null,

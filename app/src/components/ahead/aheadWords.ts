@@ -78,7 +78,7 @@ export function nightWords(n: AheadNight, format: Told): string {
       : '',
     risk.length > 1 ? `At risk: ${risk.join(', ')}.` : '',
     n.stays.length > 0 ? `Covers stay in the morning on ${n.stays.join(', ')}.` : '',
-    (n.leftOn ?? []).length > 0 ? `Leave on through the day: ${n.leftOn.join(', ')}.` : '',
+    (n.leftOn ?? []).length > 0 ? `Leave covered through the day: ${n.leftOn.join(', ')}.` : '',
   ]
     .filter(Boolean)
     .join(' ');

@@ -10,6 +10,7 @@ import { PartTitle, Text } from '../ui/Text';
 import { mayMove } from './board';
 import { quarrelWords, type Units } from './boardWords';
 import type { Board } from './useBoard';
+import { WrongPanel } from './WrongPanel';
 import { rowsWords } from './targets';
 
 const day = (d: number) => dayWords(isoOf(d).slice(5));
@@ -84,6 +85,7 @@ export function MovePanel({
           if (clearedOn > p.plantedOn && clearedOn > view.today) void board.put(p, { ...p, clearedOn });
         }}
       />
+      <WrongPanel board={board} strip={s} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Link href={`/planting/${id}`} asChild>
           <Button label="Change it" kind="plain" onPress={() => undefined} />

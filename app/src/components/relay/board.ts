@@ -40,6 +40,18 @@ export function yearOf(view: RelayView, moved: Moved): RelayYear {
   };
 }
 
+/** A planting's strip as it would be elsewhere or on another day, by what the place is known to do. */
+export function remakeIn(view: RelayView): (p: Planting) => Strip {
+  const bedOf = new Map(view.beds.map((b) => [b.id, b]));
+  return (p) => {
+    const crop = cropOf(p);
+    const how = howOf(p, crop);
+    const at = bedOf.get(p.bedId)?.structureId;
+    const outlook = view.outlooks.find((o) => o.structureId === at && o.crop === kindOf(p) && o.how === how);
+    return strip(p, crop, how, outlook ?? null);
+  };
+}
+
 /** Whether it may be moved at all: what is in the ground stays where it is, only its clearing is still open. */
 export const mayMove = (p: Planting): boolean => p.planned === true;
 

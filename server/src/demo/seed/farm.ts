@@ -16,7 +16,7 @@ export const DEMO_FARM: Farm = {
   hourlyRate: 16,
   hands: 1,
   theme: 'clock',
-  schools: { aim: 'crop', uncover: 'thaw', touch: 'both', wet: 'dry' },
+  schools: { aim: 'crop', uncover: 'thaw', touch: 'both', wet: 'dry', swings: 'let' },
   wind: 'open',
   coldAir: 'hollow',
   windFromDeg: 300,
