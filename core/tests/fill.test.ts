@@ -112,6 +112,38 @@ function checkPlan(ask: FillAsk, f: Filled) {
     }
 }
 
+test('the shelf and the room outside bound what is raised, and more of either is never worth less', () => {
+  const ask = (shelfTrays: number | null, outTrays: number | null) =>
+    anAsk([aBedOf('A'), aBedOf('B')], ['lettuce', 'radish'], 45, {
+      weeks: 20,
+      nursery: { trayCells: 84, trays: null, shelfTrays, outTrays },
+    });
+  const raisedOf = (f: Filled) => f.proposals.filter((p) => p.traysOn !== null);
+  /** Trays in parts on a day, on the shelf until a week before they are planted. */
+  const most = (f: Filled, out: boolean) => {
+    let worst = 0;
+    for (let day = 0; day < 20 * WEEK; day += WEEK) {
+      const at = isoOf(ask(null, null).fromDay + day + 3);
+      const there = raisedOf(f).filter((p) => {
+        const harden = isoOf(dayOf(p.plantedOn) - WEEK);
+        return out ? harden <= at && at < p.plantedOn : p.traysOn! <= at && at < harden;
+      });
+      worst = Math.max(
+        worst,
+        there.reduce((sum, p) => sum + p.cells / 200, 0),
+      );
+    }
+    return worst;
+  };
+  const free = fill(ask(null, null), 0.01);
+  expect(raisedOf(free).length).toBeGreaterThan(0);
+  expect(most(free, false)).toBeGreaterThan(0.5);
+  const small = fill(ask(0.5, null), 0.01);
+  expect(most(small, false)).toBeLessThanOrEqual(0.5 + 1e-6);
+  expect(raisedOf(fill(ask(null, 0), 0.01))).toEqual([]);
+  expect(free.money).toBeGreaterThanOrEqual(small.money - 0.02 * free.money);
+});
+
 const CROPS = ['radish', 'lettuce', 'spinach', 'turnip', 'pak-choi', 'snapdragon'];
 
 test('on any farm no row is given twice, trays are never over, what stands stays, and a simple rule never does better', () => {

@@ -59,7 +59,7 @@ test.each([
   [
     'two of one id',
     (f: FarmFile) => ({ ...f, covers: [...f.covers, f.covers[0]!] }),
-    /^covers\[6\]\.id: expected one that no other has/,
+    /^covers\[7\]\.id: expected one that no other has/,
   ],
   [
     'a word for a length',

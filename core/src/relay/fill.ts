@@ -6,6 +6,7 @@
  * A week is the smallest step. Rows with the same place, length, record and gaps are one class: within it plantings are intervals, and
  * intervals that are never more at a time than there are rows always find rows, so that the solver need not know which.
  */
+import type { Nursery } from './nursery';
 import { dayOfYear } from '../climate/climate';
 import type { Crop } from '../crops/crops';
 import type { How } from '../growth/course';
@@ -38,6 +39,8 @@ export interface FillAsk {
   outlook: (bed: RelayBed, crop: Crop, how: How) => Outlook | null;
   demand: readonly Demand[];
   cells: number | null;
+  /** Trays that fit where they are raised and where they harden off; left out where nobody said. */
+  nursery?: Nursery | undefined;
   minutesPerWeek: number | null;
   hourlyRate: number;
   risk: number;

@@ -4,6 +4,8 @@
  */
 import type { Candidate, FillAsk, RowClass } from './fill';
 import { market, worth, type Market } from './fillWorth';
+import { HARDEN_DAYS, prickDays } from '../windows/steps';
+import { batchesOf, nurseryWeeks, SEED_TRAY } from './nursery';
 import { cellsOn, minutesBetween, WEEK } from './supply';
 
 /** Maximise `cost`·x with `lower` ≤ x ≤ `upper` and each row's sum ≤ its `most`; the first `integers` columns are whole. */
@@ -89,6 +91,23 @@ interface Sale {
   boxed: boolean;
 }
 
+/** Weeks that trays stand outside to harden before they are planted. */
+const OUT_WEEKS = Math.ceil(HARDEN_DAYS / WEEK);
+
+/**
+ * Trays of one row of a candidate in a week, where they then are. Parts of a tray are counted as parts: that no two sowings share one is the
+ * nursery's page to say.
+ */
+function traysIn(c: Candidate, w: number, where: 'shelf' | 'out', trayCells: number): number {
+  const raised = c.cells;
+  if (!raised || w < raised.from || w >= raised.to) return 0;
+  const isOut = w >= raised.to - OUT_WEEKS;
+  if (isOut !== (where === 'out')) return 0;
+  const prick = prickDays(c.what.crop);
+  const thick = prick !== null && (w - raised.from + 1) * WEEK <= prick;
+  return raised.count / (thick ? SEED_TRAY : trayCells);
+}
+
 export function fillProblem(
   ask: FillAsk,
   classes: readonly RowClass[],
@@ -135,6 +154,9 @@ export function fillProblem(
     rows.add([...sold, ...from], m.there[crop]![week]!);
   }
   for (const [week, boxed] of boxOf) rows.add(boxed, m.boxes[week] ?? Infinity);
+  const stands = ask.nursery
+    ? nurseryWeeks(batchesOf(ask.strips), ask.fromDay, ask.weeks, ask.nursery.trayCells)
+    : [];
   for (let w = 0; w < ask.weeks; w++) {
     const [a, b] = [ask.fromDay + w * WEEK, ask.fromDay + (w + 1) * WEEK];
     if (ask.cells !== null) {
@@ -143,6 +165,16 @@ export function fillProblem(
       rows.add(
         raised.map((c) => [c.n, c.cells!.count] as const),
         Math.max(0, ask.cells - taken),
+      );
+    }
+    for (const where of ['shelf', 'out'] as const) {
+      const room = where === 'shelf' ? ask.nursery?.shelfTrays : ask.nursery?.outTrays;
+      if (room == null) continue;
+      rows.add(
+        list
+          .map((c) => [c.n, traysIn(c, w, where, ask.nursery!.trayCells)] as const)
+          .filter(([, trays]) => trays > 0),
+        Math.max(0, room - stands[w]![where]),
       );
     }
     if (ask.minutesPerWeek !== null) {

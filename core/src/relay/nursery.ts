@@ -32,7 +32,7 @@ export interface Batch {
   plantDay: number;
 }
 
-const SEED_TRAY = 200;
+export const SEED_TRAY = 200;
 
 /** What should have been planted before `today` and was not still stands in its trays. */
 export function batchesOf(strips: readonly Strip[], today = -Infinity): Batch[] {

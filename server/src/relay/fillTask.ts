@@ -6,6 +6,7 @@ import {
   strip,
   type FillAim,
   type Filled,
+  type Nursery,
   type Outlook,
   type RelayBed,
   type SparseSolver,
@@ -23,6 +24,7 @@ export interface FillTask {
   crops: { id: string; how: How; valuePerM: number }[];
   demand: { crop: string | null; from: string; to: string; kgPerWeek: number }[];
   cells: number | null;
+  nursery: Nursery;
   minutesPerWeek: number | null;
   hourlyRate: number;
   risk: number;

@@ -129,6 +129,7 @@ export class Filler {
       crops: crops.map((c) => ({ id: c.id, how: usualHow(c), valuePerM: c.valuePerM })),
       demand: relay.demand,
       cells: cellsInAll(data.farm),
+      nursery: data.farm.nursery,
       minutesPerWeek: relay.hoursPerWeek === null ? null : relay.hoursPerWeek * 60,
       hourlyRate,
       risk: relay.risk,

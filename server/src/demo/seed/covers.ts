@@ -38,5 +38,5 @@ export const DEMO_COVERS: Cover[] = [
   cover('strawmat', 'Straw mat', 'straw-mat', 3.8, 1.4, 2, 'over', 3, 4, 'by the frames'),
   cover('film', 'Tunnel film, spare', 'pe-film', 17, 2.2, 1, 'hoops', 7, 5, 'shed, loft'),
   // where the crates of the bench may stand for a night
-  { ...cover('packing', 'Packing room', 'tarp', 1, 1, 30, 'indoors', 0.6, 6, ''), nightC: 6 },
+  { ...cover('packing', 'Packing room', 'tarp', 1, 1, 30, 'indoors', 0.6, 6, 'by the yard'), nightC: 6 },
 ];
