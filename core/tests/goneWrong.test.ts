@@ -51,6 +51,21 @@ test('one that would stand into the next may be cleared for it on its day', () =
   expect(of(list, 'cut-short')!.moves).toMatchObject([{ id: long.planting.id, clearedOn: '2027-04-23' }]);
 });
 
+test('only those that share rows wait for each other', () => {
+  const left = at('lettuce', [1, 2], ['2027-04-23', '2027-09-30']);
+  const right = at('lettuce', [3, 4], ['2027-05-10', '2027-07-20']);
+  const wait = of(
+    whatMoves(year({ strips: [first, left, right] }), { id: first.planting.id, lateDays: 14 }, remake),
+    'wait',
+  )!;
+  const days = (was: Planting) => {
+    const p = wait.moves.find((m) => m.id === was.id);
+    return p ? (Date.parse(p.plantedOn) - Date.parse(was.plantedOn)) / 86_400_000 : 0;
+  };
+  expect(days(left.planting)).toBeGreaterThan(0);
+  expect(days(right.planting)).toBeLessThan(days(left.planting));
+});
+
 test('with no rows free elsewhere nothing is sent there', () => {
   const full = at('lettuce', [1, 4], ['2027-03-01', '2027-10-01'], other);
   const list = whatMoves(

@@ -67,13 +67,22 @@ const shifted = (p: Planting, days: number): Planting => ({
   clearedOn: p.clearedOn === null ? null : addDays(p.clearedOn, days),
 });
 
-/** Each of a row's followers begun no sooner than the one before it is done; what already fits stays. */
-function pushed(list: readonly Strip[], freeDay: number, remake: Remake): Strip[] {
-  let free = freeDay;
+/**
+ * Followers begun no sooner than what was in their rows before them is done, now until `doneDay` of the first; what already fits stays, and what was to
+ * overlap overlaps as much as before.
+ */
+function pushed(first: Strip, doneDay: number, list: readonly Strip[], remake: Remake): Strip[] {
+  const before: { was: Strip; endDay: number }[] = [{ was: first, endDay: doneDay }];
   return list.map((s) => {
-    const by = Math.max(0, free - s.startDay);
-    const moved = by === 0 ? s : remake(shifted(s.planting, by));
-    free = moved.endDay + TURN_DAYS;
+    const by = before
+      .filter(({ was }) => sharedRows(was.planting, s.planting) > 0)
+      .map(({ was, endDay }) => {
+        const overlaps = s.startDay <= was.endDay;
+        return overlaps ? endDay - was.endDay : endDay + TURN_DAYS - s.startDay;
+      });
+    const days = Math.max(0, ...by);
+    const moved = days === 0 ? s : remake(shifted(s.planting, days));
+    before.push({ was: s, endDay: moved.endDay });
     return moved;
   });
 }
@@ -100,7 +109,7 @@ export function whatMoves(year: RelayYear, wrong: WentWrong, remake: Remake): Go
   if (!next) return out;
   if (!lost && late > 0) {
     // it stands until it has given what it has, and those after it wait
-    const waiting = pushed(after, done + TURN_DAYS, remake);
+    const waiting = pushed(s, done, after, remake);
     const stands = s.planting.clearedOn === null ? [] : [{ ...s.planting, clearedOn: isoOf(done) }];
     answer('wait', worthOf(s, late, done) + sum(waiting), [...stands, ...changed(after, waiting)]);
     // as it is written where it would be cleared by then; else it is cleared for the next
