@@ -116,3 +116,9 @@ test('a sheet without anything is its title alone', () => {
   const empty: Sheet = { title: 'Rescoldo', first: '', parts: [], mind: [] };
   expect(sheetText(empty)).toBe('Rescoldo\n');
 });
+
+test('a room that crates are carried into is not among what is fetched', () => {
+  const room = { covers: [{ id: 'f', name: 'Packing room', use: 'indoors', keptAt: 'by the yard' }] };
+  const sheet = tonightSheet(view, room as unknown as KitView, 'Rescoldo', format);
+  expect(sheet.parts.map((p) => p.title)).not.toContain('To fetch');
+});

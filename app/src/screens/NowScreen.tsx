@@ -94,7 +94,7 @@ function Jobs({ view }: { view: NowView }) {
       ))}
       {(view.leftOn ?? []).length > 0 ? (
         <Text testID="left-on" style={{ paddingTop: 8 }}>
-          {`May stay on through the day: ${view.leftOn.join(', ')}. The coming night wants it again, and the day is dull.`}
+          {`May stay on through the day: ${view.leftOn.join(', ')}. The coming night wants it again, and a shut house does not get too hot for it.`}
         </Text>
       ) : null}
       {shown.length < view.jobs.length ? (

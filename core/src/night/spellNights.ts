@@ -42,7 +42,7 @@ export interface Together {
   nights: PlannedNight[];
   /** Money that choosing together saves over choosing night by night. */
   saves: number;
-  /** How far it may be off the best, as a share of its cost; 0 where it is proven. */
+  /** How far it may be off the best, as a share of its cost; 0 where that is under a thousandth. */
   gap: number;
   /** Beds that would lie under something else tonight, for what comes after, and what that would save besides. */
   tonight: { saves: number; beds: { bedId: string; name: string; key: string; covers: Cover[] }[] };

@@ -7,6 +7,7 @@
  * thermometer that is silent for four of its usual pauses, three hours at least; one under cover that has parted from the model
  * (`parting.ts`); one that shows more than what stands there bears.
  */
+import { isIndoors } from '../covers/indoors';
 import { sheetOf } from '../farm/facts';
 import { differenceText, temperatureText } from '../formats/units';
 import { clockText, HOUR_MS } from '../time/farmTime';
@@ -51,7 +52,7 @@ export function coldWarnings(plan: NightPlan, jobs: readonly Job[], style: Style
     if (near.length === 0) return [];
     const worst = near.reduce((a, b) => (b.leafC - b.harmC < a.leafC - a.harmC ? b : a));
     const cover = sheetOf({ coverId: job.items[0]!.coverId }, plan.data.covers);
-    const kept = cover?.keptAt ? ` It is kept: ${cover.keptAt}.` : '';
+    const kept = cover?.keptAt && !isIndoors(cover) ? ` It is kept: ${cover.keptAt}.` : '';
     return [
       {
         key: `cold:${plan.window.night}:${job.structureId}:${job.items[0]!.coverId}`,

@@ -3,7 +3,7 @@
  * change of the farm, the weather or the quarter hour begins it anew. Tonight is the plan that Now shows, never another one.
  */
 import type { AheadNight, AheadView, Farm, PlanProgress, Range } from '@fogata/contract';
-import { addDays, bandOf, HOUR_MS, nightWindow, type FarmSite } from '@fogata/core';
+import { addDays, bandOf, HOUR_MS, isIndoors, nightWindow, type FarmSite } from '@fogata/core';
 import {
   anythingStands,
   chooseTogether,
@@ -84,10 +84,13 @@ function nightRow(
       atMs === null ? [plan.beds.find((b) => b.bed.id === id)?.bed.name ?? id] : [],
     ),
     leftOn: [...(leftOn?.keys() ?? [])].map((id) => plan.beds.find((b) => b.bed.id === id)?.bed.name ?? id),
-    short: [...short.missing].map(([id, count]) => ({
-      name: plan.data.covers.find((c) => c.id === id)?.name ?? id,
-      count,
-    })),
+    // a room is not bought or cut
+    short: [...short.missing]
+      .filter(([id]) => !plan.data.covers.some((c) => c.id === id && isIndoors(c)))
+      .map(([id, count]) => ({
+        name: plan.data.covers.find((c) => c.id === id)?.name ?? id,
+        count,
+      })),
     shortSaves: short.saves,
   };
 }

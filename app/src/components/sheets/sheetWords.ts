@@ -7,7 +7,7 @@ import {
   type RelayView,
   type SeasonView,
 } from '@fogata/contract';
-import { addDays, cropById } from '@fogata/core';
+import { addDays, cropById, isIndoors } from '@fogata/core';
 import type { Format } from '../../data/format';
 import { nightName, nightWords, shortWords, workWords } from '../ahead/aheadWords';
 import { dayNumber, daysTo, jobDetail } from '../season/jobWords';
@@ -26,14 +26,18 @@ function toFetch(view: NowView, kit: KitView | undefined): SheetLine[] {
   const count = new Map<string, number>();
   for (const job of view.jobs)
     for (const i of job.items) if (i.on && !i.done) count.set(i.coverId, (count.get(i.coverId) ?? 0) + 1);
-  return [...count].map(([id, n]) => {
+  return [...count].flatMap(([id, n]) => {
     const cover = kit?.covers.find((c) => c.id === id);
-    return {
-      done: false,
-      at: `${n} ×`,
-      text: cover?.name ?? id,
-      ...(cover?.keptAt ? { note: cover.keptAt } : {}),
-    };
+    // a room is where crates go, not what is fetched
+    if (cover && isIndoors(cover)) return [];
+    return [
+      {
+        done: false,
+        at: `${n} ×`,
+        text: cover?.name ?? id,
+        ...(cover?.keptAt ? { note: cover.keptAt } : {}),
+      },
+    ];
   });
 }
 
