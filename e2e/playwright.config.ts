@@ -1,4 +1,10 @@
 import { defineConfig } from '@playwright/test';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+// the farms that every test copies are made once for both workers, which have it from here
+process.env['FOGATA_TEMPLATES'] ??= mkdtempSync(join(tmpdir(), 'fogata-templates-'));
 
 export default defineConfig({
   testDir: './src',
@@ -10,6 +16,7 @@ export default defineConfig({
   retries: 0,
   forbidOnly: true,
   reporter: [['list'], ['json']],
+  globalTeardown: './src/teardown.ts',
   outputDir: '../test-results',
   use: {
     headless: true,

@@ -1,5 +1,5 @@
 /** `npm test`: everything that tests need, type check, lint, format, unit and end to end; ends with the count over all of them. */
-import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureInstalled, ensureServer, ensureWeb, root, run, say } from './common.mjs';
@@ -106,10 +106,14 @@ await jest('unit: core, contract, app', ['core', 'contract', 'app']);
 await ensureServer();
 // without it the tests of servers that share a database fail, and say so
 await ensurePackage('postgresql', '/usr/lib/postgresql');
+// a farm, and the demo's with its first night, are made once and copied
+const templates = mkdtempSync(join(tmpdir(), 'fogata-templates-'));
 await jest('unit: server', ['server'], {
   NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
   FOGATA_BUILT: 'yes',
+  FOGATA_TEMPLATES: templates,
 });
+rmSync(templates, { recursive: true, force: true });
 say('\n— building');
 await ensureWeb();
 await endToEnd();

@@ -2,7 +2,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -87,35 +87,54 @@ export class Farm {
     }
     throw new Error('the night was not worked out in a minute');
   }
+
+  /** Waits until the years of all that stands and is planned are gone through. */
+  async boardReady(): Promise<void> {
+    for (let i = 0; i < 400; i++) {
+      const board = await this.api<{ progress: { state: string } }>('/api/relay');
+      if (board.progress.state !== 'computing') return;
+      await new Promise((r) => setTimeout(r, 150));
+    }
+    throw new Error('the years were not gone through in a minute');
+  }
 }
 
-/** One directory is made a worker and kind; every test gets a copy of it. */
+/** Longer than the slowest making: whoever began it is gone then, and it is made here. */
+const PATIENCE_MS = 150_000;
+
+/** A directory is made once and kept, by whichever worker asks first; every test gets a copy of it. */
 async function template(demo: boolean): Promise<string> {
-  const directory = mkdtempSync(join(tmpdir(), 'fogata-template-'));
-  const farm = new Farm(directory, await freePort(), demo);
-  await farm.start();
-  // the first night is kept: no copy has to work it out again
-  if (demo) await farm.ready();
-  await farm.stop();
+  const directory = join(process.env['FOGATA_TEMPLATES']!, demo ? 'demo' : 'empty');
+  const making = `${directory}.making`;
+  const until = Date.now() + PATIENCE_MS;
+  while (!existsSync(directory)) {
+    try {
+      mkdirSync(making);
+    } catch {
+      if (Date.now() < until) {
+        await new Promise((r) => setTimeout(r, 200));
+        continue;
+      }
+      rmSync(making, { recursive: true, force: true });
+      mkdirSync(making);
+    }
+    const farm = new Farm(making, await freePort(), demo);
+    await farm.start();
+    // the first night and the years of what stands are kept: no copy has to work them out again
+    if (demo) {
+      await farm.ready();
+      await farm.boardReady();
+    }
+    await farm.stop();
+    renameSync(making, directory);
+  }
   return directory;
 }
 
-interface Templates {
-  made: Record<string, string>;
-}
-
-export const test = base.extend<{ demo: boolean; farm: Farm }, { templates: Templates }>({
+export const test = base.extend<{ demo: boolean; farm: Farm }>({
   demo: [true, { option: true }],
-  templates: [
-    async ({ playwright: _ }, use) => {
-      const made: Record<string, string> = {};
-      await use({ made });
-      for (const directory of Object.values(made)) rmSync(directory, { recursive: true, force: true });
-    },
-    { scope: 'worker' },
-  ],
-  farm: async ({ demo, templates }, use) => {
-    const from = (templates.made[String(demo)] ??= await template(demo));
+  farm: async ({ demo }, use) => {
+    const from = await template(demo);
     const directory = mkdtempSync(join(tmpdir(), 'fogata-e2e-'));
     cpSync(from, directory, { recursive: true });
     const farm = new Farm(directory, await freePort(), demo);

@@ -2,6 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
 import express, { type RequestHandler } from 'express';
+import type { PGlite } from '@electric-sql/pglite';
 import request from 'supertest';
 import { makeApp } from '../src/app';
 import type { Context } from '../src/context';
@@ -11,6 +12,7 @@ import { loadDemo } from '../src/demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
 import { startPool } from '../src/night/pool';
 import { demoSources } from '../src/standins/demo';
+import { madeOnce } from './template';
 import type { NowView } from '@fogata/contract';
 import { api as endpoints } from '@fogata/contract/client';
 
@@ -75,10 +77,31 @@ function missing(sent: unknown, read: unknown, path: string): string | null {
 /** Enough outcomes for everything but the width of a band. */
 const FEW_MEMBERS = 8;
 
-export async function startTestServer(demo = true, members = FEW_MEMBERS): Promise<TestServer> {
-  const pool = startPool(buildServer());
+/** The farm's database as it is when nobody has touched it: the demo's first night, where it comes from a template, is worked out. */
+async function farmOf(demo: boolean, members: number): Promise<OpenDb> {
+  const make = async () => {
+    const s = await serve(await fresh(demo), demo, members);
+    if (demo) await s.now();
+    const dump = await (s.open.db as unknown as { $client: PGlite }).$client.dumpDataDir('none');
+    await s.close();
+    return dump;
+  };
+  const made = await madeOnce(demo ? `demo-${members}.tar` : 'empty.tar', make);
+  return made ? openPglite(null, MIGRATIONS, made as Blob) : fresh(demo);
+}
+
+async function fresh(demo: boolean): Promise<OpenDb> {
   const open = await openPglite(null, MIGRATIONS);
   if (demo) await loadDemo(open.db);
+  return open;
+}
+
+export async function startTestServer(demo = true, members = FEW_MEMBERS): Promise<TestServer> {
+  return serve(await farmOf(demo, members), demo, members);
+}
+
+function serve(open: OpenDb, demo: boolean, members: number): TestServer {
+  const pool = startPool(buildServer());
   const clock = demoClock(DEMO_START_MS, () => Promise.resolve());
   const { app, context } = makeApp(
     {
