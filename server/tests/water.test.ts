@@ -1,6 +1,7 @@
 /** Water through the API: reckoned from what was given, held back by frost, put right by a finger, closed in the log. */
-import type { LogView, ProblemBody, WaterView } from '@fogata/contract';
+import type { LogView, ProblemBody, ShadeView, WaterView } from '@fogata/contract';
 import { randomUUID } from 'node:crypto';
+import { TaskBook } from '../src/day/book';
 import { DEMO_START_MS } from '../src/demo/seed';
 import { startTestServer, type TestServer } from './harness';
 
@@ -71,4 +72,53 @@ test('a day whose night no forecast reaches is not one to water on', async () =>
   const { rows, aheadDays, today } = await water();
   const last = new Date(Date.parse(today) + (aheadDays - 1) * 86_400_000).toISOString().slice(0, 10);
   for (const r of rows) expect(r.may === null || r.may < last).toBe(true);
+});
+
+test('shade cloth: the houses’ hot weeks lie in summer, and cloth that is on in winter may come off', async () => {
+  const look = async () => {
+    for (let n = 0; n < 400; n++) {
+      const view = (await s.api.get('/api/shade').expect(200)).body as ShadeView;
+      if (view.progress.state === 'ready') return view.rows;
+      await new Promise((done) => setTimeout(done, 100));
+    }
+    throw new Error('the weeks were not gone through');
+  };
+  const rows = await look();
+  expect(rows.length).toBeGreaterThan(0);
+  for (const r of rows) {
+    expect(r.what).toBe('on');
+    expect([r.from! > '2027-05-01', r.to! < '2027-10-01']).toEqual([true, true]);
+    expect(r.why!.openC).toBeGreaterThan(r.why!.limitC);
+    expect(r.why!.clothC).toBeLessThan(r.why!.openC);
+  }
+  const { data } = await s.context.moment();
+  const north = data.structures.find((x) => x.id === 'north')!;
+  await s.api
+    .put('/api/structures/north')
+    .send({ ...north, shade: 'shade-50' })
+    .expect(200);
+  const off = (await look()).find((r) => r.what === 'off')!;
+  expect(off).toMatchObject({
+    structureId: 'north',
+    isOn: true,
+    to: rows.find((r) => r.structureId === 'north')!.from,
+  });
+});
+
+test('a book gives what is there when patience ends, and the rest when it is asked for next; a large farm’s answers all stay', async () => {
+  let letGo = () => {};
+  const gate = new Promise<void>((done) => (letGo = done));
+  let runs = 0;
+  const book = new TaskBook<number, number>(async (n) => {
+    runs += 1;
+    if (n === 7) await gate;
+    return 2 * n;
+  }, 'failed');
+  const many = Array.from({ length: 500 }, (_, n) => n);
+  const first = await book.wait(many, 50);
+  expect(first.filter((x) => x === null)).toHaveLength(1);
+  expect(first[7]).toBeNull();
+  letGo();
+  expect(await book.wait(many, 1000)).toEqual(many.map((n) => 2 * n));
+  expect(runs).toBe(500);
 });

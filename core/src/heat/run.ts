@@ -11,6 +11,7 @@ import { runOutside } from './outside';
 import { skyTemperatureC, type PreparedWeather } from './prepare';
 import { Rows } from './rows';
 import { BOOK_CALIBRATION, type BedSpec, type Calibration } from './types';
+import { makeWaterTrace, recordWater, type WaterTrace } from './waterTrace';
 import { FLOW, makeWork, type OutsideTrace, type SharedTrace, type Work } from './work';
 
 export interface RunOptions {
@@ -21,6 +22,8 @@ export interface RunOptions {
   outside?: OutsideTrace & { endSnow?: LyingSnow };
   /** Keep the heat flows of every entry. */
   books?: boolean;
+  /** Keep what water is reckoned from. */
+  water?: boolean;
   /** Check the energy balance of every step, for `energyErrorWm2`; on unless switched off for speed. */
   audit?: boolean;
 }
@@ -69,6 +72,8 @@ export interface BedRun {
   /** Relative humidity inside the innermost layer, 0 to 1. */
   humidity: Float64Array;
   flows: HeatFlows[];
+  /** Kept where it was asked for. */
+  water?: WaterTrace;
   minLeafC: number;
   minLeafIndex: number;
   energyErrorWm2: number;
@@ -163,6 +168,7 @@ function record(
   const inner = w.columnAir[part.column]!;
   const e = inner < 0 ? weather.vapourPa[k]! : w.vapour[inner]!;
   const air = inner < 0 ? weather.airC[k]! : w.t[net.air0 + inner]!;
+  if (run.water) recordWater(w, part, run.water, i, k);
   run.humidity[i] = Math.min(1, e / (610.94 * Math.exp((17.625 * air) / (air + 243.04))));
 }
 
@@ -233,6 +239,7 @@ function run(
   begin(w, initial);
   if (!initial && lead.ground.surfaceC === undefined) spinUp(w);
   const runs = net.parts.map((part) => makeRun(net.shared + part.ownLayers, weather, rows));
+  if (options.water) for (const r of runs) r.water = makeWaterTrace(weather.entryMs.length, rows);
   const shared = makeTrace(w);
   const over = net.parts.map((part) => layersOf(net, part));
   const recordAll = (i: number, k: number) =>
@@ -280,6 +287,7 @@ function run(
 /**
  * Runs one bed. The weather must have been prepared (it is shared between stacks); the spec must have passed
  * `checkCase`. Deterministic; for speed see `npm run bench`.
+ * @example runBed(bed([HOUSE]), prepareWeather(SITE, weather())).minLeafC < 0 // true
  */
 export function runBed(spec: BedSpec, weather: PreparedWeather, options: BedOptions = {}): BedRun {
   const { initial, given, ...rest } = options;

@@ -7,7 +7,7 @@
  * of that is gone (FAO-56 table 22, rounded). A seedbed has its top three centimetres. Starting values; a finger in the soil corrects it.
  */
 import type { Texture } from '../heat/types';
-import { cropMm, underMm, type WaterCover, type WaterDay } from './evaporation';
+import { cropMm, referenceMm, underMm, type WaterCover, type WaterDay } from './evaporation';
 
 export type Feel = 'dry' | 'moist' | 'wet';
 
@@ -22,6 +22,8 @@ export interface WaterEvent {
 export interface WaterBed {
   texture: Texture;
   cover: WaterCover;
+  /** Days under its own layers as the heat model has them; where it has none, `cover` stands for them. */
+  under?: ReadonlyMap<string, WaterDay>;
   elevationM: number;
   /** Share of ground under leaves, and how far roots are down, 0 to 1, by day. */
   coveredOn: (date: string) => number;
@@ -40,14 +42,20 @@ const SEED_M = 0.03;
 /** A seedbed is watered when a third of its top is gone. */
 const SEED_LACK = 0.33;
 
-/** What plants can reach on a day, mm. */
+/**
+ * What plants can reach on a day, mm.
+ * @example holdsMm({ texture: 'sand', seedbedOn: () => false, rootsOn: () => 1 }, '2027-04-01') // 32
+ */
 export function holdsMm(bed: WaterBed, date: string): number {
   const perM = MM_PER_M[bed.texture] ?? USUAL_MM_PER_M;
   const depth = bed.seedbedOn(date) ? SEED_M : SHALLOW_M + (DEEP_M - SHALLOW_M) * bed.rootsOn(date);
   return perM * depth;
 }
 
-/** Lacking so much, it wants water. */
+/**
+ * Lacking so much, it wants water.
+ * @example wantsAt({ texture: 'sand', seedbedOn: () => false, rootsOn: () => 1, mayLack: 0.5 }, '2027-04-01') // 16
+ */
 export const wantsAt = (bed: WaterBed, date: string): number =>
   holdsMm(bed, date) * (bed.seedbedOn(date) ? SEED_LACK : bed.mayLack);
 
@@ -62,6 +70,12 @@ export interface WaterState {
   lostMm: number;
   /** What a finger in the soil put right, mm: more lack above zero. */
   correctedMm: number;
+}
+
+/** Reference evapotranspiration of a day over the bed, mm. */
+export function referenceUnder(bed: Pick<WaterBed, 'under' | 'cover' | 'elevationM'>, d: WaterDay): number {
+  const own = bed.under?.get(d.date);
+  return own ? referenceMm(own, bed.elevationM) : underMm(d, bed.cover, bed.elevationM);
 }
 
 const FELT: Record<Feel, number> = { dry: 1, moist: 0.5, wet: 0 };
@@ -87,7 +101,7 @@ export function runWater(
       }
     }
     const rain = bed.cover.rain ? d.rainMm : 0;
-    const wanted = cropMm(underMm(d, bed.cover, bed.elevationM), bed.coveredOn(d.date));
+    const wanted = cropMm(referenceUnder(bed, d), bed.coveredOn(d.date));
     const before = lacks + corrected;
     // soil that is nearly spent gives less and less
     const used = Math.min(wanted, Math.max(0, holds - (before - given - rain)) * 0.9 + 0.1 * wanted);

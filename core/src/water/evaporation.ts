@@ -24,33 +24,44 @@ export interface WaterDay {
   sunMJ: number;
   clearMJ: number;
   rainMm: number;
+  /** What grass or crop loses by thermal radiation, MJ/m²; left out, it is reckoned from the sky. */
+  longMJ?: number;
   /** Hours that are known of it, up to 24. */
   hours: number;
 }
 
+/**
+ * A day of which nothing is known yet.
+ * @example dayBegun('2027-01-14').hours // 0
+ */
+export const dayBegun = (date: string): WaterDay => ({
+  date,
+  minC: Infinity,
+  meanC: 0,
+  maxC: -Infinity,
+  vapourKPa: 0,
+  windMps: 0,
+  sunMJ: 0,
+  clearMJ: 0,
+  rainMm: 0,
+  hours: 0,
+});
+
 /** Wind at 10 m brought down to 2 m (FAO-56 eq. 47). */
 const AT_2M = 0.748;
-const MJ_PER_H = 0.0036;
+/** W/m² over an hour, in MJ/m². */
+export const MJ_PER_H = 0.0036;
 
-/** Days of a run of hours, by the farm's dates; a day of which fewer than 12 hours are known is left out. */
+/**
+ * Days of a run of hours, by the farm's dates; a day of which fewer than 12 hours are known is left out.
+ * @example daysOfWater(weather({ hours: 48 }), SITE, 'UTC').length // 3
+ */
 export function daysOfWater(hours: readonly WeatherEntry[], site: Site, timeZone: string): WaterDay[] {
   const by = new Map<string, WaterDay & { n: number }>();
   for (const e of hours) {
     const ms = Date.parse(e.time);
     const date = localDate(ms, timeZone);
-    const d = by.get(date) ?? {
-      date,
-      minC: Infinity,
-      meanC: 0,
-      maxC: -Infinity,
-      vapourKPa: 0,
-      windMps: 0,
-      sunMJ: 0,
-      clearMJ: 0,
-      rainMm: 0,
-      hours: 0,
-      n: 0,
-    };
+    const d = by.get(date) ?? { ...dayBegun(date), n: 0 };
     const { cosZenith } = sunPosition(ms, site.latitude, site.longitude);
     const vapour = saturationPa(e.dewPointC);
     const clear = cosZenith > 0 ? clearSkyWm2(cosZenith, site.elevationM, vapour) : 0;
@@ -92,14 +103,14 @@ function longwaveMJ(d: Pick<WaterDay, 'minC' | 'maxC' | 'vapourKPa' | 'sunMJ' | 
 
 /**
  * Reference evapotranspiration, mm a day; never under 0. `longwave` is the share of the longwave loss that covers leave.
- * @example referenceMm(uccle on 6 July: 12.3 to 21.5 °C, 2.08 m/s, 22.07 MJ/m², 1.409 kPa) // 3.9, FAO-56 example 18
+ * @example Math.round(10 * referenceMm({ date: '2027-07-06', minC: 12.3, maxC: 21.5, meanC: 16.9, windMps: 2.08, sunMJ: 22.07, clearMJ: 30.9, vapourKPa: 1.409 }, 100)) / 10 // 3.9
  */
 export function referenceMm(d: WaterDay, elevationM: number, longwave = 1): number {
   // the middle of the two ends, as the book has it, where they are what is known
   const t = (d.maxC + d.minC) / 2;
   const gamma = (0.000665 * pressurePa(elevationM)) / 1000;
   const delta = slope(t);
-  const net = (1 - ALBEDO) * d.sunMJ - longwave * longwaveMJ(d);
+  const net = (1 - ALBEDO) * d.sunMJ - (d.longMJ ?? longwave * longwaveMJ(d));
   const lack = Math.max(0, (kPa(d.maxC) + kPa(d.minC)) / 2 - d.vapourKPa);
   const mm =
     (0.408 * delta * net + ((gamma * 900) / (t + 273)) * d.windMps * lack) /
@@ -147,6 +158,9 @@ export function underMm(d: WaterDay, c: WaterCover, elevationM: number): number 
 const BARE = 0.3;
 const FULL = 1;
 
-/** What a bed uses of the reference, by the share of ground that leaves cover, 0 to 1. */
+/**
+ * What a bed uses of the reference, by the share of ground that leaves cover, 0 to 1.
+ * @example cropMm(4, 1) // 4
+ */
 export const cropMm = (referenceMmDay: number, covered: number): number =>
   referenceMmDay * (BARE + (FULL - BARE) * Math.min(1, Math.max(0, covered)));

@@ -28,7 +28,10 @@ export interface Fed {
   dayLengthH: number;
 }
 
-/** Example: a crop that takes 12 g, half grown after 40 days and never fed, lacks 2.6 g of the 7.8 that it has taken up by then. */
+/**
+ * Example: a crop that takes 12 g, half grown after 40 days and never fed, lacks 2.6 g of the 7.8 that it has taken up by then.
+ * @example feedDue({ takesGM2: 12, share: 0.5, daysStanding: 40, givenGM2: 0, dayLengthH: 14 }) // 2.6
+ */
 export function feedDue(f: Fed): number | null {
   if (f.dayLengthH < DARK_H) return null;
   const taken = f.takesGM2 * Math.min(1, f.share + AHEAD);

@@ -39,6 +39,9 @@ const FROST_C = 0;
 /** So much has to be lacking that there is room for it, mm. */
 const ROOM_MM = 4;
 
-/** A day ahead at the latest: today is mild, tonight does not freeze, the night after does, and the soil has room. */
+/**
+ * A day ahead at the latest: today is mild, tonight does not freeze, the night after does, and the soil has room.
+ * @example mayBank({ dayC: 6, tonightC: -3, tomorrowC: -6, lacksMm: 10 }) // false
+ */
 export const mayBank = (i: { dayC: number; tonightC: number; tomorrowC: number; lacksMm: number }): boolean =>
   i.dayC >= DAY_C && i.tonightC >= NIGHT_C && i.tomorrowC < FROST_C && i.lacksMm >= ROOM_MM;

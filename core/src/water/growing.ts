@@ -64,7 +64,7 @@ export interface PotsDay {
 
 /**
  * What plants in pots drink on a day, by the library's millilitres for a bright one.
- * @example potsDay({ litres: 2, mlDay: 250 }, 100, 4) // 25 l, once
+ * @example potsDay({ litres: 2, mlDay: 250 }, 100, 4).litres // 25
  */
 export function potsDay(pot: NonNullable<Crop['pot']>, plants: number, referenceMmDay: number): PotsDay {
   const each = (pot.mlDay / 1000) * Math.min(2.5, referenceMmDay / BRIGHT_MM);

@@ -6,6 +6,7 @@ import {
   dayLengthH,
   daysBetween,
   dripFor,
+  growsNothing,
   HOUR_MS,
   localDate,
   MATERIALS,
@@ -28,7 +29,7 @@ import {
   mayBank,
   potsDay,
   runWater,
-  underMm,
+  referenceUnder,
   wantsAt,
   wetWorthK,
   whenDue,
@@ -41,6 +42,7 @@ import { and, asc, eq, gte, inArray, lte } from 'drizzle-orm';
 import type { Context, Moment } from '../context';
 import { records } from '../db/schema';
 import { isForecast } from '../sources/farmWeather';
+import { underOf } from './under';
 
 const BACK_DAYS = 60;
 const AHEAD_DAYS = 5;
@@ -122,6 +124,7 @@ function bedOf(
   cover: WaterCover,
   days: Days,
   elevationM: number,
+  under: ReadonlyMap<string, WaterDay> | undefined,
 ): WaterBed {
   const all = [...days.past, ...days.coming];
   const growing = plantings.map((p) => {
@@ -139,6 +142,7 @@ function bedOf(
     texture: bed.texture,
     cover,
     elevationM,
+    ...(under ? { under } : {}),
     coveredOn: (date) => most((g) => g.crop.groundCover * g.shareOn(date)),
     rootsOn: (date) => most((g) => g.shareOn(date)),
     seedbedOn: (date) => growing.some((g) => g.seedbedOn(date)),
@@ -210,15 +214,24 @@ export async function waterView(ctx: Context): Promise<WaterView> {
     coming: ahead.filter((d) => d.date >= today),
   };
   const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+  const { deepC } = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+  const layers = await underOf(ctx, m, {
+    hours: [...past.hours, ...hours.filter((e) => Date.parse(e.time) > fromMs)],
+    today,
+    dateOf: (ms) => localDate(ms, farm.timeZone),
+    deepC,
+  });
   const { events, feeds } = await eventsOf(ctx, m);
   const byDate = new Map(days.coming.map((d) => [d.date, d]));
   const rows = m.data.structures.flatMap((structure) =>
     m.data.beds
       .filter((b) => b.structureId === structure.id)
       .flatMap((bed): WaterRow[] => {
-        const stands = standingIn(bed.id, m.data.plantings, today);
+        // what is kept in boxes is kept dry
+        const stands = standingIn(bed.id, m.data.plantings, today).filter((p) => !growsNothing(cropOf(p)));
         if (stands.length === 0) return [];
         const cover = coverOf(m, structure, bed);
+        const under = layers.get(bed.id);
         const own = events.get(bed.id) ?? [];
         const base = {
           bedId: bed.id,
@@ -235,10 +248,14 @@ export async function waterView(ctx: Context): Promise<WaterView> {
         const milder = milderK(plan, bed.id);
         // the night after a day is the low of the day that follows; one that nobody knows may freeze
         const nightC = (date: string) => (byDate.get(addDays(date, 1))?.minC ?? -Infinity) + milder;
-        const dayC = (date: string) => (byDate.get(date)?.maxC ?? now.maxC) + cover.warmerK;
+        const dayC = (date: string) =>
+          under?.get(date)?.maxC ?? (byDate.get(date)?.maxC ?? now.maxC) + cover.warmerK;
         const pots = bed.on === 'bench' && bed.crates ? stands.flatMap((p) => cropOf(p).pot ?? []) : [];
         if (pots.length > 0) {
-          const reference = underMm(now, cover, farm.elevationM);
+          const reference = referenceUnder(
+            { cover, elevationM: farm.elevationM, ...(under ? { under } : {}) },
+            now,
+          );
           const p = potsDay(pots[0]!, bed.crates!.count * bed.crates!.plantsEach, reference);
           const may = dayC(today) >= 3 && nightC(today) >= 0.5 ? today : null;
           return [
@@ -260,7 +277,7 @@ export async function waterView(ctx: Context): Promise<WaterView> {
             },
           ];
         }
-        const wb = bedOf(bed, stands, cover, days, farm.elevationM);
+        const wb = bedOf(bed, stands, cover, days, farm.elevationM, under);
         const planted = stands.map((p) => p.plantedOn).sort()[0]!;
         const run = days.past.filter((d) => d.date >= planted);
         // what was given today counts before today is gone through
