@@ -4,4 +4,5 @@ export * from '../src/day/limits';
 export { asOpened, canOpen, isSheet, openingPlan } from '../src/day/opening';
 export * from '../src/day/away';
 export { hotDaysOf, HOT_DAYS_END, POTS_HOT_C } from '../src/day/hotDays';
+export * from '../src/day/shadeWeeks';
 export { remediesFor, wetBulbC, type Remedies } from '../src/day/remedies';

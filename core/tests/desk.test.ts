@@ -92,6 +92,20 @@ test('an hour late lies between in time and not at all; of what may stay shut it
   expect(still.lateC === null).toBe(still.steps.length === 0);
 });
 
+test('an hour late at each move: opened late the leaf is hotter by then, shut late never, and only what is to be felt is said', async () => {
+  const plan = await planned(evening(9, 0, [], shape()));
+  const day = workOutDay(dayTasks(plan, coming(plan, 9, 0))[0]!);
+  const [first, last] = [day.steps[0]!, day.steps.at(-1)!];
+  expect([first.fraction > 0, last.fraction]).toEqual([true, 0]);
+  expect(first.lateThenK!).toBeGreaterThan(1);
+  expect(first.lateHotK ?? 0).toBeCloseTo(day.lateC!.mid - day.plannedC.mid, 0);
+  expect(last.lateThenK ?? 0).toBeLessThanOrEqual(0);
+  expect(last.lateHotK ?? 0).toBeLessThanOrEqual(0.5);
+  for (const s of day.steps)
+    for (const k of [s.lateHotK, s.lateThenK])
+      if (k !== null) expect(Math.abs(k)).toBeGreaterThanOrEqual(0.5);
+});
+
 test('where wide open is still too hot, shade cloth is proposed with what it makes of it; where it is not, nothing is', async () => {
   const plan = await planned(evening(9, 0, [], shape({ structure: { ventAreaM2: 1 } })));
   const [task] = dayTasks(plan, coming(plan, 20, 0));

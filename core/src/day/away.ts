@@ -22,7 +22,10 @@ export interface Span {
 const clock = (date: string, time: string, timeZone: string): number =>
   atLocal(date, Number(time.slice(0, 2)), Number(time.slice(3, 5)), timeZone);
 
-/** Away spans of the local day of an instant. */
+/**
+ * Away spans of the local day of an instant.
+ * @example awayOn(Date.parse('2027-01-15T12:00:00Z'), [], 'UTC') // []
+ */
 export function awayOn(ms: number, away: readonly Away[], timeZone: string): Span[] {
   const date = localDate(ms, timeZone);
   const weekday = new Date(`${date}T12:00:00Z`).getUTCDay();
@@ -33,7 +36,10 @@ export function awayOn(ms: number, away: readonly Away[], timeZone: string): Spa
     .sort((a, b) => a.fromMs - b.fromMs);
 }
 
-/** What of a span is left outside others. Example: 6 to 18 without 10 to 17 is 6 to 10 and 17 to 18. */
+/**
+ * What of a span is left outside others. Example: 6 to 18 without 10 to 17 is 6 to 10 and 17 to 18.
+ * @example without({ fromMs: 0, toMs: 10 }, [{ fromMs: 2, toMs: 4 }]) // [{ fromMs: 0, toMs: 2 }, { fromMs: 4, toMs: 10 }]
+ */
 export function without(span: Span, others: readonly Span[]): Span[] {
   let left = [span];
   for (const o of others)
@@ -47,5 +53,6 @@ export function without(span: Span, others: readonly Span[]): Span[] {
   return left;
 }
 
+/** @example thereOn({ fromMs: 0, toMs: 10 }, [], 'UTC') // [{ fromMs: 0, toMs: 10 }] */
 export const thereOn = (span: Span, away: readonly Away[], timeZone: string): Span[] =>
   without(span, awayOn((span.fromMs + span.toMs) / 2, away, timeZone));

@@ -36,8 +36,16 @@ export interface DayTask {
   toMs: number;
 }
 
+/** A move, and what an hour late at it alone does, the middle of a few outcomes: the day's hottest leaf, and the leaf when that hour is over, K; null where it is the same. */
+export interface DayMove {
+  atMs: number;
+  fraction: number;
+  lateHotK: number | null;
+  lateThenK: number | null;
+}
+
 export interface DayAnswer {
-  steps: { atMs: number; fraction: number }[];
+  steps: DayMove[];
   /** Hottest leaf of the day over the members, left as it stands and as planned, °C. */
   leftC: Outcome;
   plannedC: Outcome;
@@ -146,6 +154,14 @@ export function dayTasks(plan: NightPlan, members: WeatherEntry[][], away: reado
 
 /** Less than this is no difference, K. */
 const WORTH_K = 0.5;
+/** What an hour late does is seen from so many outcomes. */
+const LATE_MEMBERS = 5;
+
+/** The middle of differences, K; null where it is none to speak of. */
+function worthSaying(list: readonly number[]): number | null {
+  const mid = [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
+  return Math.abs(mid) < WORTH_K ? null : mid;
+}
 
 /** The same moves, the one at an instant an hour later; what comes before that is passed over. */
 function anHourLate(stack: BedSpec['stack'], vent: number, atMs: number): BedSpec['stack'] {
@@ -184,13 +200,30 @@ export function workOutDay(task: DayTask): DayAnswer {
     fraction: s.fraction,
   }));
   // how it stands already is no move
-  const steps = all.filter((s, i) => s.atMs >= task.fromMs && !(i === 0 && s.fraction === standsOpen));
+  const moves = all.filter((s, i) => s.atMs >= task.fromMs && !(i === 0 && s.fraction === standsOpen));
   const plannedC = hottest(planned.stack);
   const asPlanned = { ...spec, stack: planned.stack };
   const { entryMs, soilC } = runBed(asPlanned, prepared[0]!, { initial, audit: false });
   const soilMaxC = Math.max(
     ...soilC[1].filter((_, i) => entryMs[i]! >= task.fromMs && entryMs[i]! <= task.toMs),
   );
+  const few = prepared.slice(0, LATE_MEMBERS);
+  const dayOf = (stack: BedSpec['stack'], w: (typeof prepared)[number]) => {
+    const run = runBed({ ...spec, stack }, w, { initial, audit: false });
+    const within = run.leafC.filter((_, i) => run.entryMs[i]! >= task.fromMs && run.entryMs[i]! <= task.toMs);
+    const at = (ms: number) => run.leafC[run.entryMs.findIndex((t) => t >= ms)] ?? run.leafC.at(-1)!;
+    return { hotC: Math.max(...within), at };
+  };
+  const inTime = few.map((w) => dayOf(planned.stack, w));
+  const steps = moves.map((m): DayMove => {
+    const late = few.map((w) => dayOf(anHourLate(planned.stack, vent, m.atMs), w));
+    const thenMs = m.atMs + HOUR_MS;
+    return {
+      ...m,
+      lateHotK: worthSaying(late.map((l, i) => l.hotC - inTime[i]!.hotC)),
+      lateThenK: worthSaying(late.map((l, i) => l.at(thenMs) - inTime[i]!.at(thenMs))),
+    };
+  });
   const tooHot = plannedC.high > limits.leafMaxC;
   const whole = [{ fromMs: task.fromMs, toMs: task.toMs + HOUR_MS }];
   const isAway = JSON.stringify(limits.there) !== JSON.stringify(whole);

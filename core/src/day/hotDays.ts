@@ -13,6 +13,7 @@ export const POTS_HOT_C = 32;
 /**
  * `past` are the days that were, by the date of the evening that followed each; `todayC` the hottest leaf of today as it is planned.
  * Example: 31, 29 and today 30 over a limit of 28 are three.
+ * @example hotDaysOf([{ night: '2027-06-02', leafC: 10, highC: 28 }], '2027-06-03', 29, 27) // 2
  */
 export function hotDaysOf(past: readonly PastLow[], today: string, todayC: number, limitC: number): number {
   if (todayC <= limitC) return 0;

@@ -30,7 +30,10 @@ export interface Turn {
 
 const DAY_MS = 24 * HOUR_MS;
 
-/** Days whose noon lies in a stretch; where the sun does not rise or set, six hours on either side of noon stand for it. */
+/**
+ * Days whose noon lies in a stretch; where the sun does not rise or set, six hours on either side of noon stand for it.
+ * @example turnsOf(SITE, START_MS, START_MS + 2 * 86400000).length // 3
+ */
 export function turnsOf(site: Site, fromMs: number, toMs: number): Turn[] {
   const out: Turn[] = [];
   const first = Math.floor((fromMs + site.longitude * 240_000) / DAY_MS) * DAY_MS - site.longitude * 240_000;

@@ -41,8 +41,12 @@ export interface Openings {
   nights: (Night | null)[][];
 }
 
+/** @example canOpen({ lengthM: 20, widthM: 6, heightM: 2.6, shape: 'arch', material: 'pe-film', ventAreaM2: 10 }) // true */
 export const canOpen = (l: Layer): boolean => (l.ventAreaM2 ?? 0) > 0;
-/** What is laid and lifted by hand: not what stands, nor what opens. */
+/**
+ * What is laid and lifted by hand: not what stands, nor what opens.
+ * @example isSheet(FLEECE) // true
+ */
 export const isSheet = (l: Layer): boolean => !canOpen(l) && l.heightM <= 1 && l.sides !== 'board';
 
 const iso = (ms: number) => new Date(ms).toISOString();

@@ -37,6 +37,7 @@ const FILMS = ['pe-film', 'pe-film-ir', 'perforated-film'] as const;
 /**
  * Wet bulb of air at `airC` and a relative humidity of 0.05 to 0.99, °C: Stull (2011, J. Appl. Meteor. Climatol. 50, 2267), within a third of a degree
  * from −20 to 50 °C near sea level. Example: (20, 0.5) is 13.7.
+ * @example wetBulbC(30, 0.5) // 22.3
  */
 export function wetBulbC(airC: number, relativeHumidity: number): number {
   const rh = 100 * Math.min(0.99, Math.max(0.05, relativeHumidity));
@@ -49,7 +50,11 @@ export function wetBulbC(airC: number, relativeHumidity: number): number {
   );
 }
 
-function shaded(spec: BedSpec): BedSpec | null {
+/**
+ * The same under shade cloth over all; null where there is some, or no room for one more.
+ * @example clothOver({ ground: {}, stack: [HOUSE] }).stack[0].material // 'shade-50'
+ */
+export function clothOver(spec: BedSpec): BedSpec | null {
   const outer = spec.stack[0];
   if (!outer || spec.stack.length >= MOST_LAYERS || spec.stack.some((l) => l.role === 'shade')) return null;
   const cloth: Layer = {
@@ -112,7 +117,7 @@ export function remediesFor(
   const airC = as.canopyAirC[at]!;
   const mistK = MIST_SHARE * (airC - wetBulbC(airC, as.humidity[at]!));
   return {
-    shadeC: better(shaded(spec)),
+    shadeC: better(clothOver(spec)),
     lidsOffC: better(lidless(spec)),
     fabricC: better(inFabric(spec)),
     mistK: mistK >= WORTH_K ? mistK : null,

@@ -1,34 +1,48 @@
 /**
- * Days worked out in threads and remembered. Contract: `ask` returns at once what is there of a list of tasks and how far it is;
+ * Days, weeks of shade, and water under layers, worked out in threads and remembered. Contract: `ask` returns at once what is there of a list of tasks and how far it is;
  * what is not there is begun, once. An answer is kept by all that it follows from; the last few hundred are held.
  */
 import type { PlanProgress } from '@fogata/contract';
-import type { DayAnswer, DayTask } from '@fogata/core/day';
+import type { DayAnswer, DayTask, ShadeSpan, ShadeTask } from '@fogata/core/day';
+import type { WaterAnswer, WaterTask } from '@fogata/core/water';
 import { digest } from '../night/pool';
+import { setTimeout as sleep } from 'node:timers/promises';
 
 export interface DayPool {
   day(task: DayTask, signal: AbortSignal): Promise<DayAnswer>;
+  shade(task: ShadeTask, signal: AbortSignal): Promise<ShadeSpan[]>;
+  water(task: WaterTask, signal: AbortSignal): Promise<WaterAnswer>;
 }
 
-type Held = { answer: DayAnswer } | { failed: string } | 'running';
+type Held<A> = { answer: A } | { failed: string } | 'running';
 const MOST_HELD = 200;
 
-export class DayBook {
-  private readonly held = new Map<string, Held>();
+export class TaskBook<T, A> {
+  private readonly held = new Map<string, Held<A>>();
+  private readonly running = new Map<string, Promise<void>>();
   private readonly abort = new AbortController();
 
-  constructor(private readonly pool: DayPool) {}
+  /** `failed` is the sentence for who asked. */
+  constructor(
+    private readonly run: (task: T, signal: AbortSignal) => Promise<A>,
+    private readonly failed: string,
+  ) {}
 
-  ask(tasks: readonly DayTask[]): { answers: (DayAnswer | null)[]; progress: PlanProgress } {
-    const all = tasks.map((task): Held => {
+  ask(tasks: readonly T[]): { answers: (A | null)[]; progress: PlanProgress } {
+    const all = tasks.map((task): Held<A> => {
       const key = digest(task);
       const held = this.held.get(key);
       if (held) return held;
       this.held.set(key, 'running');
-      void this.work(key, task);
+      this.running.set(
+        key,
+        this.work(key, task).finally(() => this.running.delete(key)),
+      );
       return 'running';
     });
-    for (const key of this.held.keys()) if (this.held.size > MOST_HELD) this.held.delete(key);
+    // of a large farm as many as it asks for, then and now
+    const most = Math.max(MOST_HELD, 3 * tasks.length);
+    for (const key of this.held.keys()) if (this.held.size > most) this.held.delete(key);
     const answers = all.map((h) => (typeof h === 'object' && 'answer' in h ? h.answer : null));
     const failed = all.find((h) => typeof h === 'object' && 'failed' in h);
     const done = answers.filter((a) => a !== null).length;
@@ -39,15 +53,25 @@ export class DayBook {
     return { answers, progress: { state: done === of ? 'ready' : 'computing', done, of } };
   }
 
-  private async work(key: string, task: DayTask): Promise<void> {
+  /** As `ask`, when all of it is there, or after `longestMs`; null in the place of what is not there by then. */
+  async wait(tasks: readonly T[], longestMs: number): Promise<(A | null)[]> {
+    this.ask(tasks);
+    const late = new AbortController();
+    const all = Promise.all(tasks.map((t) => this.running.get(digest(t))));
+    await Promise.race([all, sleep(longestMs, undefined, { signal: late.signal }).catch(() => undefined)]);
+    late.abort();
+    return this.ask(tasks).answers;
+  }
+
+  private async work(key: string, task: T): Promise<void> {
     try {
-      this.held.set(key, { answer: await this.pool.day(task, this.abort.signal) });
+      this.held.set(key, { answer: await this.run(task, this.abort.signal) });
     } catch (error) {
       if (this.abort.signal.aborted) return;
       process.stderr.write(
-        `day failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+        `${this.failed} ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
       );
-      this.held.set(key, { failed: 'The day could not be worked out. Nothing of yours is lost.' });
+      this.held.set(key, { failed: this.failed });
     }
   }
 
@@ -55,3 +79,19 @@ export class DayBook {
     this.abort.abort();
   }
 }
+
+export const dayBook = (pool: DayPool) =>
+  new TaskBook<DayTask, DayAnswer>(
+    (task, signal) => pool.day(task, signal),
+    'The day could not be worked out. Nothing of yours is lost.',
+  );
+export const shadeBook = (pool: DayPool) =>
+  new TaskBook<ShadeTask, ShadeSpan[]>(
+    (task, signal) => pool.shade(task, signal),
+    'The weeks for shade cloth could not be worked out. Nothing of yours is lost.',
+  );
+export const waterBook = (pool: DayPool) =>
+  new TaskBook<WaterTask, WaterAnswer>(
+    (task, signal) => pool.water(task, signal),
+    'Water under the covers could not be worked out.',
+  );

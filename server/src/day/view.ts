@@ -41,7 +41,7 @@ export async function dayView(ctx: Context): Promise<DayView> {
           crop: cropById(t.crop).name,
           limitC: t.limits.leafMaxC,
           style: t.limits.style,
-          steps: a.steps.map((s): DayStep => ({ atMs: s.atMs, fraction: s.fraction })),
+          steps: a.steps.map((s): DayStep => ({ ...s })),
           leftC: a.leftC,
           plannedC: a.plannedC,
           lateC: a.lateC,
