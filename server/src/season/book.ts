@@ -1,10 +1,12 @@
 /**
  * Answers by the year, worked out in threads and remembered. Contract: `ask` returns at once what is there of a list of questions
- * and how far it is; what is not there is begun. An answer is kept by what it follows from: the place, its climate, the crop.
+ * and how far it is; what is not there is looked for among what was kept, else begun. An answer is kept by what it follows from: the place, its
+ * climate, the crop.
  */
 import { setMaxListeners } from 'node:events';
 import type { PlanProgress } from '@fogata/contract';
 import { kindOf, type Figures } from '@fogata/core';
+import { NO_SEASONS, type KeptSeasons } from './keptSeasons';
 import type { MeanYear } from '@fogata/core/relay';
 import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
 
@@ -59,7 +61,10 @@ export class SeasonBook {
   private readonly held = new Map<string, Held>();
   private readonly abort = new AbortController();
 
-  constructor(private readonly pool: SeasonPool) {
+  constructor(
+    private readonly pool: SeasonPool,
+    private readonly kept: KeptSeasons = NO_SEASONS,
+  ) {
     // every task of every place listens to this one
     setMaxListeners(0, this.abort.signal);
   }
@@ -103,11 +108,29 @@ export class SeasonBook {
     for (const [key, h] of this.held) if (h.failed) this.held.delete(key);
   }
 
-  private async work(list: readonly { key: string; q: Question }[]): Promise<void> {
+  /** What was kept of them; nothing where it cannot be read. */
+  private async found(list: readonly { key: string }[]): Promise<Map<string, SeasonAnswer>> {
+    try {
+      return await this.kept.find(list.map((x) => x.key));
+    } catch (error) {
+      process.stderr.write(`kept seasons not read: ${String(error)}\n`);
+      return new Map();
+    }
+  }
+
+  private async work(asked: readonly { key: string; q: Question }[]): Promise<void> {
+    const found = await this.found(asked);
+    for (const [key, answer] of found) Object.assign(this.held.get(key) ?? {}, { answer });
+    const list = asked.filter(({ key }) => !found.has(key));
+    if (list.length === 0 || this.abort.signal.aborted) return;
     const task: SeasonTask = { ...list[0]!.q.task, crops: list.map(({ q }) => q.crop) };
     try {
       const answers = await this.pool.season(task, this.abort.signal);
       list.forEach(({ key }, i) => Object.assign(this.held.get(key) ?? {}, { answer: answers[i]! }));
+      // an answer that could not be kept is still an answer
+      await this.kept
+        .keep(list.map(({ key }, i) => [key, answers[i]!] as const))
+        .catch((e: Error) => process.stderr.write(`season not kept: ${e.message}\n`));
     } catch (error) {
       if (this.abort.signal.aborted) return;
       process.stderr.write(
