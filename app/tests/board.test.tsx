@@ -1,7 +1,7 @@
 /** The board's plain parts: rows as lanes, moves that keep to what may be moved, and words that name who, when and what else. */
 import type { RelayView } from '@fogata/contract';
 import type { Planting } from '@fogata/core';
-import { checkRelay, dayOf, isoOf, posts, RULES, supply, type Quarrel } from '@fogata/core/relay';
+import { checkRelay, dayOf, isoOf, posts, RULES, supply, UNPLACED, type Quarrel } from '@fogata/core/relay';
 import { render, screen } from '@testing-library/react-native';
 import { freeAfter, lanesOf, movedBy, placedOf, yearOf } from '../src/components/relay/board';
 import { boardSentence, gapsOf, quarrelWords } from '../src/components/relay/boardWords';
@@ -64,9 +64,9 @@ const view: RelayView = {
       rows: 5,
       lengthM: 10,
       widthM: 1.2,
-      turnDeg: 90,
-      acrossM: 0,
       headroomM: 2.5,
+      ...UNPLACED,
+      turnDeg: 90,
     },
   ],
   plantings: [
@@ -180,6 +180,19 @@ test('every rule has its words: who, when, and what would end it', () => {
     roomM: 0.8,
     heightM: 2,
     headroomM: 0.5,
+    against: 'too-early',
+    fromDay: TODAY,
+    awayM: 0.9,
+    reachM: 0.75,
+    wall: 0,
+    places: 3,
+    minutes: 12,
+    hotDays: 9,
+    wantedDays: 28,
+    distanceM: 4,
+    by: 'insects',
+    species: 'turnip kin',
+    bench: 0,
     success: 0.4,
     most: 'lostToCold',
     share: 0.5,

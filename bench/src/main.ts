@@ -33,6 +33,7 @@ import { trueHours } from '@fogata/core/standins';
 
 import { day } from './day';
 import { first } from './first';
+import { frames } from './frames';
 import { largeFarm } from './largeFarm';
 import { longLog } from './longLog';
 import { nights } from './nights';
@@ -273,6 +274,7 @@ const PARTS: Record<string, () => unknown> = {
   nights: () => nights(say, root),
   season: () => season(say, join(root, 'server', 'dist', 'worker.mjs')),
   relay: () => relay(say),
+  frames: () => frames(say),
   first: () => first(say),
   whatIf: () => whatIf(say),
   largeFarm: () => largeFarm(say),

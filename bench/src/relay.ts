@@ -58,6 +58,11 @@ export function relayBeds(): RelayBed[] {
       turnDeg: 90,
       acrossM: 1.6 * (Math.floor(n / 4) - 3.5),
       headroomM,
+      xM: 0,
+      yM: 1.6 * n,
+      paths: [true, true],
+      bench: false,
+      mixOn: null,
     };
   });
 }

@@ -1,21 +1,19 @@
 /** Last year again: a year on, one bed on, never on rows that are taken. */
 import type { Planting } from '../src';
 import { yearAgain, yearOn, type RelayBed } from '../relay';
+import { aBedOf } from './relayFixture';
 
 let n = 0;
 const id = () => `new${n++}`;
-const bed = (name: string, structureId: string, rows = 4): RelayBed => ({
-  id: name,
-  name: name.toUpperCase(),
-  structureId,
-  place: structureId,
-  rows,
-  lengthM: name === 'b' ? 10 : 20,
-  widthM: 1,
-  turnDeg: 0,
-  acrossM: 0,
-  headroomM: 2,
-});
+const bed = (name: string, structureId: string, rows = 4): RelayBed =>
+  aBedOf(name, {
+    name: name.toUpperCase(),
+    structureId,
+    place: structureId,
+    rows,
+    lengthM: name === 'b' ? 10 : 20,
+    widthM: 1,
+  });
 const BEDS = [bed('a', 'north'), bed('b', 'north', 3), bed('c', 'north'), bed('x', 'frame')];
 const planting = (bedId: string, plantedOn: string, more: Partial<Planting> = {}): Planting => ({
   id: `${bedId}-${plantedOn}`,

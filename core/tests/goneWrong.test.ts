@@ -90,3 +90,83 @@ test('where nothing follows nothing moves; what is not there is not answered', (
   expect(alone.map((a) => a.kind)).toEqual(['as-is']);
   expect(whatMoves(year(), { id: 'nobody', lateDays: 3 }, remake)).toEqual([]);
 });
+
+describe('rows that come free before their time', () => {
+  const TODAY = Math.round(Date.parse('2027-03-10') / 86_400_000);
+  let made = 0;
+  const refilling = { newId: () => `new-${(made += 1)}`, crops: ['lettuce', 'radish', 'tomato', 'rye'] };
+  const lost = at('lettuce', [1, 4], ['2027-03-01', '2027-05-20'], bed, { planned: false });
+
+  test('with nothing after it there are three answers all the same: spares first, the same again, something else', () => {
+    const list = whatMoves(
+      aYear([bed], [lost], { today: TODAY }),
+      { id: lost.planting.id, lateDays: null },
+      remake,
+      refilling,
+    );
+    expect(list.map((a) => a.kind).sort()).toEqual(['again', 'as-is', 'other', 'spares']);
+    expect(list.map((a) => a.money)).toEqual([...list.map((a) => a.money)].sort((a, b) => b - a));
+    const spares = of(list, 'spares')!.moves[0]!;
+    // a tenth more was raised than four rows of ten metres took
+    expect(spares).toMatchObject({ crop: 'lettuce', fromRow: 1, toRow: 1, lengthM: 4, planned: true });
+    expect(of(list, 'spares')!.gain).toBeCloseTo(of(list, 'again')!.gain / 10, 6);
+    // what is dug in brings nothing, and is not thought of
+    expect(['radish', 'tomato']).toContain(of(list, 'other')!.moves[0]!.crop);
+  });
+
+  test('what was left for seed is no reason to leave another crop for seed', () => {
+    const seed = at('lettuce', [1, 4], ['2027-03-01', '2027-05-20'], bed, { planned: false, forSeed: true });
+    const other = of(
+      whatMoves(
+        aYear([bed], [seed], { today: TODAY }),
+        { id: seed.planting.id, lateDays: null },
+        remake,
+        refilling,
+      ),
+      'other',
+    )!;
+    expect(other.moves[0]!.forSeed).toBeUndefined();
+    expect(other.gain).toBeGreaterThan(0);
+  });
+
+  test('spares are too old three weeks after the others went in', () => {
+    const old = at('lettuce', [1, 4], ['2027-02-10', '2027-05-20'], bed, { planned: false });
+    const list = whatMoves(
+      aYear([bed], [old], { today: TODAY }),
+      { id: old.planting.id, lateDays: null },
+      remake,
+      refilling,
+    );
+    expect(of(list, 'spares')).toBeUndefined();
+  });
+
+  test('whatever is begun is out for the next, and is worth nothing where it cannot be ready by then', () => {
+    const soon = at('lettuce', [1, 4], ['2027-04-10', '2027-06-20']);
+    const ask = (next: typeof soon) =>
+      whatMoves(
+        aYear([bed], [lost, next], { today: TODAY }),
+        { id: lost.planting.id, lateDays: null },
+        remake,
+        refilling,
+      );
+    // thirty days until the next, fifty to the picking
+    expect(of(ask(soon), 'again')).toBeUndefined();
+    const late = at('lettuce', [1, 4], ['2027-05-15', '2027-07-20']);
+    const again = of(ask(late), 'again')!;
+    expect(again.moves[0]!.clearedOn).toBe('2027-05-15');
+    expect(again.gain).toBeGreaterThan(0);
+  });
+
+  test('lost before it was begun, its rows are still another’s until its day', () => {
+    const stands = at('radish', [1, 4], ['2027-02-20', '2027-04-30'], bed, { planned: false });
+    const trays = at('lettuce', [1, 4], ['2027-04-25', '2027-07-10']);
+    const list = whatMoves(
+      aYear([bed], [stands, trays], { today: TODAY }),
+      { id: trays.planting.id, lateDays: null },
+      remake,
+      refilling,
+    );
+    expect(list.length).toBeGreaterThanOrEqual(3);
+    for (const a of list) for (const p of a.moves) expect(p.plantedOn).toBe('2027-05-01');
+  });
+});

@@ -1,6 +1,14 @@
 /** Beds, strips and a place in which every day is alike, for what rules and gaps are held to by hand. */
 import { cropById, type Planting } from '../src';
-import { strip, type FillAsk, type Outlook, type RelayBed, type RelayYear, type Strip } from '../relay';
+import {
+  strip,
+  UNPLACED,
+  type FillAsk,
+  type Outlook,
+  type RelayBed,
+  type RelayYear,
+  type Strip,
+} from '../relay';
 import { usualHow, type How } from '../season';
 
 /** Every day adds so many degree days to growth and to coming up; all years alike but for `spread` days about the first picking. */
@@ -35,8 +43,8 @@ export const aBedOf = (id: string, more: Partial<RelayBed> = {}): RelayBed => ({
   rows: 4,
   lengthM: 10,
   widthM: 1.2,
+  ...UNPLACED,
   turnDeg: 90,
-  acrossM: 0,
   headroomM: null,
   ...more,
 });

@@ -42,6 +42,50 @@ test.describe('wide', () => {
     await accessible(page);
   });
 
+  test('without signal the board opens from the device, a move waits, and is sent once when signal is back', async ({
+    page,
+    farm,
+  }) => {
+    await page.goto(`${farm.url}/board`);
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await expect(page.getByTestId('quarrels')).toBeVisible({ timeout: 90_000 });
+    await expect(page.getByText(/Going through/)).toHaveCount(0, { timeout: 90_000 });
+    const strip = page.getByTestId('strip-p25');
+    const label = (await strip.getAttribute('aria-label'))!;
+    await farm.stop('SIGKILL');
+    await strip.focus();
+    await page.keyboard.press('Shift+ArrowRight');
+    await expect(strip).not.toHaveAttribute('aria-label', label);
+    const moved = (await strip.getAttribute('aria-label'))!;
+    await expect(page.getByTestId('board-away')).toContainText('one move is kept here');
+    // opened anew without signal it is there as it was moved
+    await page.reload();
+    await expect(page.getByTestId('strip-p25')).toHaveAttribute('aria-label', moved, { timeout: 30_000 });
+    await accessible(page);
+    await farm.start();
+    await expect(page.getByTestId('board-away')).toHaveCount(0, { timeout: 30_000 });
+    await page.reload();
+    await expect(page.getByTestId('strip-p25')).toHaveAttribute('aria-label', moved, { timeout: 60_000 });
+    const log = await farm.api<{ entries: { title: string }[] }>('/api/log?kinds=planting');
+    expect(log.entries.filter((e) => /cucumbers/i.test(e.title))).toHaveLength(1);
+  });
+
+  test('a spring that is late moves what follows, priced, as steps that are taken back', async ({
+    page,
+    farm,
+  }) => {
+    await page.goto(`${farm.url}/board`);
+    await expect(page.getByTestId('quarrels')).toBeVisible({ timeout: 90_000 });
+    await expect(page.getByText(/Going through/)).toHaveCount(0, { timeout: 90_000 });
+    await page.getByRole('button', { name: 'The spring is early, or late ›' }).click();
+    await page.getByTestId('spring').getByRole('radio', { name: 'late' }).click();
+    await expect(page.getByTestId('spring')).toContainText('come later');
+    await expect(page.locator('[data-testid^="spring-"]')).not.toHaveCount(0);
+    await page.getByTestId('spring-do-tender').click();
+    await expect(page.getByTestId('board-undo')).toBeEnabled({ timeout: 20_000 });
+    await accessible(page);
+  });
+
   test('an empty bed is filled by proposal; a warning is accepted and is silent', async ({ page, farm }) => {
     await page.goto(`${farm.url}/board`);
     await expect(page.getByTestId('quarrels')).toBeVisible({ timeout: 90_000 });

@@ -3,10 +3,10 @@
  * least sure. Wide: all beds by weeks. On a phone one bed's year a page, swiped from bed to bed.
  */
 import { router } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
-import { boardSentence, type Units } from '../components/relay/boardWords';
+import { awayWords, boardSentence, type Units } from '../components/relay/boardWords';
 import { AgainPanel } from '../components/relay/AgainPanel';
 import { DemandPanel } from '../components/relay/DemandPanel';
 import { EarningsPanel } from '../components/relay/EarningsPanel';
@@ -15,6 +15,7 @@ import { MovePanel } from '../components/relay/MovePanel';
 import { NextPanel, type RowsAsked } from '../components/relay/NextPanel';
 import { PickList } from '../components/relay/PickList';
 import { QuarrelList } from '../components/relay/QuarrelList';
+import { SpringPanel } from '../components/relay/SpringPanel';
 import { ScenariosPanel } from '../components/relay/ScenariosPanel';
 import { useBoard, type Board } from '../components/relay/useBoard';
 import { Problem } from '../components/ui/Bars';
@@ -89,7 +90,7 @@ function Pages({
   width: number;
   chosen: string | null;
   onChoose: (id: string | null) => void;
-  onRow: (rows: RowsAsked) => void;
+  onRow: (bedId: string, fromRow: number, toRow: number) => void;
 }) {
   const beds = board.year?.beds ?? [];
   return (
@@ -104,7 +105,7 @@ function Pages({
             bedIds={[b.id]}
             chosen={chosen}
             onChoose={onChoose}
-            onRow={(bedId, fromRow, toRow) => onRow({ bedId, fromRow, toRow })}
+            onRow={onRow}
           />
         </View>
       ))}
@@ -125,14 +126,14 @@ export function BoardScreen() {
   const { year, check, view, weeks, handed } = board;
   const units: Units = useMemo(() => ({ metres: format.metres, kilos: format.mass }), [format]);
   const open = check && view ? check.quarrels.filter((q) => !view.accepted.includes(q.id)) : [];
-  const choose = (id: string | null) => {
+  const choose = useCallback((id: string | null) => {
     setChosen(id);
     setRows(null);
-  };
-  const askRow = (r: RowsAsked) => {
-    setRows(r);
+  }, []);
+  const askRow = useCallback((bedId: string, fromRow: number, toRow: number) => {
+    setRows({ bedId, fromRow, toRow });
     setChosen(null);
-  };
+  }, []);
   const accept = (id: string, on: boolean) => {
     if (!farm) return;
     const { relay } = farm.farm;
@@ -177,6 +178,16 @@ export function BoardScreen() {
         <Problem onRetry={() => void seasonAgain()}>{view.progress.message ?? ''}</Problem>
       ) : null}
       {board.problem ? <Problem>{board.problem}</Problem> : null}
+      {board.away && view ? (
+        <Text kind="small" tone="ochre" live testID="board-away">
+          {awayWords(board.waiting)}
+        </Text>
+      ) : null}
+      {board.left.map((line) => (
+        <Problem key={line} onRetry={board.seenLeft} retry="I have read it">
+          {line}
+        </Problem>
+      ))}
       {view && view.beds.length === 0 ? (
         <View style={{ gap: 12, paddingTop: 12 }}>
           <Text>There is no bed yet. Rows come with beds.</Text>
@@ -199,7 +210,7 @@ export function BoardScreen() {
                 zoom={zoom}
                 chosen={chosen}
                 onChoose={choose}
-                onRow={(bedId, fromRow, toRow) => askRow({ bedId, fromRow, toRow })}
+                onRow={askRow}
               />
             ) : null}
             {width > 0 && !wide ? (
@@ -219,6 +230,7 @@ export function BoardScreen() {
             {view ? (
               <View style={wide ? styles.pane : null}>
                 <FillPanel board={board} />
+                <SpringPanel board={board} />
                 <AgainPanel board={board} />
                 <DemandPanel today={view.today} />
               </View>

@@ -28,6 +28,8 @@ export const GROUPS = [
   'flower',
   'fruit',
   'manure',
+  'rest',
+  'stored',
 ] as const;
 export type CropGroup = (typeof GROUPS)[number];
 
@@ -211,10 +213,28 @@ function library(): Crop[] {
   });
 }
 
-export const CROPS: readonly Crop[] = library();
-const BY_ID = new Map(CROPS.map((c) => [c.id, c]));
+const LIBRARY = library();
+/**
+ * Whether it takes its place without growing: a rest, or what is kept in boxes through the winter.
+ * @example growsNothing(cropById('dahlia-boxed')) // true
+ */
+export const growsNothing = (c: Pick<Crop, 'group'>): boolean => c.group === 'rest' || c.group === 'stored';
+export const CROPS: readonly Crop[] = LIBRARY.filter((c) => !growsNothing(c));
+/** What a row may be given to beside crops: it grows nothing, and holds the row. */
+export const RESTS: readonly Crop[] = LIBRARY.filter((c) => c.group === 'rest');
+/** What is kept in boxes until spring, on benches and shelves: it can freeze, and be carried in. */
+export const STORED: readonly Crop[] = LIBRARY.filter((c) => c.group === 'stored');
+/**
+ * Whether it is a rest: nothing that a night could harm.
+ * @example isRest('solarised') // true
+ */
+export const isRest = (id: string): boolean => RESTS.some((c) => c.id === id);
+const BY_ID = new Map(LIBRARY.map((c) => [c.id, c]));
 
-/** The crop with this id; a crop that the farm invented falls back to leaf lettuce's figures and says so by its name. */
+/**
+ * The crop with this id; a crop that the farm invented falls back to leaf lettuce's figures and says so by its name.
+ * @example cropById('kale').family // 'Brassicaceae'
+ */
 export function cropById(id: string): Crop {
   return (
     BY_ID.get(id) ?? {
@@ -225,19 +245,26 @@ export function cropById(id: string): Crop {
   );
 }
 
-/** Whether a crop is in the list: what is not has no figures of its own. */
+/**
+ * Whether a crop is in the list: what is not has no figures of its own.
+ * @example isCrop('triffid') // false
+ */
 export function isCrop(id: string): boolean {
   return BY_ID.has(id);
 }
 
 /** Half of the leaves are gone: six tenths of the way from where burn begins to where plants die. */
-/** A crop by its id or its name, in any case; null where the list has none. */
+/**
+ * A crop by its id or its name, in any case; null where the list has none.
+ * @example cropNamed('Winter vetch') // 'winter-vetch'
+ */
 export function cropNamed(word: string): string | null {
   const low = word.toLowerCase();
   if (isCrop(low)) return low;
-  return CROPS.find((c) => c.name.toLowerCase() === low)?.id ?? null;
+  return LIBRARY.find((c) => c.name.toLowerCase() === low)?.id ?? null;
 }
 
+/** @example leafDeathC(cropById('spinach')) // [-6.8, -12] */
 export const leafDeathC = (crop: Crop): SoftHard => [
   crop.damageC[0] + 0.6 * (crop.deathC[0] - crop.damageC[0]),
   crop.damageC[1] + 0.6 * (crop.deathC[1] - crop.damageC[1]),

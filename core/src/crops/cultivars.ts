@@ -9,6 +9,7 @@ import type { Planting } from '../farm/types';
 import { daysBetween } from '../time/farmTime';
 import { cropById, type Crop } from './crops';
 import { FIGURES, figureById, withFigures, type Figures } from './figures';
+import { asPicked, PICKED, type Picked } from './picked';
 import type { Cultivar, SeedLot } from './seeds';
 
 export type { Cultivar, SeedLot } from './seeds';
@@ -42,12 +43,15 @@ export function typedFigures(
   return Object.keys(all).length > 0 ? all : null;
 }
 
-/** Names a crop and its cultivar, in any case: what learnt figures are kept by. */
+/**
+ * Names a crop and its cultivar, in any case: what learnt figures are kept by.
+ * @example seedKey({ crop: 'spinach', cultivar: ' Brasa ' }) // 'spinach brasa'
+ */
 export const seedKey = (p: Pick<Planting, 'crop' | 'cultivar'>): string => `${p.crop} ${called(p.cultivar)}`;
 
 /**
  * Plantings with their own figures put to them, the same object of figures for the same cultivar. What was put there before goes.
- * @example withOwn(plantings, [], new Map()) // as they were
+ * @example withOwn([{ id: 'p', crop: 'lettuce', cultivar: '', picked: 'leaves' }], [], new Map())[0].own // { picked: 0 }
  */
 export function withOwn(
   plantings: readonly Planting[],
@@ -59,12 +63,30 @@ export function withOwn(
     const key = seedKey(p);
     if (!known.has(key))
       known.set(key, ownFigures(cropById(p.crop), typedFigures(cultivars, p), learnt.get(key) ?? null));
-    const own = known.get(key);
+    const typed = known.get(key);
+    const own = p.picked ? withPicked(typed, p.crop, p.picked) : typed;
     return own ? { ...p, own } : p;
   });
 }
 
-/** The crop of a planting with its cultivar's own figures, where it has any. */
+/** Own figures with the way in which it is picked, where that is not the crop's; the same object for the same two. */
+function withPicked(own: Figures | undefined, crop: string, picked: Picked): Figures | undefined {
+  const way = PICKED.indexOf(picked);
+  if (asPicked(cropById(crop), picked) === cropById(crop)) return own;
+  const base = own ?? NOTHING;
+  const held = pickedOf.get(base) ?? new Map<number, Figures>();
+  pickedOf.set(base, held);
+  const made = held.get(way) ?? { ...base, picked: way };
+  held.set(way, made);
+  return made;
+}
+const NOTHING: Figures = {};
+const pickedOf = new WeakMap<Figures, Map<number, Figures>>();
+
+/**
+ * The crop of a planting with its cultivar's own figures, where it has any.
+ * @example cropOf({ crop: 'lettuce', own: { picked: 0 } }).habit // 'leaves'
+ */
 export const cropOf = (p: Pick<Planting, 'crop' | 'own'>): Crop => withFigures(cropById(p.crop), p.own);
 
 /**
@@ -152,7 +174,7 @@ export interface LotNow {
 /**
  * What a lot is worth on a day: a test falls with the time since, the usual with the time since harvest (half gone in the crop's own
  * half-life, kept cool and dry). A lot is of the autumn of its year: half a year old in the spring after.
- * @example lotNow({ ...lot, crop: 'parsnip', year: 2026 }, cropById('parsnip'), '2027-10-01').germination // half of fresh
+ * @example lotNow({ crop: 'parsnip', year: 2026 }, cropById('parsnip'), '2027-10-01').germination // 0.33
  */
 export function lotNow(lot: SeedLot, crop: Crop, today: string): LotNow | null {
   const { sowing } = crop;

@@ -5,6 +5,7 @@
  * flower's limit of a leaf crop) are left out.
  */
 import type { Crop } from './crops';
+import { asPicked, PICKED } from './picked';
 
 export interface Figure {
   /** The library's column: unit in the name. */
@@ -83,10 +84,12 @@ export const FIGURES: readonly Figure[] = [
 ];
 const BY_ID = new Map(FIGURES.map((f) => [f.id, f]));
 
-/** Figures by their column: only those that differ from the book. */
+/** Figures by their column: only those that differ from the book. A planting's own may have `picked` beside them, by its place in `PICKED`. */
 export type Figures = Readonly<Record<string, number>>;
 
+/** @example isFigure('death_hard_c') // true */
 export const isFigure = (id: string): boolean => BY_ID.has(id);
+/** @example figureById('cuts').max // 60 */
 export const figureById = (id: string): Figure | null => BY_ID.get(id) ?? null;
 
 const made = new WeakMap<Figures, Map<string, Crop>>();
@@ -106,6 +109,9 @@ export function withFigures(crop: Crop, own: Figures | undefined): Crop {
     const figure = BY_ID.get(id);
     if (figure && figure.of(crop) !== null) out = figure.put(out, x);
   }
+  // last: a way of picking goes by the crop's own figures
+  const way = own['picked'] === undefined ? undefined : PICKED[own['picked']];
+  if (way) out = asPicked(out, way);
   held.set(crop.id, out);
   return out;
 }

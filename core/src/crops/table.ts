@@ -4,6 +4,7 @@
  */
 export type TableRow = Readonly<Record<string, string>>;
 
+/** @example readTable('id | x\na | 1') // [{ id: 'a', x: '1' }] */
 export function readTable(text: string): TableRow[] {
   const [head, ...lines] = text
     .trim()
@@ -16,6 +17,7 @@ export function readTable(text: string): TableRow[] {
   });
 }
 
+/** @example numberIn({ id: 'a', x: '-' }, 'x') // null */
 export function numberIn(row: TableRow, column: string): number | null {
   const cell = row[column];
   if (cell === undefined) throw new Error(`no column ${column}`);
@@ -25,6 +27,7 @@ export function numberIn(row: TableRow, column: string): number | null {
   return x;
 }
 
+/** @example needed({ id: 'a', x: '1.5' }, 'x') // 1.5 */
 export function needed(row: TableRow, column: string): number {
   const x = numberIn(row, column);
   if (x === null) throw new Error(`${row['id']}: ${column} is missing`);

@@ -14,10 +14,14 @@ export interface Again {
 
 type Rows = Pick<Planting, 'bedId' | 'fromRow' | 'toRow' | 'plantedOn' | 'clearedOn'>;
 
-/** The same day a year on; of the 29th of February the 28th. */
+/**
+ * The same day a year on; of the 29th of February the 28th.
+ * @example yearOn('2027-02-28') // '2028-02-28'
+ */
 export const yearOn = (date: string): string =>
   `${Number(date.slice(0, 4)) + 1}${date.slice(4).replace('-02-29', '-02-28')}`;
 
+/** @example meet({ fromRow: 1, toRow: 2 }, { fromRow: 3, toRow: 4 }) // false */
 export const meet = (a: Rows, b: Rows): boolean =>
   a.bedId === b.bedId &&
   a.fromRow <= b.toRow &&

@@ -3,9 +3,11 @@
  * beds and structures whose strips are others (strips are made anew when they move), and says the same as from nothing.
  */
 import { handOvers } from './handOver';
+import { crosses } from './crosses';
 import { neighbours } from './neighbours';
 import { quarrel, type Quarrel } from './quarrel';
-import { rotation } from './rotation';
+import { outOfReach, walks } from './reach';
+import { rotation, tooCool } from './rotation';
 import { askedIn, cellsOn, kgBetween, WEEK } from './supply';
 import type { RelayYear, Strip } from './year';
 
@@ -135,7 +137,9 @@ export function checkRelay(year: RelayYear, before: RelayCheck | null = null): R
       const bed = bedOf.get(id)!;
       return [
         ...handOvers(bed, own, year.risk, year.today),
-        ...rotation(bed, own, year.today),
+        ...rotation(bed, own, year.today, year.latitude),
+        ...tooCool(bed, own, year.today, year.latitude),
+        ...outOfReach(bed, own, year.today),
         ...own.flatMap((s) => fails(s, year.risk, year.today)),
       ];
     },
@@ -149,7 +153,12 @@ export function checkRelay(year: RelayYear, before: RelayCheck | null = null): R
     ),
   );
   const held = [...beds.values(), ...places.values()].flatMap((h) => h.quarrels);
-  return { quarrels: [...held, ...gluts(year), ...trays(year)], beds, places, year };
+  return {
+    quarrels: [...held, ...gluts(year), ...trays(year), ...crosses(year), ...walks(year)],
+    beds,
+    places,
+    year,
+  };
 }
 
 /** Checks one year after the other, each from the one before. */

@@ -8,8 +8,12 @@ import type { Crop } from '../crops/crops';
 import { standsFor, wayToPick, type How, type Season } from '../growth/course';
 
 const DAY_MS = 86_400_000;
-/** Days since 1970 of an ISO day, and back. */
+/**
+ * Days since 1970 of an ISO day, and back.
+ * @example dayOf('1970-01-11') // 10
+ */
 export const dayOf = (date: string): number => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY_MS);
+/** @example isoOf(10) // '1970-01-11' */
 export const isoOf = (day: number): string => new Date(Math.round(day) * DAY_MS).toISOString().slice(0, 10);
 
 /** What a day of each fifth of a year's days adds: degree days to the picking, and to coming up. 73 of each. */
@@ -87,7 +91,10 @@ export interface Course {
 const ROTS_AFTER = 60;
 const FOLLOWED = 420;
 
-/** What the century's middle is of the first picking and of the end, where it is known, is taken for the mean year's. */
+/**
+ * What the century's middle is of the first picking and of the end, where it is known, is taken for the mean year's.
+ * @example courseOf(cropById('radish'), 'sow', 0, { growthDd: new Array(73).fill(10), riseDd: new Array(73).fill(10) }).readyDay // 38
+ */
 export function courseOf(
   crop: Crop,
   how: How,
@@ -122,7 +129,10 @@ export function courseOf(
 /** What a cut leaves of its height. */
 const STUBBLE = 0.4;
 
-/** How high it stands on a day, m: from nothing when it comes up to its height when it can be picked; a cut leaves four tenths. */
+/**
+ * How high it stands on a day, m: from nothing when it comes up to its height when it can be picked; a cut leaves four tenths.
+ * @example heightOn(cropById('kale'), { startDay: 0, upDay: 10, readyDay: 60, cutDays: [], overDay: 90 }, 5) // 0
+ */
 export function heightOn(crop: Crop, c: Course, day: number): number {
   if (c.upDay === null || day < c.upDay) return 0;
   if (c.readyDay === null) return crop.heightM * Math.min(1, (day - c.upDay) / 120);

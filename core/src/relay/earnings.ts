@@ -9,7 +9,10 @@ import type { Crop } from '../crops/crops';
 import { kgBetween, metresOf, minutesBetween, WEEK } from './supply';
 import { takenBy, type RelayYear, type Strip } from './year';
 
-/** Stems of a metre of row over its whole picking: of each plant as many as it is cut. Null of what is weighed or not cut so. */
+/**
+ * Stems of a metre of row over its whole picking: of each plant as many as it is cut. Null of what is weighed or not cut so.
+ * @example stemsPerM({ yieldKgPerM: null, habit: 'stems', cuts: 2, spacingM: 0.1 }) // 20
+ */
 export function stemsPerM(crop: Pick<Crop, 'yieldKgPerM' | 'habit' | 'cuts' | 'spacingM'>): number | null {
   return crop.yieldKgPerM !== null || crop.habit !== 'stems' ? null : (crop.cuts ?? 1) / crop.spacingM;
 }
@@ -36,6 +39,7 @@ const BUNCH_KG: Readonly<Record<string, number>> = {
   rosemary: 0.04,
 };
 export const STEMS_OF_A_BUNCH = 10;
+/** @example bunchKg('parsley') // 0.06 */
 export const bunchKg = (cropId: string): number | null => BUNCH_KG[cropId] ?? null;
 
 export interface Amount {

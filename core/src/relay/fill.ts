@@ -124,7 +124,10 @@ function ends(crop: Crop, c: Course): number[] {
   return list.map((d) => Math.round(Math.min(over, d)));
 }
 
-/** What is not weighed is counted by the metre. */
+/**
+ * What is not weighed is counted by the metre.
+ * @example unitsPerM({ yieldKgPerM: null }) // 1
+ */
 export const unitsPerM = (crop: Crop): number => crop.yieldKgPerM ?? 1;
 
 /** One row of a crop put in on a day, cleared on another, as a strip that supply can count. */

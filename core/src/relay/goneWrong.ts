@@ -1,17 +1,28 @@
 /**
  * When a planting comes late, early, or is lost: what that moves in its rows, and what each answer is worth. Contract: `whatMoves` gives at least three
- * answers where anything follows, priced in the farm's money over what is left of all that they touch, the best first; nothing is moved by it.
+ * answers where anything follows or may be begun in its rows (`refilling`), priced in the farm's money over what is left of all that they touch, the best first; nothing is moved by it.
  *
  * A planting is worth its crop's money a metre, times what of it is taken by its clearing, times the share of years in which it comes off from
  * its day. What is begun later than it was meant is priced by that day's own odds: that is what waiting costs.
  */
 import type { Planting } from '../farm/types';
 import { addDays } from '../time/farmTime';
+import { refills, type Refilling } from './refill';
 import { spotsFor } from './spots';
 import { metresOf } from './supply';
 import { isoOf, sharedRows, takenBy, type RelayYear, type Strip } from './year';
 
-export const ANSWERS = ['as-is', 'wait', 'cut-short', 'elsewhere', 'sooner', 'leave-out'] as const;
+export const ANSWERS = [
+  'as-is',
+  'wait',
+  'cut-short',
+  'elsewhere',
+  'sooner',
+  'leave-out',
+  'spares',
+  'again',
+  'other',
+] as const;
 export type AnswerKind = (typeof ANSWERS)[number];
 
 export interface GoneWrong {
@@ -42,7 +53,7 @@ const STEP_DAYS = 5;
 const MOST_STEPS = 12;
 
 /** What a strip brings by the day it leaves the ground, so many days later than the middle year has it. */
-function worthOf(s: Strip, lateDays = 0, endDay = s.endDay): number {
+export function worthOf(s: Strip, lateDays = 0, endDay = s.endDay): number {
   const sure = s.odds?.success ?? 1;
   return s.crop.valuePerM * metresOf(s) * takenBy({ ...s, endDay }, endDay - lateDays) * sure;
 }
@@ -87,11 +98,32 @@ function pushed(first: Strip, doneDay: number, list: readonly Strip[], remake: R
   });
 }
 
+/** From when a planting's rows can be begun anew: when it is done, never before it was to begin, and clear of what stands in them beside it. */
+function freeFrom(year: RelayYear, s: Strip, next: Strip | undefined, doneDay: number): number {
+  const from = Math.max(year.today + 1, doneDay + TURN_DAYS, s.startDay);
+  const until = next?.startDay ?? Infinity;
+  const beside = year.strips.filter(
+    (o) =>
+      o !== s &&
+      o !== next &&
+      o.planting.bedId === s.planting.bedId &&
+      sharedRows(o.planting, s.planting) > 0 &&
+      o.startDay < until &&
+      o.endDay >= from,
+  );
+  return Math.max(from, ...beside.map((o) => o.endDay + TURN_DAYS));
+}
+
 const changed = (before: readonly Strip[], after: readonly Strip[]): Planting[] =>
   after.filter((s, i) => s !== before[i]).map((s) => s.planting);
 const sum = (list: readonly Strip[]): number => list.reduce((m, s) => m + worthOf(s), 0);
 
-export function whatMoves(year: RelayYear, wrong: WentWrong, remake: Remake): GoneWrong[] {
+export function whatMoves(
+  year: RelayYear,
+  wrong: WentWrong,
+  remake: Remake,
+  refilling: Refilling | null = null,
+): GoneWrong[] {
   const s = year.strips.find((x) => x.planting.id === wrong.id);
   if (!s) return [];
   const after = followers(year, s);
@@ -106,7 +138,12 @@ export function whatMoves(year: RelayYear, wrong: WentWrong, remake: Remake): Go
   const out: GoneWrong[] = [asIs];
   const answer = (kind: AnswerKind, money: number, moves: Planting[], dropped: string[] = []) =>
     out.push({ kind, moves, dropped, money, gain: money - asIs.money });
-  if (!next) return out;
+  if (refilling && (lost || late < 0)) {
+    const free = freeFrom(year, s, next, done);
+    for (const r of refills(s, free, next ? next.startDay : null, year.today, refilling, remake))
+      answer(r.kind, asIs.money + r.worth, [r.planting]);
+  }
+  if (!next) return out.sort((a, b) => b.money - a.money);
   if (!lost && late > 0) {
     // it stands until it has given what it has, and those after it wait
     const waiting = pushed(s, done, after, remake);
@@ -145,7 +182,7 @@ export function whatMoves(year: RelayYear, wrong: WentWrong, remake: Remake): Go
   }
   if (lost || late < 0) {
     // the row is free sooner: what follows is begun as soon as it is worth most
-    const first = Math.max(year.today + 1, done + TURN_DAYS);
+    const first = freeFrom(year, s, next, done);
     let best: Strip | null = null;
     for (let n = 0; n < MOST_STEPS; n++) {
       const day = first + n * STEP_DAYS;

@@ -9,6 +9,7 @@
  */
 import { heightOn } from './course';
 import { quarrel, type Quarrel } from './quarrel';
+import { establishedDay, goesUnder, mayBeUnder } from './under';
 import { readyBy, sharedRows, takenBy, type RelayBed, type Strip } from './year';
 
 export const MAY_OVERLAP = { sow: 21, transplant: 14 } as const;
@@ -34,7 +35,10 @@ export function lightTaken(old: Strip, young: Strip, from: number, to: number): 
   return n === 0 ? 0 : sum / n;
 }
 
-/** Nitrogen that both want while they share a row, over what the bed gives, g/m². */
+/**
+ * Nitrogen that both want while they share a row, over what the bed gives, g/m².
+ * @example shortOfN(aStrip(aBedOf('b'), 'spinach', [1, 1], ['2027-03-01', '2027-05-01'], evenOutlook(60)), aStrip(aBedOf('b'), 'mache', [1, 1], ['2027-04-15', null], evenOutlook(80)), Date.parse('2027-04-15') / 86400000, Date.parse('2027-04-16') / 86400000) // 0.17
+ */
 export function shortOfN(old: Strip, young: Strip, from: number, to: number): number {
   const wants = (s: Strip) => {
     const ready = s.readyDay ?? s.endDay;
@@ -45,7 +49,10 @@ export function shortOfN(old: Strip, young: Strip, from: number, to: number): nu
   return Math.max(0, wants(old) + wants(young) - SOIL_N * (to - from));
 }
 
-/** What the next one needs beyond what the bed gives it and the last one leaves, g/m². */
+/**
+ * What the next one needs beyond what the bed gives it and the last one leaves, g/m².
+ * @example feedFor(aStrip(aBedOf('b'), 'spinach', [1, 1], ['2027-03-01', '2027-05-01'], evenOutlook(60)), aStrip(aBedOf('b'), 'tomato', [1, 1], ['2027-05-15', null], evenOutlook(80))) > 0 // true
+ */
 export function feedFor(old: Strip, young: Strip): number {
   const days = (young.readyDay ?? young.endDay) - young.startDay;
   const fixed = old.crop.group === 'legume' || old.crop.group === 'manure' ? 6 : 0;
@@ -56,7 +63,10 @@ export function feedFor(old: Strip, young: Strip): number {
 const LIGHT_LOST = 0.3;
 const SHORT_N = 1;
 
-/** The day by which a row must be clear for the next one: its own, and what may overlap. */
+/**
+ * The day by which a row must be clear for the next one: its own, and what may overlap.
+ * @example clearByDay(aStrip(aBedOf('b'), 'spinach', [1, 1], ['2027-03-01', '2027-06-01'], evenOutlook(60)), aStrip(aBedOf('b'), 'tomato', [1, 1], ['2027-05-15', null], evenOutlook(80))) >= Date.parse('2027-05-15') / 86400000 // true
+ */
 export const clearByDay = (old: Strip, young: Strip): number =>
   young.startDay +
   (old.clears ? Math.min(MAY_OVERLAP[young.how], Math.max(0, old.endDay - young.startDay)) : 0);
@@ -66,6 +76,14 @@ function between(bed: RelayBed, old: Strip, young: Strip, risk: number): Quarrel
   const found: Quarrel[] = [];
   const together = Math.max(0, Math.min(old.endDay, young.endDay) - young.startDay);
   const allowed = MAY_OVERLAP[young.how];
+  if (goesUnder(old, young) && together > allowed) {
+    // sown under it on purpose: the row is both's, if it goes at all
+    const against = mayBeUnder(old, young.crop, young.startDay);
+    const days: [number, number] = [young.startDay, young.startDay + together];
+    return against === null
+      ? []
+      : [quarrel('under', bed.id, ids, days, { against, fromDay: establishedDay(old) ?? -1 })];
+  }
   const clearBy = clearByDay(old, young);
   const chance = readyBy(old, clearBy - PICKING_DAYS);
   const starts = old.planting.done?.clear === undefined;
@@ -143,7 +161,10 @@ export function posts(strips: readonly Strip[], today: number): Post[] {
           o.endDay > today &&
           o.endDay > young.startDay - 60,
       );
-      return lastOf(before, young).map((old) => {
+      const handed = lastOf(before, young).filter(
+        (old) => !goesUnder(old, young) || old.endDay - young.startDay <= MAY_OVERLAP[young.how],
+      );
+      return handed.map((old) => {
         const day = clearByDay(old, young);
         return {
           bedId: young.planting.bedId,

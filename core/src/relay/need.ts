@@ -94,7 +94,10 @@ const DEARER = 1.15;
 const SPARES = 1.1;
 const SOWN_AT_C = 12;
 
-/** A metre of row of a crop, begun on a day: what ways and needs are reckoned by. */
+/**
+ * A metre of row of a crop, begun on a day: what ways and needs are reckoned by.
+ * @example metreOf(cropById('kale'), 'transplant', '2027-03-01').lengthM // 1
+ */
 export const metreOf = (crop: Crop, how: How, date: string): Planting => ({
   id: 'need',
   bedId: '',
@@ -155,7 +158,7 @@ function programme(a: NeedAsk, list: readonly Candidate[], weeks: number): strin
 /**
  * Seed of so many metres of row: plants as they stand, nine in ten sure, in a seedbed of a mild day; of a lot that germinates so far, or as
  * usual. Nulls where nothing is sown, or no number of seeds gives that stand.
- * @example seedOf(cropById('garlic'), 'sow', 10) // { seeds: null, grams: null } where cloves are no seed
+ * @example seedOf(cropById('tulip'), 'sow', 10).seeds > 100 // true
  */
 export function seedOf(
   crop: Crop,

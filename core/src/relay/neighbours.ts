@@ -5,6 +5,7 @@
  * Three hours in the shade of a clear day are what a grower sees in a row; a quarter of the beam is what it costs. Under film half
  * of the light comes from everywhere, and is not shaded. Starting values.
  */
+import { growsNothing } from '../crops/crops';
 import { heightOn } from './course';
 import { quarrel, type Quarrel } from './quarrel';
 import { mayBeOver, shadeOn } from './shade';
@@ -99,6 +100,29 @@ function swamps(wide: Standing, other: Standing, today: number): Quarrel[] {
   return [quarrel('swamped', other.bed.id, ids, [from, to], { apartM, roomM: room, days: to - from })];
 }
 
+/** Leaves may reach into each other's room by so much before it costs. */
+const MAY_TOUCH = 1.3;
+
+/** How wide it is on a day, m: as far as it is grown. */
+const widthOn = (s: Strip, day: number): number =>
+  s.crop.heightM <= 0 ? 0 : s.crop.spreadM * Math.min(1, heightOn(s.crop, s, day) / s.crop.heightM);
+
+/** A quick one beside a slow one is out before the slow one closes over it. */
+function crowds(slow: Standing, quick: Standing, today: number): Quarrel[] {
+  const [a, b] = [slow.strip, quick.strip];
+  if (a.crop.id === b.crop.id || a.crop.spreadM >= RAMPANT_M || a.crop.heightM <= b.crop.heightM) return [];
+  if (a.crop.spreadM <= b.crop.spreadM || growsNothing(b.crop)) return [];
+  const { apartM } = apart(quick, slow);
+  if (apartM === 0 || (a.crop.spreadM + b.crop.spreadM) / 2 <= MAY_TOUCH * apartM) return [];
+  const to = Math.min(a.endDay, b.endDay);
+  for (let day = Math.max(today, a.startDay, b.startDay); day + LEAST_DAYS <= to; day += STEP)
+    if ((widthOn(a, day) + widthOn(b, day)) / 2 > MAY_TOUCH * apartM) {
+      const ids = [b.planting.id, a.planting.id];
+      return [quarrel('crowded', quick.bed.id, ids, [day, to], { apartM, days: to - day })];
+    }
+  return [];
+}
+
 function outgrows({ bed, strip }: Standing, today: number): Quarrel[] {
   if (bed.headroomM === null || strip.crop.heightM <= bed.headroomM + 0.1) return [];
   for (let day = Math.max(today, strip.startDay); day <= strip.endDay; day += STEP)
@@ -121,7 +145,7 @@ function between(latitude: number, a: Standing, b: Standing, today: number): Qua
   if (!mine) known.set(a.strip, (mine = new WeakMap()));
   const found = mine.get(b.strip);
   if (found?.of === of && found.bed === b.bed) return found.quarrels;
-  const quarrels = [...shades(latitude, a, b, today), ...swamps(a, b, today)];
+  const quarrels = [...shades(latitude, a, b, today), ...swamps(a, b, today), ...crowds(a, b, today)];
   mine.set(b.strip, { of, bed: b.bed, quarrels });
   return quarrels;
 }

@@ -60,7 +60,10 @@ export function batchesOf(strips: readonly Strip[], today = -Infinity): Batch[] 
     });
 }
 
-/** Trays of a batch on a day; 0 before it is sown and once it is planted. Example: 90 cells in trays of 84 are two. */
+/**
+ * Trays of a batch on a day; 0 before it is sown and once it is planted. Example: 90 cells in trays of 84 are two.
+ * @example traysOn({ sowDay: 0, plantDay: 40, prickDay: null, cells: 90 }, 10, 84) // 2
+ */
 export function traysOn(b: Batch, day: number, trayCells: number): number {
   if (day < b.fromDay || day >= b.plantDay) return 0;
   const thick = b.prickDay !== null && day < b.prickDay;

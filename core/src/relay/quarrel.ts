@@ -9,9 +9,15 @@ export const RULES = [
   'hungry',
   'shaded',
   'swamped',
+  'crowded',
+  'under',
   'too-tall',
+  'reach',
+  'walks',
   'fails',
   'rotation',
+  'not-hot',
+  'crosses',
   'glut',
   'trays',
 ] as const;
@@ -29,6 +35,7 @@ export interface Quarrel {
   values: Record<string, number | string>;
 }
 
+/** @example quarrel('fails', 'b', ['q', 'p'], [1, 2], {}).id // 'fails p q' */
 export const quarrel = (
   rule: RuleId,
   bedId: string | null,

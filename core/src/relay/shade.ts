@@ -57,6 +57,7 @@ function raysOf(latitude: number, day: number, azimuthDeg: number): Rays {
 /**
  * `overM` is how much higher the tall row is, `apartM` how far away, `azimuthDeg` in which direction from the short one (clockwise
  * from north). Example: 1.5 m of crop, half a metre south, at 45° N: at noon of the equinox its shadow is 1.5 m long.
+ * @example shadeOn(45, 20600, 0, 1, 180).hours // 0
  */
 export function shadeOn(
   latitude: number,
@@ -76,7 +77,10 @@ export function shadeOn(
   };
 }
 
-/** How much higher the tall row may be for no more than `hours` of shade, m. */
+/**
+ * How much higher the tall row may be for no more than `hours` of shade, m.
+ * @example mayBeOver(45, 80, 0.5, 90, 2) > mayBeOver(45, 80, 0.5, 90, 0) // true
+ */
 export function mayBeOver(
   latitude: number,
   day: number,

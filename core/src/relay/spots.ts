@@ -53,7 +53,7 @@ const LEAST_M = 0.3;
 
 /**
  * Whole rows while they are needed, the last one as long as it has to be.
- * @example spotsFor([bed of 4 rows, 10 m], [], 'house', 15, '2027-03-01', '2027-06-01') // rows 1 to 2 of 7.5 m
+ * @example spotsFor([{ id: 'b', structureId: 'house', rows: 4, lengthM: 10 }], [], 'house', 15, '2027-03-01', '2027-06-01').leftM // 0
  */
 export function spotsFor(
   beds: readonly RelayBed[],

@@ -33,6 +33,7 @@ export interface Week {
   cells: number;
 }
 
+/** @example metresOf(aStrip(aBedOf('b'), 'kale', [1, 2], ['2027-03-01', null], null)) // 20 */
 export const metresOf = (s: Strip): number => s.planting.lengthM * rowCount(s.planting);
 
 /** Of all that a metre bears: what a year of this quality leaves, by the odds of the day it was begun on. */
@@ -45,7 +46,10 @@ export function kgBetween(s: Strip, from: number, to: number, shift = 0): number
   return bears(s) * Math.max(0, takenBy(s, b - shift) - takenBy(s, a - shift));
 }
 
-/** Days that an early and a late year differ by. */
+/**
+ * Days that an early and a late year differ by.
+ * @example shifts(aStrip(aBedOf('b'), 'spinach', [1, 1], ['2027-03-01', '2027-07-01'], evenOutlook(60))) // [-5, 5]
+ */
 export function shifts(s: Strip): [number, number] {
   const r = s.odds?.ready;
   if (!r || r.middle === null) return [0, 0];
@@ -96,7 +100,10 @@ export function askedIn(demand: readonly Demand[], fromDay: number): Map<string,
   return out;
 }
 
-/** Of what is asked for, what is not there: each crop by itself, then everything by what is left. */
+/**
+ * Of what is asked for, what is not there: each crop by itself, then everything by what is left.
+ * @example shortOf(new Map([['', 6]]), new Map([['kale', 2]])) // 4
+ */
 export function shortOf(asked: ReadonlyMap<string, number>, kgOf: ReadonlyMap<string, number>): number {
   let [short, used, all] = [0, 0, 0];
   for (const kg of kgOf.values()) all += kg;
@@ -109,6 +116,7 @@ export function shortOf(asked: ReadonlyMap<string, number>, kgOf: ReadonlyMap<st
   return short + Math.max(0, (asked.get('') ?? 0) - (all - used));
 }
 
+/** @example supply(aYear([], []), 0, 3).length // 3 */
 export function supply(year: RelayYear, fromDay: number, weeks: number): Week[] {
   return Array.from({ length: weeks }, (_, w): Week => {
     const [a, b] = [fromDay + w * WEEK, fromDay + (w + 1) * WEEK];

@@ -9,6 +9,7 @@ import type { How } from '../growth/course';
 import { rowAt } from '../windows/farm';
 import type { DateRow } from '../windows/dates';
 import { courseOf, dayOf, isoOf, type Course, type MeanYear } from './course';
+import { ripeDayOf } from './flowering';
 
 export interface RelayBed {
   id: string;
@@ -23,7 +24,26 @@ export interface RelayBed {
   acrossM: number;
   /** What stands over it: the lowest of it, m; null in the open. */
   headroomM: number | null;
+  /** Its middle on the farm, m east and north of the farm's own point. */
+  xM: number;
+  yM: number;
+  /** Whether one can walk along its first row's side, and along its last's. */
+  paths: readonly [boolean, boolean];
+  /** Crates or a bench: its soil goes with it, and the day on which that was last new. */
+  bench: boolean;
+  mixOn: string | null;
 }
+
+/** A bed of which nobody says where it lies: alone, with a path on both sides. */
+export const UNPLACED = {
+  turnDeg: 0,
+  acrossM: 0,
+  xM: 0,
+  yM: 0,
+  paths: [true, true],
+  bench: false,
+  mixOn: null,
+} as const;
 
 /** What is known of a crop in a place, whatever the day it is begun on. */
 export interface Outlook {
@@ -46,6 +66,7 @@ export interface Strip extends Course {
 /** What a strip takes for the length of a planting of which nothing is known, days. */
 const UNKNOWN_DAYS = 60;
 
+/** @example aStrip(aBedOf('b'), 'kale', [1, 2], ['2027-03-01', '2027-04-01'], null).clears // true */
 export function strip(planting: Planting, crop: Crop, how: How, outlook: Outlook | null): Strip {
   const startDay = dayOf(planting.plantedOn);
   const odds = outlook ? rowAt(outlook.rows, dayOfYear(planting.plantedOn)) : null;
@@ -56,7 +77,9 @@ export function strip(planting: Planting, crop: Crop, how: How, outlook: Outlook
       })
     : { startDay, upDay: startDay, readyDay: null, cutDays: [], overDay: null };
   const cleared = planting.clearedOn === null ? null : dayOf(planting.clearedOn);
-  const endDay = cleared ?? course.overDay ?? startDay + UNKNOWN_DAYS;
+  // what is kept for seed stands until that is ripe
+  const over = planting.forSeed ? ripeDayOf(crop, course) : course.overDay;
+  const endDay = cleared ?? over ?? startDay + UNKNOWN_DAYS;
   return {
     planting,
     crop,
@@ -89,17 +112,27 @@ export interface RelayYear {
   risk: number;
 }
 
-/** Rows that two plantings of one bed share. */
+/**
+ * Rows that two plantings of one bed share.
+ * @example sharedRows({ fromRow: 1, toRow: 3 }, { fromRow: 3, toRow: 4 }) // 1
+ */
 export const sharedRows = (a: Planting, b: Planting): number =>
   Math.max(0, Math.min(a.toRow, b.toRow) - Math.max(a.fromRow, b.fromRow) + 1);
 
+/** @example rowCount({ fromRow: 2, toRow: 4 }) // 3 */
 export const rowCount = (p: Planting): number => p.toRow - p.fromRow + 1;
 
-/** A row's place across its bed from its middle, m. */
+/**
+ * A row's place across its bed from its middle, m.
+ * @example rowAcross({ widthM: 1.2, rows: 4 }, 1) // -0.45
+ */
 export const rowAcross = (bed: RelayBed, row: number): number =>
   (row - 0.5) * (bed.widthM / bed.rows) - bed.widthM / 2;
 
-/** Share of years in which it can be picked by a day: its tenth, middle and ninth tenth, joined by lines. */
+/**
+ * Share of years in which it can be picked by a day: its tenth, middle and ninth tenth, joined by lines.
+ * @example readyBy(aStrip(aBedOf('b'), 'spinach', [1, 1], ['2027-03-01', null], evenOutlook(60)), Date.parse('2027-04-30') / 86400000) // 0.5
+ */
 export function readyBy(s: Strip, day: number): number | null {
   if (!s.odds) return null;
   const { early, middle, late } = s.odds.ready;
@@ -117,7 +150,7 @@ export function readyBy(s: Strip, day: number): number | null {
 
 /** Share of what it bears that is picked by a day, 0 to 1: from the first picking evenly until it is over, or all out by its clearing. */
 export function takenBy(s: Strip, day: number): number {
-  if (s.readyDay === null || s.overDay === null || day <= s.readyDay) return 0;
+  if (s.planting.forSeed || s.readyDay === null || s.overDay === null || day <= s.readyDay) return 0;
   const whole = s.crop.habit === 'whole' || s.crop.habit === 'roots';
   const last = whole && s.clears ? Math.min(s.overDay, s.endDay) : s.overDay;
   return Math.min(1, (day - s.readyDay) / Math.max(1, last - s.readyDay));

@@ -1,17 +1,32 @@
 /** The board as the screen reads it: rows and their directions, plantings, and what each crop does in its place. */
 import { cellsInAll, type RelayOutlook, type RelayView } from '@fogata/contract';
-import { bedCentres, cropOf, kindOf, layoutOf, type Planting } from '@fogata/core';
+import {
+  bedCentres,
+  cropOf,
+  kindOf,
+  layoutOf,
+  onFarm,
+  pathsOf,
+  type Placed,
+  type Planting,
+} from '@fogata/core';
 import type { RelayBed } from '@fogata/core/relay';
 import { asUsed, howOf, type SeasonPlace, frostShare } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
 import type { SeasonAnswer, SeasonBook } from '../season/book';
 import { groundOf, placesBy, questionOf } from '../season/views';
 
+function middleOf(at: Placed | undefined, c: { alongM: number; acrossM: number } | undefined) {
+  const [xM, yM] = at && c ? onFarm(at, c.alongM, c.acrossM) : [0, 0];
+  return { xM, yM };
+}
+
 export function relayBeds(data: FarmData): RelayBed[] {
   const layout = layoutOf(data.structures);
   return data.structures.flatMap((s) => {
     const own = data.beds.filter((b) => b.structureId === s.id);
     const centres = bedCentres(s, own);
+    const paths = pathsOf(s, own);
     return own.map((b): RelayBed => ({
       id: b.id,
       name: b.name,
@@ -23,6 +38,10 @@ export function relayBeds(data: FarmData): RelayBed[] {
       turnDeg: layout.get(s.id)?.turnDeg ?? 90,
       acrossM: centres.get(b.id)?.acrossM ?? 0,
       headroomM: s.kind === 'open' ? null : s.heightM,
+      ...middleOf(layout.get(s.id), centres.get(b.id)),
+      paths: paths.get(b.id) ?? [true, true],
+      bench: b.on === 'bench',
+      mixOn: b.mixOn ?? null,
     }));
   });
 }

@@ -153,7 +153,9 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
                   <G key={s.planting.id}>
                     <StripDrawing
                       strip={s}
-                      x={x}
+                      from={from}
+                      to={to}
+                      px={px}
                       ground={ground}
                       most={LANE - 22}
                       theme={theme}
@@ -230,7 +232,10 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
             key={`${bed.id} ${lane.fromRow}`}
             top={ground - LANE + 6}
             width={days * px}
-            onPress={() => onRow(bed.id, lane.fromRow, lane.toRow)}
+            bedId={bed.id}
+            fromRow={lane.fromRow}
+            toRow={lane.toRow}
+            onRow={onRow}
             label={`${bed.name}, ${rowsWords(lane)}: what next?`}
           />,
           ...lane.strips.map((s) => (
@@ -242,7 +247,9 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
               width={Math.max(14, x(s.endDay) - x(s.startDay))}
               top={ground - LANE + 6}
               px={px}
-              board={board}
+              hand={board.hand}
+              held={board.held?.id === s.planting.id ? board.held : null}
+              today={view.today}
               chosen={s.planting.id === chosen}
               onChoose={onChoose}
             />

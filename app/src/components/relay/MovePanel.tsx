@@ -1,5 +1,5 @@
 /** One planting of the board: its days by steppers, what it has against it, and what it gives. */
-import { isoOf, kgBetween, type Strip } from '@fogata/core/relay';
+import { flowersOf, isoOf, kgBetween, underChoices, type Strip } from '@fogata/core/relay';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
@@ -24,6 +24,23 @@ function course(s: Strip): string {
       : 'Its place is still being worked out.';
   const cut = s.endDay <= s.readyDay ? ' It is cleared before that.' : '';
   return `${upper(s.how === 'sow' ? `up on ${day(s.upDay)}, ready` : 'ready')} on ${day(s.readyDay)} in the middle year${s.overDay !== null && s.overDay < s.endDay ? `, over on ${day(s.overDay)}` : ''}.${cut}`;
+}
+
+/** What else its rows could carry, and when it flowers where it is kept for seed. */
+function besides(s: Strip, today: number): string[] {
+  const flowers = s.planting.forSeed ? flowersOf(s) : null;
+  const under = underChoices(s, today);
+  const [first] = under;
+  return [
+    ...(flowers
+      ? [
+          `For seed: in flower from ${day(flowers.fromDay)} to ${day(flowers.toDay)}, ripe about ${day(s.endDay)}.`,
+        ]
+      : []),
+    ...(first
+      ? [`From ${day(first.fromDay)} on may be sown under it: ${under.map((u) => u.crop.name).join(', ')}.`]
+      : []),
+  ];
 }
 
 export function MovePanel({
@@ -51,6 +68,11 @@ export function MovePanel({
       <Text>
         {`${s.odds ? `Begun then it comes off in ${ofHundred(s.odds.success)}. ` : ''}${course(s)}${kg > 0 ? ` About ${format.mass(kg)}.` : ''}`}
       </Text>
+      {besides(s, year.today).map((line) => (
+        <Text key={line} kind="small" tone="quiet">
+          {line}
+        </Text>
+      ))}
       {against.map((q) => {
         const { what, instead } = quarrelWords(q, year, units);
         return (

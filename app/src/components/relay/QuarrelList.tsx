@@ -23,12 +23,18 @@ const ORDER = [
   'fails',
   'starved',
   'swamped',
+  'crosses',
   'too-tall',
+  'crowded',
+  'under',
   'trays',
   'glut',
   'shaded',
   'hungry',
   'rotation',
+  'not-hot',
+  'reach',
+  'walks',
 ];
 const FIRST = 6;
 

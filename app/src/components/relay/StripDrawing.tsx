@@ -3,6 +3,7 @@
  * at each cut, a fall when it is cleared. Its height is the crop's.
  */
 import { heightOn, type Strip } from '@fogata/core/relay';
+import { memo } from 'react';
 import { Circle, G, Line, Path } from 'react-native-svg';
 import type { Palette } from '../../theme/tokens';
 
@@ -12,7 +13,10 @@ export const drawnHeight = (heightM: number, most: number): number =>
 
 export interface StripDrawingProps {
   strip: Strip;
-  x: (day: number) => number;
+  /** First and last day of the board, and how wide a day is, px. */
+  from: number;
+  to: number;
+  px: number;
   /** The ground line and the room over it, px. */
   ground: number;
   most: number;
@@ -23,7 +27,18 @@ export interface StripDrawingProps {
 
 const STEP_DAYS = 4;
 
-export function StripDrawing({ strip: s, x, ground, most, theme, chosen, quarrels }: StripDrawingProps) {
+export const StripDrawing = memo(function StripDrawing({
+  strip: s,
+  from: first,
+  to: last,
+  px,
+  ground,
+  most,
+  theme,
+  chosen,
+  quarrels,
+}: StripDrawingProps) {
+  const x = (day: number) => (Math.min(last, Math.max(first, day)) - first) * px;
   const scale = drawnHeight(s.crop.heightM, most) / Math.max(0.01, s.crop.heightM);
   const y = (day: number) => ground - heightOn(s.crop, s, day) * scale;
   const up = s.upDay ?? s.endDay;
@@ -84,4 +99,4 @@ export function StripDrawing({ strip: s, x, ground, most, theme, chosen, quarrel
       ) : null}
     </G>
   );
-}
+});

@@ -8,7 +8,7 @@ import { Amount, Choose, Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
-import { remakeIn } from './board';
+import { refillingIn, remakeIn } from './board';
 import type { Board } from './useBoard';
 import { wrongDetail, wrongSentence, wrongTitle } from './wrongWords';
 
@@ -35,8 +35,8 @@ function Asked({ board, strip }: { board: Board; strip: Strip }) {
     [strip, what, days],
   );
   const answers = useMemo(
-    () => (year && view ? whatMoves(year, wrong, remakeIn(view)) : []),
-    [year, view, wrong],
+    () => (year && view ? whatMoves(year, wrong, remakeIn(view), refillingIn(view, strip)) : []),
+    [year, view, wrong, strip],
   );
   if (!year || !view) return null;
   return (
@@ -77,14 +77,7 @@ function Asked({ board, strip }: { board: Board; strip: Strip }) {
             <Button
               label="Do it"
               hint={wrongTitle(a)}
-              onPress={() => {
-                void (async () => {
-                  for (const p of a.moves) {
-                    const before = board.standing(p.id);
-                    if (before && !(await board.put(before, p))) return;
-                  }
-                })();
-              }}
+              onPress={() => void board.putAll(a.moves)}
               testID="wrong-do"
             />
           ) : null}
@@ -92,7 +85,7 @@ function Asked({ board, strip }: { board: Board; strip: Strip }) {
       ))}
       <Text kind="small" tone="quiet">
         By the crops’ worth, what is taken of each by its clearing, and the odds of the day it would be begun
-        on. For a stand with gaps, or to sow it again, ask the planting itself.
+        on. For a stand with gaps ask the planting itself.
       </Text>
     </View>
   );

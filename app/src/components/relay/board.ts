@@ -4,8 +4,17 @@
  * clearing; `lanesOf` gives a bed's rows as they are shared.
  */
 import type { RelayView } from '@fogata/contract';
-import { addDays, cropOf, kindOf, type Planting } from '@fogata/core';
-import { dayOf, sharedRows, strip, type Outlook, type RelayYear, type Strip } from '@fogata/core/relay';
+import { addDays, cropOf, isCrop, kindOf, type Planting } from '@fogata/core';
+import {
+  dayOf,
+  sharedRows,
+  strip,
+  type Outlook,
+  type Refilling,
+  type RelayYear,
+  type Strip,
+} from '@fogata/core/relay';
+import { newId } from '../../data/id';
 import { howOf } from '@fogata/core/season';
 
 /** Plantings as they are on the board: moved here, and not yet said by the server. */
@@ -16,7 +25,10 @@ const made = new WeakMap<Planting, { outlook: Outlook | null; strip: Strip }>();
 export function yearOf(view: RelayView, moved: Moved): RelayYear {
   const outlooks = new Map(view.outlooks.map((o) => [`${o.structureId} ${o.crop} ${o.how}`, o]));
   const bedOf = new Map(view.beds.map((b) => [b.id, b]));
-  const strips = view.plantings.flatMap((kept): Strip[] => {
+  const there = new Set(view.plantings.map((p) => p.id));
+  // what was added here and is not with the server yet
+  const added = [...moved.values()].filter((p) => !there.has(p.id));
+  const strips = [...view.plantings, ...added].flatMap((kept): Strip[] => {
     const planting = moved.get(kept.id) ?? kept;
     const bed = bedOf.get(planting.bedId);
     if (!bed) return [];
@@ -50,6 +62,15 @@ export function remakeIn(view: RelayView): (p: Planting) => Strip {
     const outlook = view.outlooks.find((o) => o.structureId === at && o.crop === kindOf(p) && o.how === how);
     return strip(p, crop, how, outlook ?? null);
   };
+}
+
+/** What may be begun in a planting's rows: crops whose odds are known in its place. */
+export function refillingIn(view: RelayView, s: Strip): Refilling {
+  const at = view.beds.find((b) => b.id === s.planting.bedId)?.structureId;
+  const crops = new Set(
+    view.outlooks.filter((o) => o.structureId === at && isCrop(o.crop)).map((o) => o.crop),
+  );
+  return { newId, crops: [...crops] };
 }
 
 /** Whether it may be moved at all: what is in the ground stays where it is, only its clearing is still open. */

@@ -1,6 +1,14 @@
 /** The board's words: what plantings have against each other and what would end it, what the board opens with. */
 import { cropById, type Segment } from '@fogata/core';
-import { isoOf, type Post, type Quarrel, type RelayYear, type Strip, type Week } from '@fogata/core/relay';
+import {
+  isoOf,
+  type Against,
+  type Post,
+  type Quarrel,
+  type RelayYear,
+  type Strip,
+  type Week,
+} from '@fogata/core/relay';
 import { dayShort, dayWords, FAILURE, upper } from '../season/seasonWords';
 
 export interface Said {
@@ -17,6 +25,40 @@ const ORDINAL = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'se
 export interface Units {
   metres: (m: number) => string;
   kilos: (kg: number) => string;
+}
+
+const UNDER: Record<Against, string> = {
+  lifted: 'what is lifted takes it along',
+  dark: 'too little light is left under the leaves',
+  taller: 'it grows over what it stands under',
+  'too-early': 'the old one is still too young and would be overgrown',
+};
+const underInstead = (q: Quarrel): { instead: string } => {
+  const from = q.values['fromDay'] as number;
+  return {
+    instead:
+      q.values['against'] === 'too-early' && from > 0
+        ? `Sow it from ${shortDay(from)} on.`
+        : 'Take a lower one, or sow it when the rows are clear.',
+  };
+};
+const CARRIED = { itself: 'the flowers themselves', insects: 'insects', wind: 'winds' } as const;
+
+/** Another bed of the same place in which no kin stood in all those years: "; S4 is free of it". */
+function freeFor(q: Quarrel, year: RelayYear): string {
+  const s = year.strips.find((x) => x.planting.id === q.plantings[0]);
+  const here = year.beds.find((b) => b.id === q.bedId);
+  if (!s || !here) return '';
+  const since = s.startDay - (q.values['yearsAway'] as number) * 366;
+  const free = year.beds.find(
+    (b) =>
+      b.id !== here.id &&
+      b.structureId === here.structureId &&
+      !year.strips.some(
+        (o) => o.planting.bedId === b.id && o.endDay > since && o.crop.family === s.crop.family,
+      ),
+  );
+  return free ? `; ${free.name} has had none of it` : '';
 }
 
 export function quarrelWords(q: Quarrel, year: RelayYear, units: Units): Said {
@@ -63,6 +105,42 @@ export function quarrelWords(q: Quarrel, year: RelayYear, units: Units): Said {
         what: `${bed}: ${name(1)} under ${name(0)} from ${shortDay(q.fromDay)}; ${units.metres(num('roomM'))} are wanted between them, ${units.metres(num('apartM'))} are there.`,
         instead: `Clear ${name(1)} by then, or give ${name(0)} another place.`,
       };
+    case 'crowded':
+      return {
+        what: `${bed}: ${name(1)} closes over ${name(0)} from ${shortDay(q.fromDay)}, which stands ${num('days')} days longer.`,
+        instead: `Pull ${name(0)} by then, or leave a row free between them.`,
+      };
+    case 'under':
+      return {
+        what: `${bed}: ${name(1)} under ${name(0)}: ${UNDER[v['against'] as Against]}.`,
+        ...underInstead(q),
+      };
+    case 'reach':
+      return {
+        what:
+          num('wall') === 1
+            ? `${bed}: ${name(1)} is picked behind ${name(0)}, which stands in the way.`
+            : `${bed}: ${name(0)} is picked ${units.metres(num('awayM'))} from the path; an arm reaches ${units.metres(num('reachM'))}.`,
+        instead:
+          num('wall') === 1
+            ? 'Put the tall on the other side, or what is picked once behind it.'
+            : 'Give the middle rows to what is picked once, or lay a board across.',
+      };
+    case 'walks':
+      return {
+        what: `${cropById(v['crop'] as string).name} is picked in ${num('places')} places from ${shortDay(q.fromDay)} to ${shortDay(q.toDay)}: about ${num('minutes').toFixed(0)} minutes a week on the way.`,
+        instead: 'Bring its sowings nearer to each other, or pick the far one once a week.',
+      };
+    case 'not-hot':
+      return {
+        what: `${bed}: solarised for ${num('hotDays')} days of high summer; ${num('wantedDays')} are wanted before it does anything.`,
+        instead: 'Let the film lie longer, in the hottest weeks, on wet soil.',
+      };
+    case 'crosses':
+      return {
+        what: `${bed}: ${name(1)} for seed flowers with ${name(0)} for ${num('days')} days, ${units.metres(num('distanceM'))} away; ${CARRIED[v['by'] as keyof typeof CARRIED]} carry ${v['species'] as string} ${units.metres(num('apartM'))}.`,
+        instead: `Clear ${name(0)} by ${shortDay(q.fromDay)}, or keep the seed of one of them in another year.`,
+      };
     case 'too-tall':
       return {
         what: `${bed}: ${name(0)} at ${units.metres(num('heightM'))} with ${units.metres(num('headroomM'))} over the bed.`,
@@ -76,7 +154,10 @@ export function quarrelWords(q: Quarrel, year: RelayYear, units: Units): Said {
     case 'rotation':
       return {
         what: `${bed}: ${v['family'] as string} for the ${ORDINAL[num('nth') + 0] ?? `${num('nth')}th`} year running; ${v['disease'] as string} stays in the soil ${num('yearsAway')} years.`,
-        instead: 'Give it to another family, or rest it.',
+        instead:
+          num('bench') === 1
+            ? `Fill the crates anew, or give them to another family${freeFor(q, year)}.`
+            : `Give it to another family${freeFor(q, year)}, or rest it; four hot weeks under film count as well.`,
       };
     case 'glut':
       return {
@@ -151,3 +232,14 @@ export function boardSentence(
   if (n > 0) out.push(plain(`${n === 1 ? 'One thing' : `${n} things`} to look at.`));
   return out.map((s, i) => (i === 0 ? { ...s, text: upper(s.text) } : s));
 }
+
+/** A move that waited for signal and was not made. */
+export const leftWords = (crop: string, why: string | null): string =>
+  why === null
+    ? `${upper(crop)} was changed elsewhere while this device had no signal: it stands as it was changed there.`
+    : `${upper(crop)}: ${why}`;
+
+export const awayWords = (waiting: number): string =>
+  waiting === 0
+    ? 'No signal: the board as it was read last. What you move is kept here and sent later.'
+    : `No signal: ${waiting === 1 ? 'one move is' : `${waiting} moves are`} kept here and sent when it is back.`;

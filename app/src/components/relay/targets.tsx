@@ -1,12 +1,13 @@
 /** Where rows and strips are taken hold of. A strip's whole moves it, its right end moves its clearing; keys do the same. */
+import type { Planting } from '@fogata/core';
 import { isoOf, type Strip } from '@fogata/core/relay';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Platform, StyleSheet, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTheme } from '../../theme/theme';
 import { dayShort } from '../season/seasonWords';
 import { mayMove, movedBy } from './board';
-import type { Board } from './useBoard';
+import type { Hand } from './useBoard';
 
 /** Height of a row of the board, px. */
 export const LANE = 54;
@@ -14,15 +15,21 @@ export const LANE = 54;
 export const rowsWords = (l: { fromRow: number; toRow: number }): string =>
   l.fromRow === l.toRow ? `row ${l.fromRow}` : `rows ${l.fromRow}–${l.toRow}`;
 
-export function RowTarget({
+export const RowTarget = memo(function RowTarget({
   top,
   width,
-  onPress,
+  bedId,
+  fromRow,
+  toRow,
+  onRow,
   label,
 }: {
   top: number;
   width: number;
-  onPress: () => void;
+  bedId: string;
+  fromRow: number;
+  toRow: number;
+  onRow: (bedId: string, fromRow: number, toRow: number) => void;
   label: string;
 }) {
   return (
@@ -30,10 +37,10 @@ export function RowTarget({
       role="button"
       aria-label={label}
       style={[styles.target, { top, left: 0, width, height: LANE - 4 }]}
-      {...({ tabIndex: -1, onClick: onPress } as object)}
+      {...({ tabIndex: -1, onClick: () => onRow(bedId, fromRow, toRow) } as object)}
     />
   );
-}
+});
 
 interface TargetProps {
   strip: Strip;
@@ -42,27 +49,30 @@ interface TargetProps {
   width: number;
   top: number;
   px: number;
-  board: Board;
+  hand: Hand;
+  /** This strip's planting as it was when it was taken hold of. */
+  held: Planting | null;
+  today: string;
   chosen: boolean;
   onChoose: (id: string | null) => void;
 }
 
 /** Where a strip is taken hold of: the whole of it moves it, its right end moves its clearing. */
-export function StripTarget({
+export const StripTarget = memo(function StripTarget({
   strip: s,
   bedName,
   left,
   width,
   top,
   px,
-  board,
+  hand,
+  held,
+  today,
   chosen,
   onChoose,
 }: TargetProps) {
   const theme = useTheme();
   const [focus, setFocus] = useState(false);
-  const today = board.view!.today;
-  const held = board.held?.id === s.planting.id ? board.held : null;
   const moved = (by: number, edge: 'all' | 'end') =>
     movedBy(held ?? s.planting, by, edge, today, isoOf(s.endDay));
   const pan = (edge: 'all' | 'end') =>
@@ -71,27 +81,27 @@ export function StripTarget({
       .minDistance(4)
       .activeOffsetX([-4, 4])
       .onStart(() => {
-        board.grab(s.planting);
+        hand.grab(s.planting);
         onChoose(s.planting.id);
       })
-      .onUpdate((e) => board.show(moved(Math.round(e.translationX / px), edge)))
+      .onUpdate((e) => hand.show(moved(Math.round(e.translationX / px), edge)))
       .onEnd((e) => {
         const after = moved(Math.round(e.translationX / px), edge);
-        board.grab(null);
+        hand.grab(null);
         if (held && (after.plantedOn !== held.plantedOn || after.clearedOn !== held.clearedOn))
-          void board.put(held, after);
+          void hand.put(held, after);
       });
   const onKey = (e: { key: string; shiftKey: boolean; preventDefault: () => void }) => {
     const by = { ArrowLeft: -1, ArrowRight: 1 }[e.key];
     if (e.key === 'Enter' || e.key === ' ') onChoose(chosen ? null : s.planting.id);
     else if (e.key === 'Escape') onChoose(null);
     else if (by !== undefined)
-      void board.put(
+      void hand.put(
         s.planting,
         movedBy(s.planting, by * (e.shiftKey ? 7 : 1), 'all', today, isoOf(s.endDay)),
       );
     else if (e.key === '[' || e.key === ']')
-      void board.put(s.planting, movedBy(s.planting, e.key === '[' ? -7 : 7, 'end', today, isoOf(s.endDay)));
+      void hand.put(s.planting, movedBy(s.planting, e.key === '[' ? -7 : 7, 'end', today, isoOf(s.endDay)));
     else return;
     e.preventDefault();
   };
@@ -138,6 +148,6 @@ export function StripTarget({
       </GestureDetector>
     </>
   );
-}
+});
 
 const styles = StyleSheet.create({ target: { position: 'absolute' } });

@@ -1,5 +1,5 @@
 /** What goes wrong, in words: what an answer does to which planting, and what it is worth. */
-import type { Segment } from '@fogata/core';
+import { cropById, type Planting, type Segment } from '@fogata/core';
 import { dayOf, type GoneWrong, type RelayYear, type WentWrong } from '@fogata/core/relay';
 import type { Format } from '../../data/format';
 import { dayShort, upper } from '../season/seasonWords';
@@ -7,11 +7,12 @@ import { dayShort, upper } from '../season/seasonWords';
 const short = (date: string | null) => (date === null ? '' : dayShort(date.slice(5)));
 
 /** "Lettuce 9 days later, on 2 May". */
-function moveWords(p: GoneWrong['moves'][number], year: RelayYear): string {
+export function moveWords(p: Planting, year: RelayYear): string {
   const s = year.strips.find((x) => x.planting.id === p.id);
   const was = s?.planting;
-  const name = s?.crop.name ?? 'a planting';
-  if (!was) return name;
+  if (!was)
+    return `${cropById(p.crop).name}, ${p.lengthM === 0 ? '' : `${p.fromRow === p.toRow ? 'one row' : `${p.toRow - p.fromRow + 1} rows`} `}on ${short(p.plantedOn)}`;
+  const name = s.crop.name;
   if (p.bedId !== was.bedId) {
     const bed = year.beds.find((b) => b.id === p.bedId)?.name ?? '';
     return `${name} in ${bed}, from row ${p.fromRow}`;
@@ -28,6 +29,9 @@ const TITLE: Record<GoneWrong['kind'], string> = {
   elsewhere: 'put the next in other rows',
   sooner: 'begin the next sooner',
   'leave-out': 'leave the next out',
+  spares: 'plant the spares from its trays first',
+  again: 'begin the same again',
+  other: 'put something else in until the next',
 };
 export const wrongTitle = (a: GoneWrong): string => upper(TITLE[a.kind]);
 

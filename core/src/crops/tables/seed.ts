@@ -113,4 +113,9 @@ phacelia         | 10    | dark   | 1     | 1.8   | 85   | 4    | 8  | -        
 white-mustard    | 15    | either | 1     | 6     | 90   | 5    | 9  | clubroot           | 3     | no   | -   | -
 field-bean       | 60    | dark   | 1     | 500   | 88   | 5    | 5  | root rots, rust    | 4     | no   | -   | -
 buckwheat        | 25    | dark   | 1     | 28    | 88   | 3    | 6  | -                  | 1     | no   | -   | -
+rest             | -     | -      | 1     | -     | -    | -    | 0  | -                  | 0     | no   | -   | -
+solarised        | -     | -      | 1     | -     | -    | -    | 0  | -                  | 0     | no   | -   | -
+dahlia-boxed     | -     | -      | 1     | -     | -    | -    | 0  | -                  | 0     | no   | -   | -
+potato-boxed     | -     | -      | 1     | -     | -    | -    | 0  | -                  | 0     | no   | -   | -
+corms-boxed      | -     | -      | 1     | -     | -    | -    | 0  | -                  | 0     | no   | -   | -
 `;

@@ -110,5 +110,10 @@ crimson-clover   | crimson clover           | Fabaceae       | manure     | surv
 phacelia         | phacelia                 | Boraginaceae   | manure     | survive | none   | 0.4    | 0.20   | 0.04    | 5      | 0.7   | -    | -    | 1     |                |
 white-mustard    | white mustard            | Brassicaceae   | manure     | survive | none   | 0.5    | 0.15   | 0.04    | 5      | 0.7   | -    | -    | 1     |                |
 field-bean       | field beans              | Fabaceae       | manure     | survive | none   | 0.5    | 0.25   | 0.12    | 4      | 0.6   | -    | -    | 1     |                |
+rest             | rest, nothing grown      | none           | rest       | survive | none   | 0.02   | 0.02   | 0.02    | 4      | 0     | -    | -    | 0     |                |
+solarised        | solarised under film     | none           | rest       | survive | none   | 0.02   | 0.02   | 0.02    | 4      | 0     | -    | -    | 0     |                |
+dahlia-boxed     | dahlia tubers in boxes   | none           | stored     | survive | none   | 0.05   | 0.02   | 0.02    | 4      | 0.3   | -    | -    | 15    | outermost frosted | rotten
+potato-boxed     | seed potatoes in boxes   | none           | stored     | survive | none   | 0.05   | 0.02   | 0.02    | 4      | 0.3   | -    | -    | 6     | outermost frosted | rotten
+corms-boxed      | corms and bulbs in boxes | none           | stored     | survive | none   | 0.05   | 0.02   | 0.02    | 4      | 0.3   | -    | -    | 10    | outermost frosted | rotten
 buckwheat        | buckwheat                | Polygonaceae   | manure     | grow    | none   | 0.5    | 0.20   | 0.05    | 5      | 0.7   | -    | -    | 1     |                |
 `;
