@@ -1,7 +1,5 @@
 /** A bed. It answers: what does this bed need so that the night comes out right? It opens with its size and its sheet. */
 import {
-  fitCover,
-  isFit,
   sheetFor,
   USUAL_SIDE_M,
   usualBed,
@@ -17,12 +15,14 @@ import { View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { NoteField } from '../components/ui/Field';
-import { Amount, Choose, Degrees, Fold, Metres } from '../components/ui/Fields';
-import { Loading, Page, Row, TopLine } from '../components/ui/Page';
+import { Amount, Choose, Degrees, Metres } from '../components/ui/Fields';
+import { Loading, Page, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
-import { PartTitle, Text } from '../components/ui/Text';
+import { BedCrates, cratesSaid } from '../components/plan/BedCrates';
+import { WhatFits } from '../components/plan/WhatFits';
+import { FORM_WIDTH, Steps } from '../components/ui/Steps';
 import { useFormat, type Format } from '../data/format';
-import { useBeds, useKit } from '../data/hooks';
+import { useBeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { copyBed, nextName, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
@@ -40,42 +40,13 @@ function opening(b: Bed, owner: Structure, format: Format): string {
   return `${size}. A sheet over its hoops is ${format.metres(sheet.lengthM)} × ${format.metres(sheet.widthM)}.`;
 }
 
-/** Which sheets in stock go on it: alone, overlapped, or why not. */
-function WhatFits({ bed, owner, format }: { bed: Bed; owner: Structure; format: Format }) {
-  const { data } = useKit();
-  const covers = data?.covers ?? [];
-  if (covers.length === 0) return null;
-  return (
-    <View testID="what-fits">
-      <PartTitle>What fits it, of what there is</PartTitle>
-      {covers.map((c, n) => {
-        const fit = fitCover(c, owner, bed);
-        const said = !isFit(fit)
-          ? fit.why
-          : fit.pieces > c.count
-            ? `takes ${fit.pieces} overlapped, there ${c.count === 1 ? 'is' : 'are'} ${c.count}`
-            : fit.pieces === 1
-              ? `one covers it, ${Math.round(fit.minutes)} min`
-              : `${fit.pieces} overlapped, ${Math.round(fit.minutes)} min`;
-        return (
-          <Row key={c.id} first={n === 0} style={{ minHeight: 44 }}>
-            <Text
-              style={{ flex: 1 }}
-            >{`${c.name}, ${format.metres(c.lengthM)} × ${format.metres(c.widthM)}`}</Text>
-            <Text kind="small" tone={isFit(fit) ? 'pine' : 'quiet'}>
-              {isFit(fit) ? `✓ ${said}` : said}
-            </Text>
-          </Row>
-        );
-      })}
-    </View>
-  );
-}
+type StepId = 'size' | 'where' | 'soil' | 'crates';
 
 export function BedScreen({ id, structureId }: { id: string; structureId: string | null }) {
   const { data } = useBeds();
   const format = useFormat();
   const [problem, setProblem] = useState<string | null>(null);
+  const [step, setStep] = useState<StepId | null>('size');
   const isNew = id === 'new';
   const group = data?.structures.find((s) =>
     isNew ? s.structure.id === structureId : s.beds.some((b) => b.bed.id === id),
@@ -93,7 +64,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
   const [b, set, clear] = useDraft<Bed>(`bed:${id}:${structureId ?? ''}`, was ?? first);
   if (!b || !group) {
     return (
-      <Page testID="bed">
+      <Page testID="bed" width={FORM_WIDTH}>
         <TopLine back="Beds" />
         {data ? (
           <Problem>There is no such bed. It may have been removed.</Problem>
@@ -118,177 +89,167 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
   const zone = b.zone ?? 'centre';
   const others = group.beds.map((x) => x.bed);
   return (
-    <Page testID="bed">
+    <Page testID="bed" width={FORM_WIDTH}>
       <TopLine back="Beds" />
       <Sentence parts={[{ text: opening(b, owner, format), tone: 'plain' }]} />
       <View style={{ gap: 16, paddingTop: 8 }}>
-        <NoteField label="Name" value={b.name} onChange={(name) => set({ name })} testID="bed-name" />
-        <Metres
-          label="Length"
-          value={b.lengthM}
-          onChange={(lengthM) => set({ lengthM })}
-          step={0.5}
-          bigStep={5}
-          testID="bed-length"
-        />
-        <Metres label="Width" value={b.widthM} onChange={(widthM) => set({ widthM })} testID="bed-width" />
-        <Amount label="Rows" value={b.rows} onChange={(rows) => set({ rows })} unit="rows" min={1} max={40} />
-        {owner.kind === 'house' || owner.kind === 'open' ? (
-          <>
-            <Metres
-              label="Height of its hoops, 0 for none"
-              value={b.hoopHeightM}
-              onChange={(hoopHeightM) => set({ hoopHeightM })}
-              max={2}
-            />
-            {b.hoopHeightM > 0 ? (
-              <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
-                <Button
-                  kind="plain"
-                  label="How the sheet is reckoned ›"
-                  onPress={() => router.push(`/calc/sheet?bed=${b.id}`)}
-                />
-                <Button
-                  kind="plain"
-                  label="How many hoops ›"
-                  onPress={() => router.push(`/calc/hoops?bed=${b.id}`)}
-                />
-              </View>
-            ) : null}
-          </>
-        ) : null}
-        <Choose
-          label="Where it is in there"
-          value={zone}
-          options={ZONES.map((z) => ({ value: z, label: ZONE_WORD[z] }))}
-          onChange={(z) => set({ zone: z, zoneOffsetC: null })}
-        />
-        {zone !== 'centre' || b.zoneOffsetC ? (
-          <Degrees
-            difference
-            label="Against the centre, on a cold night"
-            value={b.zoneOffsetC ?? ZONE_START_K[zone]}
-            onChange={(zoneOffsetC) => set({ zoneOffsetC })}
-            step={0.1}
-            bigStep={0.5}
-            min={-10}
-            max={10}
-            signed
-            note={
-              b.zoneOffsetC == null
-                ? 'A starting value, until a thermometer has hung there.'
-                : 'Your own figure.'
-            }
-          />
-        ) : null}
-        <Choose
-          label="It is"
-          value={b.on}
-          options={[
-            { value: 'ground', label: 'in the ground' },
-            { value: 'bench', label: 'on a bench or in crates' },
-          ]}
-          onChange={(on) => set({ on })}
-        />
-        <Choose
-          label="Soil"
-          value={b.texture}
-          options={[
-            { value: 'sand', label: 'sand' },
-            { value: 'loam', label: 'loam' },
-            { value: 'clay', label: 'clay' },
-            { value: 'compost', label: 'compost' },
-          ]}
-          onChange={(texture) => set({ texture })}
-        />
-        <Choose
-          label="How wet it is kept"
-          value={b.wetness}
-          options={[
-            { value: 'dry', label: 'dry' },
-            { value: 'moist', label: 'moist' },
-            { value: 'wet', label: 'wet' },
-          ]}
-          onChange={(wetness) => set({ wetness })}
-        />
-        <Fold title="Mulch and crates" open={b.mulchM > 0 || Boolean(b.crates)}>
-          <Metres
-            label="Straw on it, 0 for none"
-            value={b.mulchM}
-            onChange={(mulchM) => set({ mulchM })}
-            step={0.01}
-            bigStep={0.05}
-            max={0.3}
-          />
-          {b.on === 'bench' ? (
-            <>
-              <Amount
-                label="Crates or trays on it"
-                value={b.crates?.count ?? 0}
-                onChange={(count) =>
-                  set({
-                    crates:
-                      count > 0 ? { lengthM: 0.6, widthM: 0.4, plantsEach: 8, ...b.crates, count } : null,
-                  })
-                }
-                unit="crates"
-                bigStep={5}
-                min={0}
-                max={9999}
-              />
-              {b.crates ? (
+        <Steps
+          steps={[
+            {
+              id: 'size',
+              title: 'Size and rows',
+              said: `${b.name}, ${format.metres(b.lengthM)} × ${format.metres(b.widthM)}, ${b.rows} rows`,
+              content: (
                 <>
-                  <Metres
-                    label="Length of a crate"
-                    value={b.crates.lengthM}
-                    onChange={(lengthM) => set({ crates: { ...b.crates!, lengthM } })}
-                    step={0.05}
-                    bigStep={0.2}
-                    max={5}
+                  <NoteField
+                    label="Name"
+                    value={b.name}
+                    onChange={(name) => set({ name })}
+                    testID="bed-name"
                   />
                   <Metres
-                    label="Width of a crate"
-                    value={b.crates.widthM}
-                    onChange={(widthM) => set({ crates: { ...b.crates!, widthM } })}
-                    step={0.05}
-                    bigStep={0.2}
-                    max={5}
-                  />
-                  <Amount
-                    label="Plants in each"
-                    value={b.crates.plantsEach}
-                    onChange={(plantsEach) => set({ crates: { ...b.crates!, plantsEach } })}
-                    unit="plants"
-                    min={1}
-                    max={2000}
-                  />
-                  <Amount
-                    label="Kilos that one weighs, 0 where you do not know"
-                    value={b.crates.kgEach ?? 0}
-                    onChange={(kg) => {
-                      const { kgEach: _k, ...crates } = b.crates!;
-                      set({ crates: kg > 0 ? { ...crates, kgEach: kg } : crates });
-                    }}
-                    unit="kg"
+                    label="Length"
+                    value={b.lengthM}
+                    onChange={(lengthM) => set({ lengthM })}
+                    step={0.5}
                     bigStep={5}
-                    min={0}
-                    max={200}
+                    testID="bed-length"
                   />
-                  <Text
-                    kind="small"
-                    tone="quiet"
-                  >{`${b.crates.count * b.crates.plantsEach} plants in all.`}</Text>
+                  <Metres
+                    label="Width"
+                    value={b.widthM}
+                    onChange={(widthM) => set({ widthM })}
+                    testID="bed-width"
+                  />
+                  <Amount
+                    label="Rows"
+                    value={b.rows}
+                    onChange={(rows) => set({ rows })}
+                    unit="rows"
+                    min={1}
+                    max={40}
+                  />
+                  {owner.kind === 'house' || owner.kind === 'open' ? (
+                    <>
+                      <Metres
+                        label="Height of its hoops, 0 for none"
+                        value={b.hoopHeightM}
+                        onChange={(hoopHeightM) => set({ hoopHeightM })}
+                        max={2}
+                      />
+                      {b.hoopHeightM > 0 ? (
+                        <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+                          <Button
+                            kind="plain"
+                            label="How the sheet is reckoned ›"
+                            onPress={() => router.push(`/calc/sheet?bed=${b.id}`)}
+                          />
+                          <Button
+                            kind="plain"
+                            label="How many hoops ›"
+                            onPress={() => router.push(`/calc/hoops?bed=${b.id}`)}
+                          />
+                        </View>
+                      ) : null}
+                    </>
+                  ) : null}
                 </>
-              ) : null}
-              <Button kind="plain" label="Soil to fill them ›" onPress={() => router.push('/calc/mix')} />
-              <Button
-                kind="plain"
-                label="How many crates fit ›"
-                onPress={() => router.push(`/calc/crates?bed=${b.id}`)}
-              />
-            </>
-          ) : null}
-        </Fold>
+              ),
+            },
+            {
+              id: 'where',
+              title: 'Where it is in there',
+              said: ZONE_WORD[zone],
+              content: (
+                <>
+                  <Choose
+                    label="Where it is in there"
+                    value={zone}
+                    options={ZONES.map((z) => ({ value: z, label: ZONE_WORD[z] }))}
+                    onChange={(z) => set({ zone: z, zoneOffsetC: null })}
+                  />
+                  {zone !== 'centre' || b.zoneOffsetC ? (
+                    <Degrees
+                      difference
+                      label="Against the centre, on a cold night"
+                      value={b.zoneOffsetC ?? ZONE_START_K[zone]}
+                      onChange={(zoneOffsetC) => set({ zoneOffsetC })}
+                      step={0.1}
+                      bigStep={0.5}
+                      min={-10}
+                      max={10}
+                      signed
+                      note={
+                        b.zoneOffsetC == null
+                          ? 'A starting value, until a thermometer has hung there.'
+                          : 'Your own figure.'
+                      }
+                    />
+                  ) : null}
+                </>
+              ),
+            },
+            {
+              id: 'soil',
+              title: 'Soil',
+              said: `${b.on === 'bench' ? 'in crates or on a bench' : 'in the ground'}, ${b.texture}, ${b.wetness}${b.mulchM > 0 ? ', mulched' : ''}`,
+              content: (
+                <>
+                  <Choose
+                    label="It is"
+                    value={b.on}
+                    options={[
+                      { value: 'ground', label: 'in the ground' },
+                      { value: 'bench', label: 'on a bench or in crates' },
+                    ]}
+                    onChange={(on) => set({ on })}
+                  />
+                  <Choose
+                    label="Soil"
+                    value={b.texture}
+                    options={[
+                      { value: 'sand', label: 'sand' },
+                      { value: 'loam', label: 'loam' },
+                      { value: 'clay', label: 'clay' },
+                      { value: 'compost', label: 'compost' },
+                    ]}
+                    onChange={(texture) => set({ texture })}
+                  />
+                  <Choose
+                    label="How wet it is kept"
+                    value={b.wetness}
+                    options={[
+                      { value: 'dry', label: 'dry' },
+                      { value: 'moist', label: 'moist' },
+                      { value: 'wet', label: 'wet' },
+                    ]}
+                    onChange={(wetness) => set({ wetness })}
+                  />
+                  <Metres
+                    label="Straw on it, 0 for none"
+                    value={b.mulchM}
+                    onChange={(mulchM) => set({ mulchM })}
+                    step={0.01}
+                    bigStep={0.05}
+                    max={0.3}
+                  />
+                </>
+              ),
+            },
+            ...(b.on === 'bench'
+              ? [
+                  {
+                    id: 'crates' as const,
+                    title: 'Crates or trays',
+                    said: cratesSaid(b),
+                    content: <BedCrates b={b} set={set} />,
+                  },
+                ]
+              : []),
+          ]}
+          open={step}
+          onOpen={setStep}
+        />
         <WhatFits bed={b} owner={owner} format={format} />
         {problem ? <Problem>{problem}</Problem> : null}
         <Button

@@ -1,15 +1,14 @@
 /** A kind of sheet in stock. It answers: what is it, what state is it in, and where is it when I need it? */
-import { isIndoors, MATERIAL_IDS, MATERIALS, type Cover, type MaterialId, upper } from '@fogata/core';
+import { isIndoors, type Cover } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
-import { CoverWays } from '../components/plan/CoverWays';
 import { IndoorsFields, newPlace } from '../components/plan/Indoors';
-import { NoteField } from '../components/ui/Field';
-import { Amount, Choose, Metres } from '../components/ui/Fields';
+import { SheetFields } from '../components/plan/SheetFields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
+import { FORM_WIDTH } from '../components/ui/Steps';
 import { Text } from '../components/ui/Text';
 import { useKit } from '../data/hooks';
 import { newId } from '../data/id';
@@ -66,10 +65,10 @@ export function CoverScreen({ id }: { id: string }) {
   };
   const indoors = isIndoors(c);
   return (
-    <Page testID="cover">
+    <Page testID="cover" width={indoors ? 640 : FORM_WIDTH}>
       <TopLine back="Kit" />
       <Text kind="title" heading={1}>
-        {isNew ? (indoors ? 'A place indoors' : 'A cover in store') : c.name}
+        {isNew ? (indoors ? 'A place for crates' : 'A cover in store') : c.name}
       </Text>
       <View style={{ gap: 16, paddingTop: 8 }}>
         {indoors ? <IndoorsFields place={c} onChange={set} /> : <SheetFields sheet={c} onChange={set} />}
@@ -86,99 +85,5 @@ export function CoverScreen({ id }: { id: string }) {
         )}
       </View>
     </Page>
-  );
-}
-
-function SheetFields({
-  sheet: c,
-  onChange: set,
-}: {
-  sheet: Cover;
-  onChange: (more: Partial<Cover>) => void;
-}) {
-  const named = upper(MATERIALS[c.material].name);
-  return (
-    <>
-      <Choose<MaterialId>
-        label="Made of"
-        value={c.material}
-        options={MATERIAL_IDS.map((m) => ({ value: m, label: MATERIALS[m].name }))}
-        // a name of one's own stays
-        onChange={(material) =>
-          set({
-            material,
-            ways: undefined,
-            ...(c.name === named ? { name: upper(MATERIALS[material].name) } : {}),
-          })
-        }
-      />
-      <NoteField label="Name" value={c.name} onChange={(name) => set({ name })} testID="cover-name" />
-      <Choose
-        label="How it usually lies"
-        value={c.use}
-        options={[
-          { value: 'hoops', label: 'on hoops' },
-          { value: 'flat', label: 'laid on the crop' },
-          { value: 'over', label: 'over frames and tunnels' },
-        ]}
-        onChange={(use) => set({ use })}
-      />
-      <CoverWays cover={c} onChange={(ways) => set({ ways })} />
-      <Metres
-        label="Length"
-        value={c.lengthM}
-        onChange={(lengthM) => set({ lengthM })}
-        step={0.5}
-        bigStep={5}
-        testID="cover-length"
-      />
-      <Metres label="Width" value={c.widthM} onChange={(widthM) => set({ widthM })} testID="cover-width" />
-      <Amount
-        label="Pieces"
-        value={c.count}
-        onChange={(count) => set({ count })}
-        unit="pieces"
-        bigStep={5}
-        min={0}
-        max={999}
-        testID="cover-count"
-      />
-      <Choose
-        label="Their state"
-        value={c.condition ?? 'good'}
-        options={[
-          { value: 'good', label: 'good' },
-          { value: 'worn', label: 'worn' },
-          { value: 'torn', label: 'torn' },
-        ]}
-        onChange={(condition) => set({ condition })}
-        {...(c.condition === 'torn'
-          ? {
-              note: 'A torn one counts as draughty on the bed, and is not counted on for a bed of its own.',
-            }
-          : {})}
-      />
-      <NoteField
-        label="Where they are kept"
-        value={c.keptAt ?? ''}
-        onChange={(keptAt) => set({ keptAt })}
-        placeholder="shed, left wall"
-      />
-      <NoteField
-        label="Cut or sewn for"
-        value={c.madeFor ?? ''}
-        onChange={(madeFor) => set({ madeFor })}
-        placeholder="the long beds"
-      />
-      <Amount
-        label="Minutes to fetch and lay one"
-        value={c.minutes}
-        onChange={(minutes) => set({ minutes })}
-        unit="min"
-        bigStep={5}
-        min={0}
-        max={240}
-      />
-    </>
   );
 }

@@ -1,7 +1,7 @@
 /** A planting, new or changed. It answers: what stands in these rows, since when, and what is its cover for? */
 import { api, call } from '@fogata/contract/client';
 import { plantingSchema, type BedsView, type PlantingBody } from '@fogata/contract';
-import { cropById, localDate } from '@fogata/core';
+import { cropById, localDate, mayPick, RESTS, STORED } from '@fogata/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -15,10 +15,14 @@ import { NoteField } from '../components/ui/Field';
 import { Amount, Metres } from '../components/ui/Fields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { DateChance } from '../components/season/DateChance';
+import { dayWords } from '../components/season/seasonWords';
 import { Cultivars } from '../components/seeds/Cultivars';
+import { PICKED_WORD, PlantingHow } from '../components/plan/PlantingHow';
 import { SharedRows } from '../components/place/SharedRows';
-import { PartTitle, Text } from '../components/ui/Text';
+import { FORM_WIDTH, Steps } from '../components/ui/Steps';
+import { Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
+import { useFormat, type Format } from '../data/format';
 import { change, useBeds, useCrops, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
 import { readStored, store } from '../data/storage';
@@ -29,6 +33,32 @@ const AIMS = [
   { value: 'grow', label: 'keep growing' },
   { value: 'flower', label: 'save flowers and fruit' },
 ] as const;
+
+type StepId = 'what' | 'where' | 'how';
+/** In which part a field stands, so that what is wrong is open to be mended. */
+const STEP_OF: Partial<Record<keyof PlantingBody, StepId>> = {
+  crop: 'what',
+  cultivar: 'what',
+  fromRow: 'where',
+  toRow: 'where',
+  lengthM: 'where',
+  plantedOn: 'where',
+  clearedOn: 'where',
+};
+
+/** What each part says now. */
+function saidOf(p: PlantingBody, format: Format): Record<StepId, string> {
+  const rows = p.fromRow === p.toRow ? `row ${p.fromRow}` : `rows ${p.fromRow} to ${p.toRow}`;
+  const aim = AIMS.find((a) => a.value === p.aim)?.label ?? '';
+  const ways = p.crop === '' ? [] : mayPick(cropById(p.crop));
+  const way = p.picked ?? ways[0];
+  const becomes = p.forSeed ? 'left for seed' : way ? `picked ${PICKED_WORD[way]}` : null;
+  return {
+    what: `${p.crop === '' ? 'not said yet' : cropById(p.crop).name}${p.cultivar ? ` ${p.cultivar}` : ''}`,
+    where: `${rows}, ${format.metres(p.lengthM)}, ${dayWords(p.plantedOn.slice(5))}`,
+    how: [aim, becomes].filter((x) => x !== null && x !== '').join(', '),
+  };
+}
 
 function Form({
   start,
@@ -51,6 +81,9 @@ function Form({
   const crop = useWatch({ control, name: 'crop' });
   const typed = { ...start, ...useWatch({ control }) };
   const { bed, plantings } = beds.structures.flatMap((s) => s.beds).find((b) => b.bed.id === start.bedId)!;
+  const format = useFormat();
+  const [step, setStep] = useState<StepId | null>('what');
+  const said = saidOf(typed, format);
   const keep = () => store(draftKey, getValues());
   const done = (label: string, recordId: string | null) => {
     store(draftKey, {});
@@ -66,16 +99,22 @@ function Form({
       field.onChange(v);
       keep();
     };
-  const save = handleSubmit(async (body) => {
-    try {
-      const r = await change(call(api.putPlanting, { id: body.id }), body);
-      done(`${cropById(body.crop).name} ${isNew ? 'added' : 'changed'}`, r.recordId);
-    } catch (e) {
-      const field = (e as { field?: string }).field;
-      if (field && field in body) setError(field as keyof PlantingBody, { message: (e as Error).message });
-      setProblem(`${(e as Error).message} What you typed is kept here.`);
-    }
-  });
+  const save = handleSubmit(
+    async (body) => {
+      try {
+        const r = await change(call(api.putPlanting, { id: body.id }), body);
+        done(`${cropById(body.crop).name} ${isNew ? 'added' : 'changed'}`, r.recordId);
+      } catch (e) {
+        const field = (e as { field?: string }).field;
+        if (field && field in body) {
+          setError(field as keyof PlantingBody, { message: (e as Error).message });
+          setStep(STEP_OF[field as keyof PlantingBody] ?? 'how');
+        }
+        setProblem(`${(e as Error).message} What you typed is kept here.`);
+      }
+    },
+    (wrong) => setStep(STEP_OF[Object.keys(wrong)[0] as keyof PlantingBody] ?? 'how'),
+  );
   const clear = async () => {
     try {
       const r = await change(call(api.clearPlanting, { id: start.id }));
@@ -90,97 +129,149 @@ function Form({
       <Text kind="title" heading={1}>
         {isNew ? `What goes into ${bed.name}?` : `${cropById(start.crop).name} in ${bed.name}`}
       </Text>
-      <CropChoice
-        crops={crops ?? []}
-        value={crop}
-        onChange={(id) => {
-          setValue('crop', id);
-          setValue('aim', cropById(id).aim);
-          keep();
-        }}
-      />
-      <Controller
-        control={control}
-        name="cultivar"
-        render={({ field }) => (
-          <View style={{ gap: 6 }}>
-            <NoteField label="Cultivar" value={field.value} onChange={put(field)} testID="cultivar" />
-            <Cultivars crop={crop} value={field.value} onChange={put(field)} />
-          </View>
-        )}
-      />
-      <PartTitle>Where</PartTitle>
-      <Controller
-        control={control}
-        name="fromRow"
-        render={({ field }) => (
-          <Amount
-            label="From row"
-            value={field.value}
-            onChange={put(field)}
-            unit={`of ${bed.rows}`}
-            min={1}
-            max={bed.rows}
-            testID="from-row"
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="toRow"
-        render={({ field }) => (
-          <Amount
-            label="To row"
-            value={field.value}
-            onChange={put(field)}
-            unit={`of ${bed.rows}`}
-            min={1}
-            max={bed.rows}
-            testID="to-row"
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="lengthM"
-        render={({ field }) => (
-          <Metres
-            label="Length of row"
-            value={field.value}
-            onChange={put(field)}
-            step={0.5}
-            bigStep={5}
-            min={0.1}
-            max={bed.lengthM}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="plantedOn"
-        render={({ field }) => (
-          <View style={{ gap: 8 }}>
-            <DateStepper label="Planted or sown" value={field.value} onChange={put(field)} />
-            <DateChance crop={crop} structureId={bed.structureId} date={field.value} />
-          </View>
-        )}
-      />
-      <View style={{ gap: 6 }}>
-        <Text kind="label" tone="quiet">
-          What its cover is for
-        </Text>
-        <Controller
-          control={control}
-          name="aim"
-          render={({ field }) => (
-            <Choice label="Aim" value={field.value} options={AIMS} onChange={put(field)} />
-          )}
-        />
-      </View>
-      <Controller
-        control={control}
-        name="note"
-        render={({ field }) => <NoteField label="Note" value={field.value} onChange={put(field)} lines={2} />}
+      <Steps
+        steps={[
+          {
+            id: 'what',
+            title: 'What',
+            said: said.what,
+            content: (
+              <>
+                <CropChoice
+                  crops={crops ? [...crops, ...RESTS, ...(bed.crates ? STORED : [])] : []}
+                  value={crop}
+                  onChange={(id) => {
+                    setValue('crop', id);
+                    setValue('aim', cropById(id).aim);
+                    keep();
+                  }}
+                />
+                <Controller
+                  control={control}
+                  name="cultivar"
+                  render={({ field }) => (
+                    <View style={{ gap: 6 }}>
+                      <NoteField
+                        label="Cultivar"
+                        value={field.value}
+                        onChange={put(field)}
+                        testID="cultivar"
+                      />
+                      <Cultivars crop={crop} value={field.value} onChange={put(field)} />
+                    </View>
+                  )}
+                />
+              </>
+            ),
+          },
+          {
+            id: 'where',
+            title: 'Where and when',
+            said: said.where,
+            content: (
+              <>
+                <Controller
+                  control={control}
+                  name="fromRow"
+                  render={({ field }) => (
+                    <Amount
+                      label="From row"
+                      value={field.value}
+                      onChange={put(field)}
+                      unit={`of ${bed.rows}`}
+                      min={1}
+                      max={bed.rows}
+                      testID="from-row"
+                    />
+                  )}
+                />
+                <Controller
+                  control={control}
+                  name="toRow"
+                  render={({ field }) => (
+                    <Amount
+                      label="To row"
+                      value={field.value}
+                      onChange={put(field)}
+                      unit={`of ${bed.rows}`}
+                      min={1}
+                      max={bed.rows}
+                      testID="to-row"
+                    />
+                  )}
+                />
+                <Controller
+                  control={control}
+                  name="lengthM"
+                  render={({ field }) => (
+                    <Metres
+                      label="Length of row"
+                      value={field.value}
+                      onChange={put(field)}
+                      step={0.5}
+                      bigStep={5}
+                      min={0.1}
+                      max={bed.lengthM}
+                    />
+                  )}
+                />
+                <Controller
+                  control={control}
+                  name="plantedOn"
+                  render={({ field }) => (
+                    <View style={{ gap: 8 }}>
+                      <DateStepper label="Planted or sown" value={field.value} onChange={put(field)} />
+                      <DateChance crop={crop} structureId={bed.structureId} date={field.value} />
+                    </View>
+                  )}
+                />
+              </>
+            ),
+          },
+          {
+            id: 'how',
+            title: 'What for, how picked',
+            said: said.how,
+            content: (
+              <>
+                <View style={{ gap: 6 }}>
+                  <Text kind="label" tone="quiet">
+                    What its cover is for
+                  </Text>
+                  <Controller
+                    control={control}
+                    name="aim"
+                    render={({ field }) => (
+                      <Choice label="Aim" value={field.value} options={AIMS} onChange={put(field)} />
+                    )}
+                  />
+                </View>
+                <PlantingHow
+                  crop={crop}
+                  picked={typed.picked}
+                  forSeed={typed.forSeed ?? false}
+                  onPicked={(p) => {
+                    setValue('picked', p);
+                    keep();
+                  }}
+                  onSeed={(on) => {
+                    setValue('forSeed', on || undefined);
+                    keep();
+                  }}
+                />
+                <Controller
+                  control={control}
+                  name="note"
+                  render={({ field }) => (
+                    <NoteField label="Note" value={field.value} onChange={put(field)} lines={2} />
+                  )}
+                />
+              </>
+            ),
+          },
+        ]}
+        open={step}
+        onOpen={setStep}
       />
       <SharedRows planting={typed} others={plantings.map((p) => p.planting)} bed={bed} />
       {(problem ?? error) ? <Problem>{problem ?? String(error)}</Problem> : null}
@@ -244,7 +335,7 @@ export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null
     }
   }
   return (
-    <Page testID="planting-form">
+    <Page testID="planting-form" width={FORM_WIDTH}>
       <TopLine back="Beds" />
       {content}
       <View style={{ flexDirection: 'row', paddingTop: 8 }}>

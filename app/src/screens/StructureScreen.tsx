@@ -1,14 +1,5 @@
 /** A structure. It answers: how well does this hold heat, and how sure am I of that? It opens with its size and how snug it is. */
-import {
-  FORM_INFO,
-  formOf,
-  FORMS,
-  layoutOf,
-  tightnessOf,
-  ventAreaOf,
-  type Form,
-  type Structure,
-} from '@fogata/core';
+import { FORM_INFO, formOf, FORMS, layoutOf, ventAreaOf, type Form, type Structure } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -18,25 +9,16 @@ import { NoteField } from '../components/ui/Field';
 import { Choose, Metres } from '../components/ui/Fields';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
+import { CoverFields, coverSaid, extrasSaid, opensSaid, SNUG_WORD } from '../components/plan/CoverFields';
 import { StructureExtras } from '../components/plan/StructureExtras';
-import { OpeningsFields, SnugFields } from '../components/plan/StructureFields';
+import { OpeningsFields } from '../components/plan/StructureFields';
+import { FORM_WIDTH, Steps } from '../components/ui/Steps';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat, type Format } from '../data/format';
 import { useBeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { copyStructure, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
-
-const SHELLS = [
-  { value: 'pe-film', label: 'house film' },
-  { value: 'pe-film-ir', label: 'thermal film' },
-  { value: 'perforated-film', label: 'perforated film' },
-  { value: 'polycarbonate-twin', label: 'twin-wall sheet' },
-  { value: 'glass', label: 'glass' },
-  { value: 'glass-double', label: 'double glass' },
-] as const;
-
-const SNUG_WORD = { tight: 'snug', average: 'some draught', drafty: 'draughty' } as const;
 
 function opening(s: Structure, format: Format): string {
   if (s.kind === 'open') return `${s.name}: open to the sky, ${format.metres(s.lengthM)} long.`;
@@ -46,6 +28,8 @@ function opening(s: Structure, format: Format): string {
     share <= 0.001 ? 'does not open' : `opens ${Math.max(1, Math.round(share * 100))} % of its floor`;
   return `${s.name}: ${format.metres(s.lengthM)} × ${format.metres(s.widthM)}, ${SNUG_WORD[s.tightness]}, ${opens}.`;
 }
+
+type StepId = 'size' | 'cover' | 'opens' | 'extras';
 
 /** What stands here, and an ordinary one of it to start from. */
 function Start({ onPick }: { onPick: (s: Omit<Structure, 'id' | 'order'>) => void }) {
@@ -86,12 +70,13 @@ export function StructureScreen({ id }: { id: string }) {
   const { data } = useBeds();
   const format = useFormat();
   const [problem, setProblem] = useState<string | null>(null);
+  const [step, setStep] = useState<StepId | null>('size');
   const found = data?.structures.find((x) => x.structure.id === id);
   const isNew = id === 'new';
   const [s, set, clear] = useDraft<Structure>(`structure:${id}`, found?.structure ?? null);
   if (!s) {
     return (
-      <Page testID="structure">
+      <Page testID="structure" width={FORM_WIDTH}>
         <TopLine back="Beds" />
         {isNew ? (
           <Start
@@ -121,84 +106,94 @@ export function StructureScreen({ id }: { id: string }) {
   const open = s.kind === 'open';
   const at = s.at ?? layoutOf(all).get(s.id);
   return (
-    <Page testID="structure">
+    <Page testID="structure" width={FORM_WIDTH}>
       <TopLine back="Beds" />
       <Sentence parts={[{ text: opening(s, format), tone: 'plain' }]} />
       <View style={{ gap: 16, paddingTop: 8 }}>
-        <NoteField label="Name" value={s.name} onChange={(name) => set({ name })} testID="structure-name" />
-        <Metres
-          label="Length"
-          value={s.lengthM}
-          onChange={(lengthM) => set({ lengthM })}
-          step={0.5}
-          bigStep={5}
-          testID="structure-length"
+        <Steps
+          steps={[
+            {
+              id: 'size',
+              title: 'Name and size',
+              said: `${s.name}, ${format.metres(s.lengthM)} × ${format.metres(s.widthM)}`,
+              content: (
+                <>
+                  <NoteField
+                    label="Name"
+                    value={s.name}
+                    onChange={(name) => set({ name })}
+                    testID="structure-name"
+                  />
+                  <Metres
+                    label="Length"
+                    value={s.lengthM}
+                    onChange={(lengthM) => set({ lengthM })}
+                    step={0.5}
+                    bigStep={5}
+                    testID="structure-length"
+                  />
+                  <Metres
+                    label="Width"
+                    value={s.widthM}
+                    onChange={(widthM) => set({ widthM })}
+                    testID="structure-width"
+                  />
+                  {open ? null : (
+                    <>
+                      <Metres
+                        label="Height at its tallest"
+                        value={s.heightM}
+                        onChange={(heightM) => set({ heightM })}
+                        step={0.05}
+                        bigStep={0.5}
+                      />
+                      {s.kind === 'house' ? (
+                        <Choose
+                          label="Its shape"
+                          value={s.shape}
+                          options={[
+                            { value: 'arch', label: 'hoops' },
+                            { value: 'box', label: 'upright walls' },
+                          ]}
+                          onChange={(shape) => set({ shape })}
+                        />
+                      ) : null}
+                    </>
+                  )}
+                </>
+              ),
+            },
+            ...(open
+              ? []
+              : [
+                  {
+                    id: 'cover' as const,
+                    title: 'What is over it',
+                    said: coverSaid(s),
+                    content: <CoverFields s={s} set={set} />,
+                  },
+                  {
+                    id: 'opens' as const,
+                    title: 'What opens',
+                    said: opensSaid(s, format),
+                    content: (
+                      <OpeningsFields
+                        value={s.openings ?? []}
+                        onChange={(openings) => set({ openings, ventAreaM2: ventAreaOf(openings) })}
+                      />
+                    ),
+                  },
+                  {
+                    id: 'extras' as const,
+                    title: 'Shade, water, heat, ratings',
+                    said: extrasSaid(s),
+                    content: <StructureExtras s={s} set={set} />,
+                  },
+                ]),
+          ]}
+          open={step}
+          onOpen={setStep}
         />
-        <Metres
-          label="Width"
-          value={s.widthM}
-          onChange={(widthM) => set({ widthM })}
-          testID="structure-width"
-        />
-        {open ? null : (
-          <>
-            <Metres
-              label="Height at its tallest"
-              value={s.heightM}
-              onChange={(heightM) => set({ heightM })}
-              step={0.05}
-              bigStep={0.5}
-            />
-            {s.kind === 'house' ? (
-              <Choose
-                label="Its shape"
-                value={s.shape}
-                options={[
-                  { value: 'arch', label: 'hoops' },
-                  { value: 'box', label: 'upright walls' },
-                ]}
-                onChange={(shape) => set({ shape })}
-              />
-            ) : null}
-            <Choose
-              label="Covered with"
-              value={s.material as (typeof SHELLS)[number]['value']}
-              options={SHELLS}
-              onChange={(material) => set({ material })}
-            />
-            <Choose
-              label="In how many layers"
-              value={s.plies}
-              options={[
-                { value: 1, label: 'one' },
-                { value: 2, label: 'two, with air between' },
-              ]}
-              onChange={(plies) => set({ plies: plies as 1 | 2 })}
-            />
-            {s.shape === 'box' && s.kind !== 'house' ? (
-              <Choose
-                label="How it stands"
-                value={s.footing ?? 'standing'}
-                options={[
-                  { value: 'standing', label: 'on the ground' },
-                  { value: 'banked', label: 'earth against its sides' },
-                  { value: 'sunk', label: 'let into the ground' },
-                ]}
-                onChange={(footing) => set({ footing })}
-              />
-            ) : null}
-            <SnugFields
-              value={s.snug}
-              tightness={s.tightness}
-              onChange={(snug) => set({ snug, tightness: tightnessOf(snug) })}
-            />
-            <OpeningsFields
-              value={s.openings ?? []}
-              onChange={(openings) => set({ openings, ventAreaM2: ventAreaOf(openings) })}
-            />
-            <StructureExtras s={s} set={set} />
-          </>
-        )}
         {problem ? <Problem>{problem}</Problem> : null}
         <Button
           wide

@@ -6,7 +6,7 @@ import { Labelled } from '../ui/Fields';
 import { Text } from '../ui/Text';
 
 const ALL: readonly CoverUse[] = ['hoops', 'flat', 'over'];
-const WORDS: Record<CoverUse, string> = {
+export const WORDS: Record<CoverUse, string> = {
   hoops: 'on hoops',
   flat: 'laid on the crop',
   over: 'over frames and tunnels',

@@ -1,12 +1,21 @@
-/** Places indoors for what can be carried. They answer: where could crates stand for a bitter night, how many, and how cold does it get there? */
-import { countWord, nightCOf, USUAL_INDOORS_C, type Cover } from '@fogata/core';
+/** Places for what can be carried, indoors or lower down. They answer: where could crates stand for a bitter night, how many, and how cold does it get there? */
+import {
+  countWord,
+  isLower,
+  nightCOf,
+  USUAL_INDOORS_C,
+  USUAL_LOWER_K,
+  warmerKOf,
+  type Cover,
+} from '@fogata/core';
 import type { KitView } from '@fogata/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import type { Format } from '../../data/format';
+import { useFormat, type Format } from '../../data/format';
 import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
-import { Amount, Degrees } from '../ui/Fields';
+import { useBeds } from '../../data/hooks';
+import { Amount, Choose, Degrees } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 
@@ -29,11 +38,11 @@ export const newPlace = (id: string): Cover => ({
 export function PlacesIndoors({ places, format }: { places: KitView['covers']; format: Format }) {
   return (
     <>
-      <PartTitle>Indoors</PartTitle>
+      <PartTitle>Indoors and lower down</PartTitle>
       {places.length === 0 ? (
         <Text tone="quiet" style={{ paddingBottom: 8 }}>
-          Crates and pots can be carried in before a bitter night, if the plan knows where to and how many
-          fit.
+          Crates and pots can be carried in before a bitter night, or set down on the floor, if the plan knows
+          where to and how many fit.
         </Text>
       ) : null}
       {places.map((p, n) => (
@@ -43,7 +52,7 @@ export function PlacesIndoors({ places, format }: { places: KitView['covers']; f
             <Text
               kind="small"
               tone="quiet"
-            >{`room for ${countWord(p.count)} crates · down to ${format.t(nightCOf(p), 0)} at night`}</Text>
+            >{`room for ${countWord(p.count)} crates · ${isLower(p) ? `${format.diff(warmerKOf(p))} against the bench` : `down to ${format.t(nightCOf(p), 0)} at night`}`}</Text>
             {p.beds.length > 0 ? (
               <Text kind="small" tone="ember">{`in it: ${p.beds.join(', ')}`}</Text>
             ) : null}
@@ -58,7 +67,7 @@ export function PlacesIndoors({ places, format }: { places: KitView['covers']; f
       ))}
       <View style={{ flexDirection: 'row', paddingTop: 8 }}>
         <Button
-          label="Add a place indoors"
+          label="Add a place for crates"
           onPress={() => router.push('/cover/indoors')}
           testID="add-indoors"
         />
@@ -67,6 +76,8 @@ export function PlacesIndoors({ places, format }: { places: KitView['covers']; f
   );
 }
 
+const floorOf = (house: string) => `Floor of ${house}`;
+
 export function IndoorsFields({
   place,
   onChange,
@@ -74,6 +85,10 @@ export function IndoorsFields({
   place: Cover;
   onChange: (more: Partial<Cover>) => void;
 }) {
+  const { data } = useBeds();
+  const format = useFormat();
+  const benches = (data?.structures ?? []).filter((s) => s.beds.some((b) => b.bed.crates));
+  const lower = isLower(place);
   return (
     <>
       <NoteField
@@ -82,6 +97,27 @@ export function IndoorsFields({
         onChange={(name) => onChange({ name })}
         testID="cover-name"
       />
+      {benches.length > 0 ? (
+        <Choose
+          label="What it is"
+          value={place.lowerIn ?? ''}
+          options={[
+            { value: '', label: 'a room' },
+            ...benches.map((s) => ({ value: s.structure.id, label: `lower down in ${s.structure.name}` })),
+          ]}
+          // a name of one's own stays
+          onChange={(id) => {
+            const names = ['Packing room', ...benches.map((b) => floorOf(b.structure.name))];
+            const { name } = benches.find((b) => b.structure.id === id)?.structure ?? {};
+            const named = name === undefined ? 'Packing room' : floorOf(name);
+            onChange({
+              lowerIn: id === '' ? null : id,
+              ...(names.includes(place.name) ? { name: named } : {}),
+            });
+          }}
+          note="Lower down: under the bench or on the floor of the same house, for crates that stand there."
+        />
+      ) : null}
       <Amount
         label="Crates that it has room for"
         value={place.count}
@@ -93,16 +129,29 @@ export function IndoorsFields({
         note="A bed of crates goes in whole or not at all: part a long bench into two beds where half of it would do."
         testID="cover-count"
       />
-      <Degrees
-        label="The coldest it gets there in a night"
-        min={-10}
-        max={30}
-        value={nightCOf(place)}
-        onChange={(nightC) => onChange({ nightC })}
-        note="As you know it, or as a thermometer left there shows: the plan takes your word for it."
-      />
+      {lower ? (
+        <Degrees
+          difference
+          label="Warmer there than on the bench"
+          min={0}
+          max={8}
+          step={0.5}
+          value={warmerKOf(place)}
+          onChange={(warmerK) => onChange({ warmerK })}
+          note={`Lay a thermometer there and one on the bench for a clear night. Until then ${format.diff(USUAL_LOWER_K)} is a starting value.`}
+        />
+      ) : (
+        <Degrees
+          label="The coldest it gets there in a night"
+          min={-10}
+          max={30}
+          value={nightCOf(place)}
+          onChange={(nightC) => onChange({ nightC })}
+          note="As you know it, or as a thermometer left there shows: the plan takes your word for it."
+        />
+      )}
       <Amount
-        label="Minutes to carry one in"
+        label={lower ? 'Minutes to set one down' : 'Minutes to carry one in'}
         value={place.minutes}
         onChange={(minutes) => onChange({ minutes })}
         unit="min"
@@ -113,8 +162,9 @@ export function IndoorsFields({
         max={60}
       />
       <Text kind="small" tone="ochre">
-        ▲ Not beside a heater that burns: carbon monoxide, and dry heat on cold leaves. Heavy crates are for
-        two.
+        {lower
+          ? '▲ It is dark and damp down there: up again by day. Keep the paths clear. Heavy crates are for two.'
+          : '▲ Not beside a heater that burns: carbon monoxide, and dry heat on cold leaves. Heavy crates are for two.'}
       </Text>
     </>
   );

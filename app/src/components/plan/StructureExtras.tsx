@@ -59,7 +59,7 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
           </>
         ) : null}
       </Fold>
-      <Fold title="Age, and what its maker rates it for" open={Boolean(s.snowRatingKgM2 ?? s.windRatingMs)}>
+      <Fold title="Age, and what its maker rates it for" open={Boolean(s.snowRatingKgM2 ?? s.windRatingMps)}>
         <Amount
           label="Covered in the year"
           value={s.coveredYear ?? null}
@@ -81,8 +81,8 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
         <Measured
           what="speed"
           label="Wind it is rated for"
-          value={s.windRatingMs ?? null}
-          onChange={(windRatingMs) => set({ windRatingMs })}
+          value={s.windRatingMps ?? null}
+          onChange={(windRatingMps) => set({ windRatingMps })}
           steps={{ si: [1, 5], feet: [5, 10] }}
           min={0}
           max={100}

@@ -127,11 +127,20 @@ export function DemoClock() {
 }
 
 /** A sentence about something that went wrong, said where it happened. */
-export function Problem({ children, onRetry }: { children: string; onRetry?: () => void }) {
+export function Problem({
+  children,
+  onRetry,
+  retry = 'Try again',
+}: {
+  children: string;
+  onRetry?: () => void;
+  /** What the button says. */
+  retry?: string;
+}) {
   return (
     <View role="alert" style={{ gap: 8, paddingVertical: 8 }}>
       <Text tone="ochre">{`▲ ${children}`}</Text>
-      {onRetry ? <Button label="Try again" onPress={onRetry} /> : null}
+      {onRetry ? <Button label={retry} onPress={onRetry} /> : null}
     </View>
   );
 }

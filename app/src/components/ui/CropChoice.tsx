@@ -44,7 +44,7 @@ export function CropChoice({
         options={shown.map((c) => ({ value: c.id, label: c.name }))}
         onChange={onChange}
       />
-      {found.length === 0 ? (
+      {found.length === 0 && wanted !== '' ? (
         <Text
           kind="small"
           tone="ochre"

@@ -13,6 +13,7 @@ export interface FieldProps {
   lines?: number;
   testID?: string;
   onSubmit?: () => void;
+  onBlur?: () => void;
   /** Typed into at once. */
   focused?: boolean;
 }
@@ -26,6 +27,7 @@ export function NoteField({
   lines = 1,
   testID,
   onSubmit,
+  onBlur,
   focused = false,
 }: FieldProps) {
   const theme = useTheme();
@@ -45,6 +47,7 @@ export function NoteField({
         numberOfLines={lines}
         testID={testID}
         onSubmitEditing={onSubmit}
+        onBlur={onBlur}
         autoFocus={focused}
         style={[
           styles.input,

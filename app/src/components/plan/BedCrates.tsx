@@ -1,0 +1,103 @@
+/** Crates or trays on a bed's bench: how many, how large, what they weigh, and when their soil was last new. */
+import { localDate, type Bed } from '@fogata/core';
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { useFarm } from '../../data/hooks';
+import { Button } from '../ui/Button';
+import { DateStepper } from '../ui/DateStepper';
+import { Amount, Metres } from '../ui/Fields';
+import { Text } from '../ui/Text';
+
+export const cratesSaid = (b: Bed): string =>
+  b.crates ? `${b.crates.count} of them, ${b.crates.count * b.crates.plantsEach} plants` : 'none said yet';
+
+/** When the soil in crates was last new: what they carried before no longer counts against what comes. */
+function MixOn({ value, onChange }: { value: string | null; onChange: (on: string | null) => void }) {
+  const { data } = useFarm();
+  if (!data) return null;
+  const today = localDate(data.clock.nowMs, data.farm.timeZone);
+  return value === null ? (
+    <Button
+      kind="plain"
+      label="They were filled with new soil"
+      onPress={() => onChange(today)}
+      testID="mix-new"
+    />
+  ) : (
+    <View style={{ gap: 6 }}>
+      <DateStepper label="Filled with new soil on" value={value} onChange={onChange} />
+      <Text kind="small" tone="quiet">
+        What stood in them before no longer counts for rotation.
+      </Text>
+      <Button kind="plain" label="I do not know when" onPress={() => onChange(null)} />
+    </View>
+  );
+}
+
+export function BedCrates({ b, set }: { b: Bed; set: (patch: Partial<Bed>) => void }) {
+  return (
+    <View style={{ gap: 16 }}>
+      <Amount
+        label="Crates or trays on it"
+        value={b.crates?.count ?? 0}
+        onChange={(count) =>
+          set({
+            crates: count > 0 ? { lengthM: 0.6, widthM: 0.4, plantsEach: 8, ...b.crates, count } : null,
+          })
+        }
+        unit="crates"
+        bigStep={5}
+        min={0}
+        max={9999}
+      />
+      {b.crates ? (
+        <>
+          <Metres
+            label="Length of a crate"
+            value={b.crates.lengthM}
+            onChange={(lengthM) => set({ crates: { ...b.crates!, lengthM } })}
+            step={0.05}
+            bigStep={0.2}
+            max={5}
+          />
+          <Metres
+            label="Width of a crate"
+            value={b.crates.widthM}
+            onChange={(widthM) => set({ crates: { ...b.crates!, widthM } })}
+            step={0.05}
+            bigStep={0.2}
+            max={5}
+          />
+          <Amount
+            label="Plants in each"
+            value={b.crates.plantsEach}
+            onChange={(plantsEach) => set({ crates: { ...b.crates!, plantsEach } })}
+            unit="plants"
+            min={1}
+            max={2000}
+          />
+          <Amount
+            label="Kilos that one weighs, 0 where you do not know"
+            value={b.crates.kgEach ?? 0}
+            onChange={(kg) => {
+              const { kgEach: _k, ...crates } = b.crates!;
+              set({ crates: kg > 0 ? { ...crates, kgEach: kg } : crates });
+            }}
+            unit="kg"
+            bigStep={5}
+            min={0}
+            max={200}
+          />
+          <Text kind="small" tone="quiet">{`${b.crates.count * b.crates.plantsEach} plants in all.`}</Text>
+        </>
+      ) : null}
+      <Button kind="plain" label="Soil to fill them ›" onPress={() => router.push('/calc/mix')} />
+      <Button
+        kind="plain"
+        label="How many crates fit ›"
+        onPress={() => router.push(`/calc/crates?bed=${b.id}`)}
+      />
+      <MixOn value={b.mixOn ?? null} onChange={(mixOn) => set({ mixOn })} />
+    </View>
+  );
+}
