@@ -9,6 +9,7 @@ export {
   cultivarSchema,
   date,
   id,
+  namedNow,
   plantingSchema,
   seedLotSchema,
   structureSchema,

@@ -6,6 +6,7 @@ import {
   cultivarSchema,
   farmSchema,
   instantMs,
+  namedNow,
   plantingSchema,
   seedLotSchema,
   structureSchema,
@@ -70,7 +71,9 @@ const weatherFileSchema = z.strictObject({
 export const farmFileSchema = z.strictObject({
   format: z.literal(FARM_FORMAT, { error: `the string ${FARM_FORMAT}` }),
   farm: farmSchema.strict(),
-  structures: z.array(structureSchema.strict()).max(2000, 'at most 2000 structures'),
+  structures: z
+    .array(z.preprocess((s) => (s && typeof s === 'object' ? namedNow(s) : s), structureSchema.strict()))
+    .max(2000, 'at most 2000 structures'),
   beds: z.array(bedSchema.strict()).max(20_000, 'at most 20000 beds'),
   plantings: z.array(plantingSchema.strict()).max(100_000, 'at most 100000 plantings'),
   covers: z.array(coverSchema.strict()).max(5000, 'at most 5000 covers'),

@@ -6,6 +6,7 @@ import {
   isoOf,
   strip,
   supply,
+  UNPLACED,
   WEEK,
   type FillAsk,
   type FillOptions,
@@ -73,8 +74,7 @@ export function fillAskOf(
     rows: b.rows,
     lengthM: b.lengthM,
     widthM: b.widthM ?? b.rows * 0.25,
-    turnDeg: 0,
-    acrossM: 0,
+    ...UNPLACED,
     headroomM: headroom.get(b.place)!,
   }));
   const outlook = (bed: RelayBed, crop: Crop, how: How) => outlookAt(placeOfBed.get(bed.id)!, crop, how);

@@ -146,6 +146,12 @@ test.each([
   expect(line.split('\n')).toHaveLength(1);
 });
 
+test('a file from when the wind that a maker rates had another name is read', () => {
+  expect(refused(file({ structures: [{ ...structure, windRatingMs: 25 }] }))).toBe('taken');
+  const line = refused(file({ structures: [{ ...structure, windRatingMs: -1 }] }));
+  expect(line).toMatch(/^structures\[0\]\.windRatingMps: /);
+});
+
 test('optional things of structure, bed and cover are taken in their ranges only', () => {
   const good = structureSchema.parse({
     ...structure,

@@ -12,6 +12,8 @@ export * from './covers/ways';
 export * from './crops/crops';
 export * from './crops/cultivars';
 export * from './crops/figures';
+export * from './crops/picked';
+export * from './crops/saving';
 export * from './farm/facts';
 export * from './farm/layout';
 export * from './farm/rows';

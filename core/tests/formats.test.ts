@@ -132,7 +132,7 @@ describe('the farm’s time', () => {
       lowC: -7.2,
       lowAtMs: t('2027-01-15', 7, 10),
       cloud: 0.1,
-      windMs: 0.8,
+      windMps: 0.8,
       bedsToCover: 3,
       secondLayers: 3,
       firstDueAtMs: t('2027-01-14', 16, 20),

@@ -62,6 +62,41 @@ test('on a mild night, and where there is no room for the whole bed, nothing is 
   expect(full.options.map((o) => o.key)).not.toContain('shed');
 });
 
+test('lower down in the same house it is as on the bench and so much warmer; in another house it is out of reach', async () => {
+  const e = bench(-3, place());
+  const { id } = e.data.structures[0]!;
+  const floor = place({ id: 'floor', name: 'the floor', lowerIn: id, warmerK: 1.5, nightC: null });
+  const plan = await planned(bench(-3, floor));
+  const b = bed(plan, 'tender');
+  const lows = (key: string) => b.outcome.options.find((o) => o.key === key)!.minLeafC;
+  // what is chosen was run once more with the house as it will be
+  lows('floor').forEach((c, m) => expect(Math.abs(c - lows('bare')[m]! - 1.5)).toBeLessThan(0.3));
+  expect(b.loss['floor']!).toBeLessThan(b.loss['bare']!);
+  expect(b.loss['floor']!).toBeGreaterThan(0);
+  const [job] = jobsOf(plan, style).filter((j) => j.kind === 'cover');
+  expect(job!.title).toMatch(/^Set (tender|hardy|hardy and tender) down: the floor$/);
+  const elsewhere = await planned(bench(-3, { ...floor, lowerIn: 'another' }));
+  expect(bed(elsewhere, 'tender').options.map((o) => o.key)).toEqual(['bare']);
+});
+
+test('tubers in boxes are carried in before a frost that greens beside them stand, and count as nothing that grows', async () => {
+  const boxed = (meanC: number) => {
+    const e = bench(meanC, place());
+    const plantings = e.data.plantings.map((p) =>
+      p.bedId === 'tender'
+        ? { ...p, crop: 'dahlia-boxed', aim: 'survive' as const }
+        : { ...p, crop: 'mache' },
+    );
+    return planned({ ...e, data: { ...e.data, plantings } });
+  };
+  const frost = await boxed(-3);
+  expect(bed(frost, 'tender').chosen).toBe('shed');
+  expect(bed(frost, 'hardy').chosen).toBe('bare');
+  expect(bed(frost, 'tender').loss['bare']!).toBeGreaterThan(bed(frost, 'hardy').loss['bare']!);
+  const mild = bed(await boxed(20), 'tender');
+  expect(mild.chosen).toBe('bare');
+});
+
 test('a place that freezes is no better than it is', async () => {
   const plan = await planned(bench(-3, place({ nightC: -5 })));
   expect(bed(plan, 'tender').loss['shed']!).toBeGreaterThan(0);

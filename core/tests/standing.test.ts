@@ -72,6 +72,7 @@ const job = (items: ReturnType<typeof item>[]) => ({
   kind: items[0]?.on === false ? 'lift' : 'cover',
   structureId: 'north',
   items,
+  accepted: false,
   done: false,
   doneAtMs: null,
   recordIds: [] as string[],
@@ -92,6 +93,21 @@ test('of two sheets one is laid: the first item is done, the second waits; taken
     [false, 1],
   ]);
   expect(jobAsItStands(again, applyAll(sheets(2)), NONE).done).toBe(true);
+});
+
+test('what was accepted of a night is said at once, until the last word on one of its beds is another', () => {
+  const say = (id: string, bedId: string, verdict: string, night = '2027-01-14') =>
+    ({ kind: 'decision', id, atMs: 0, night, bedId, key: 'fleece', verdict }) as Act;
+  const answer = standingOf(applyAll([say('x', 'a', 'accepted')]), 0, '2027-01-14');
+  const two = job([item(0), { ...item(0), bedId: 'b' }]);
+  const shown = (acts: Act[], back = NONE) => jobAsItStands(two, foldOn(answer, acts, back), NONE).accepted;
+  expect(shown([])).toBe(false);
+  expect(shown([say('y', 'b', 'accepted')])).toBe(true);
+  expect(shown([say('y', 'b', 'accepted'), say('z', 'a', 'refused')])).toBe(false);
+  expect(shown([say('y', 'b', 'accepted')], new Set(['x']))).toBe(false);
+  expect(shown([say('y', 'b', 'accepted', '2027-01-13')])).toBe(false);
+  // and what a later answer no longer has is taken from the job again
+  expect(jobAsItStands({ ...two, accepted: true }, foldOn(answer, [], NONE), NONE).accepted).toBe(false);
 });
 
 test('a sheet laid in another way than the item asks does not do it, and what lay there before does not either', () => {

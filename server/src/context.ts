@@ -16,9 +16,10 @@ import { remembering, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
 import { OUTSIDE } from './night/spots';
 import { farmWeather, type FarmWeather } from './sources/farmWeather';
-import { DayBook, type DayPool } from './day/book';
+import { dayBook, shadeBook, waterBook, type DayPool } from './day/book';
 import { Filler, type FillPool } from './relay/filler';
 import { SeasonBook, type SeasonPool } from './season/book';
+import { seasonsIn } from './season/keptSeasons';
 import { keptSources } from './sources/kept';
 import type { Sources } from './sources/ports';
 
@@ -69,14 +70,18 @@ function outsideLows(data: FarmData, state: FarmState): OutsideLow[] {
 export class Context {
   readonly planner: Planner;
   readonly seasons: SeasonBook;
-  readonly days: DayBook;
+  readonly days: ReturnType<typeof dayBook>;
+  readonly shade: ReturnType<typeof shadeBook>;
+  readonly waters: ReturnType<typeof waterBook>;
   readonly filler: Filler;
   readonly ahead: Ahead;
   private readonly sources: (site: Site) => Sources;
 
   constructor(readonly options: ServerOptions) {
-    this.seasons = new SeasonBook(options.pool);
-    this.days = new DayBook(options.pool);
+    this.seasons = new SeasonBook(options.pool, seasonsIn(options.db, options.version ?? ''));
+    this.days = dayBook(options.pool);
+    this.shade = shadeBook(options.pool);
+    this.waters = waterBook(options.pool);
     this.filler = new Filler(options.pool, this.seasons);
     const kept = keptSources(options.db);
     this.sources = options.sources ?? (() => kept);

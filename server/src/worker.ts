@@ -13,9 +13,17 @@ import {
   type LiftTask,
   type OptionOutcome,
 } from '@fogata/core';
-import { workOutDay, type DayAnswer, type DayTask } from '@fogata/core/day';
+import {
+  shadeSpans,
+  workOutDay,
+  type DayAnswer,
+  type DayTask,
+  type ShadeSpan,
+  type ShadeTask,
+} from '@fogata/core/day';
 import type { DueTask, SolveTask } from '@fogata/core/planning';
 import type { Filled } from '@fogata/core/relay';
+import { waterUnder, type WaterAnswer, type WaterTask } from '@fogata/core/water';
 import type { MessagePort } from 'node:worker_threads';
 import { fillIn, type FillTask } from './relay/fillTask';
 import { learnFrom, type LearnTask } from './night/learning';
@@ -49,6 +57,14 @@ export function season(task: SeasonTask): SeasonAnswer[] {
 
 export function day(task: DayTask): DayAnswer {
   return workOutDay(task);
+}
+
+export function shade(task: ShadeTask): ShadeSpan[] {
+  return shadeSpans(task);
+}
+
+export function water(task: WaterTask): WaterAnswer {
+  return waterUnder(task);
 }
 
 export function fill(task: FillTask & { port: MessagePort }): Promise<Filled> {

@@ -93,16 +93,22 @@ const byId = (list: unknown) =>
   [...(without(list) as { id: string }[])].sort((a, b) => a.id.localeCompare(b.id));
 
 /** What the farm is by its rows of old: the fields that lay in one column beside the others, null left out. */
+/** What a maker rates a structure for in wind had a name that read like milliseconds. */
+const renamed = ({ windRatingMs, ...row }: Row): Row =>
+  windRatingMs === undefined ? row : { ...row, windRatingMps: windRatingMs };
+
 function wasFarm(withSteps = true) {
   const whole = (table: string) =>
     byId(
-      oldRows(table).map(({ more, done, planned, how, ...row }) => ({
-        ...row,
-        ...(more as object | undefined),
-        ...(withSteps && planned ? { planned } : {}),
-        ...(withSteps && how ? { how } : {}),
-        ...(withSteps && done && Object.keys(done).length > 0 ? { done } : {}),
-      })),
+      oldRows(table).map(({ more, done, planned, how, ...row }) =>
+        renamed({
+          ...row,
+          ...(more as object | undefined),
+          ...(withSteps && planned ? { planned } : {}),
+          ...(withSteps && how ? { how } : {}),
+          ...(withSteps && done && Object.keys(done).length > 0 ? { done } : {}),
+        }),
+      ),
     );
   return {
     structures: whole('structures'),
@@ -192,7 +198,7 @@ test('a backup of the version before columns is restored with every field in its
       lines
         .filter((l) => l.table === table)
         .flatMap((l) => l.rows ?? [])
-        .map(({ more, ...row }) => ({ ...row, ...(more as object) })),
+        .map(({ more, ...row }) => renamed({ ...row, ...(more as object) })),
     );
   const found = await isFarm(db);
   expect([found['structures'], found['beds'], found['covers']]).toEqual([

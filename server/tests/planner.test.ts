@@ -102,6 +102,35 @@ test('asked twice for one state it works once; a new state abandons the old work
   );
 }, 60_000);
 
+test('within an hour nothing is run anew but what has changed, and the plan is the one that it would be', async () => {
+  const { pool, letGo } = gatedPool();
+  await letGo();
+  let runs = 0;
+  const counted =
+    <A extends unknown[], R>(f: (...a: A) => R) =>
+    (...a: A) => ((runs += 1), f(...a));
+  const counting: NightPool = {
+    ...pool,
+    house: counted(pool.house),
+    evaluate: counted(pool.evaluate),
+    due: counted(pool.due),
+  };
+  const planner = new Planner({ pool: remembering(counting) });
+  const [first, second, third] = [1, 16, 31].map((min) => DEMO_START_MS - (30 - min) * 60_000);
+  await planner.wait(data, weather, first!);
+  // the houses are looked at once more in the air of what was chosen
+  await planner.wait(data, weather, second!);
+  runs = 0;
+  const plan = (await planner.wait(data, weather, third!))!;
+  expect(runs).toBe(0);
+  const anew = new Planner({ pool });
+  await anew.wait(data, weather, second!);
+  const same = (await anew.wait(data, weather, third!))!;
+  expect(plan.beds.map((b) => [b.chosen, chosenOutcome(b).minLeafC])).toEqual(
+    same.beds.map((b) => [b.chosen, chosenOutcome(b).minLeafC]),
+  );
+}, 60_000);
+
 test('a thread that dies is told in a sentence; asking leaves it at that, a tap or a change starts anew', async () => {
   const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
   const first = gatedPool();

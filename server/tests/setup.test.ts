@@ -47,7 +47,7 @@ test.each([
     { ...house, openings: [{ ...house.openings![0]!, wax: { startC: 30, fullC: 20 } }] },
     /fully open only above/,
   ],
-  ['/api/structures/h', { ...house, windRatingMs: -1 }, /^windRatingMs: /],
+  ['/api/structures/h', { ...house, windRatingMps: -1 }, /^windRatingMps: /],
   ['/api/structures/h', { ...house, at: { xM: 0, yM: 0, turnDeg: 400 } }, /^at\.turnDeg: /],
 ])('%s refuses by name what does not fit', async (path, body, why) => {
   const res = await put(path, body, 422);

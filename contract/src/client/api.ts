@@ -37,6 +37,7 @@ import {
   seedsView,
   storyView,
   townRow,
+  shadeView,
   waterView,
 } from '../views';
 import { ofCore, thing } from '../views/parts';
@@ -56,6 +57,7 @@ export const api = {
   now: get('/api/now', nowView),
   day: get('/api/day', dayView),
   water: get('/api/water', waterView),
+  shade: get('/api/shade', shadeView),
   ahead: get('/api/ahead', aheadView),
   messages: get('/api/messages', messagesView),
   place: get('/api/places/:bedId', placeView),

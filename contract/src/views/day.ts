@@ -7,6 +7,9 @@ export const dayStep = z.object({
   atMs: z.number(),
   /** 0 shut to 1 wide open. */
   fraction: z.number(),
+  /** An hour late at it alone: what that adds to the day's hottest leaf, and to the leaf when that hour is over, K; null where it is the same. */
+  lateHotK: z.number().nullable(),
+  lateThenK: z.number().nullable(),
 });
 export type DayStep = z.infer<typeof dayStep>;
 

@@ -14,4 +14,5 @@ export * from './messages';
 export * from './seeds';
 export * from './need';
 export * from './compare';
+export * from './shade';
 export * from './water';

@@ -142,7 +142,7 @@ export const nowView = z.object({
       lowC: range,
       lowAtMs: z.number(),
       cloud: z.number(),
-      windMs: z.number(),
+      windMps: z.number(),
       issuedMs: z.number(),
       name: z.string(),
       source: forecastSource,
@@ -165,6 +165,8 @@ export const nowView = z.object({
   places: z.array(placeRow),
   ribbon: ribbonView.nullable(),
   rounds: z.array(roundItem),
+  /** Who did what of jobs and readings, by record; where somebody said who uses the device. */
+  who: z.record(z.string(), z.string()),
   /** In the morning: beds whose covers may as well stay on, because the coming night wants them again. */
   leftOn: z.array(z.string()),
   /** What thermometers under cover show, live, while it is dark. */

@@ -20,7 +20,10 @@ const above0 = (field: string, value: number) => {
   if (!Number.isFinite(value) || value <= 0) throw new CalcProblem(field, 'more than 0');
 };
 
-/** Hoops over a bed: how many, how far apart they come out, and how long each rod is with `footM` in the ground at each end. */
+/**
+ * Hoops over a bed: how many, how far apart they come out, and how long each rod is with `footM` in the ground at each end.
+ * @example hoopsFor({ lengthM: 12, arcM: 2.2, spacingM: 1.5, footM: 0.3 }).hoops // 9
+ */
 export function hoopsFor(i: { lengthM: number; arcM: number; spacingM: number; footM: number }) {
   above0('length', i.lengthM);
   above0('arc', i.arcM);
@@ -65,7 +68,10 @@ export function dripFor(i: {
   };
 }
 
-/** Crates on a bench: the better of the two ways to turn them, and what they hold; the same for every bench of the house. */
+/**
+ * Crates on a bench: the better of the two ways to turn them, and what they hold; the same for every bench of the house.
+ * @example cratesFor({ benchLengthM: 6, benchWidthM: 1.2, benches: 1, crateLengthM: 0.6, crateWidthM: 0.4, gapM: 0, plantsEach: 8 }).crates // 30
+ */
 export function cratesFor(i: {
   benchLengthM: number;
   benchWidthM: number;
@@ -97,7 +103,10 @@ export function cratesFor(i: {
   return { ...best, perBench: best.crates, crates, plants: crates * i.plantsEach };
 }
 
-/** Seed trays for so many plants: seeds, trays, and the shelf they stand on. `emerges` is the share that comes up. */
+/**
+ * Seed trays for so many plants: seeds, trays, and the shelf they stand on. `emerges` is the share that comes up.
+ * @example traysFor({ plants: 100, emerges: 0.8, spare: 0.1, cells: 84, seedsPerCell: 1, trayLengthM: 0.5, trayWidthM: 0.3, shelfDepthM: 0.6 }) // { sownCells: 138, seeds: 138, trays: 2, rows: 2, shelfM: 0.5 }
+ */
 export function traysFor(i: {
   plants: number;
   emerges: number;
@@ -153,6 +162,7 @@ export function mixFor(i: {
 /**
  * From a handful of runs of the heat engine (something added, what the leaf ends at) to how much of it brings `gainK`:
  * straight lines between the runs. Null where even the most does not.
+ * @example amountForGain([{ amount: 0, leafC: -4 }, { amount: 100, leafC: -3 }], 0.5) // 50
  */
 export function amountForGain(
   runs: readonly { amount: number; leafC: number }[],

@@ -13,19 +13,28 @@ import { CalcProblem } from './calc';
 const LOST_IN_DAYS = 45;
 const MOST_SEEDS = 5000;
 
-/** Share of a lot that still germinates. Example: parsnip, half-life 1 year, 0.65 fresh: 0.33 after a year. */
+/**
+ * Share of a lot that still germinates. Example: parsnip, half-life 1 year, 0.65 fresh: 0.33 after a year.
+ * @example germinationNow(0.8, 4, 4) // 0.4
+ */
 export function germinationNow(fresh: number, ageYears: number, halfLifeYears: number): number {
   return fresh * 0.5 ** (Math.max(0, ageYears) / halfLifeYears);
 }
 
-/** Days until it is up in a seedbed of this temperature; null where it does not come up, or lies over two months. */
+/**
+ * Days until it is up in a seedbed of this temperature; null where it does not come up, or lies over two months.
+ * @example daysUp(cropById('spinach').emergence, 12) // 9.328
+ */
 export function daysUp(emergence: NonNullable<Crop['emergence']>, soilC: number): number | null {
   const rise = risingDays(soilC, emergence);
   const days = rise > 0 ? emergence.degreeDays / rise : Infinity;
   return days > 60 ? null : days;
 }
 
-/** Chance that at least `want` of `n` come up, each with the chance `p`. */
+/**
+ * Chance that at least `want` of `n` come up, each with the chance `p`.
+ * @example atLeast(3, 1, 0.5) // 0.875
+ */
 export function atLeast(n: number, want: number, p: number): number {
   if (want <= 0) return 1;
   if (n < want || p <= 0) return 0;
@@ -41,7 +50,10 @@ export function atLeast(n: number, want: number, p: number): number {
   return Math.min(1, sum);
 }
 
-/** The fewest seeds of which at least `want` come up with this confidence; null over 5,000. Example: 0.8, one wanted, 0.95: 2. */
+/**
+ * The fewest seeds of which at least `want` come up with this confidence; null over 5,000. Example: 0.8, one wanted, 0.95: 2.
+ * @example seedsFor(1, 0.5, 0.9) // 4
+ */
 export function seedsFor(want: number, p: number, confidence: number): number | null {
   for (let n = want; n <= MOST_SEEDS; n++) if (atLeast(n, want, p) >= confidence) return n;
   return null;

@@ -41,11 +41,15 @@ export const BOOK_BELIEF: Belief = {
   nights: 0,
 };
 
+/** @example toCoordinates(BOOK_CALIBRATION).every(Number.isFinite) // true */
 export function toCoordinates(c: Calibration): number[] {
   return [Math.log(c.leakage), c.filmTransparency, Math.log(c.soilExchange), c.zoneOffsetC];
 }
 
-/** Back from coordinates; the film's transparency is kept within 0.5 to 1.4. */
+/**
+ * Back from coordinates; the film's transparency is kept within 0.5 to 1.4.
+ * @example toCoordinates(toCalibration(toCoordinates(BOOK_CALIBRATION))).length // 4
+ */
 export function toCalibration(x: readonly number[]): Calibration {
   return {
     leakage: Math.exp(x[0]!),
@@ -55,7 +59,10 @@ export function toCalibration(x: readonly number[]): Calibration {
   };
 }
 
-/** Standard deviation of one factor in its coordinate. */
+/**
+ * Standard deviation of one factor in its coordinate.
+ * @example factorSd(BOOK_BELIEF, 0) > 0 // true
+ */
 export function factorSd(belief: Belief, factor: number): number {
   return Math.sqrt(Math.max(0, belief.covariance[factor * N + factor]!));
 }
@@ -82,7 +89,10 @@ function normals(factor: number, count: number): number[] {
   return [0, ...z.map((x) => (x - mean) / sd)];
 }
 
-/** As many calibrations as there are members of a forecast: the first is the mean, the others spread as the belief does. */
+/**
+ * As many calibrations as there are members of a forecast: the first is the mean, the others spread as the belief does.
+ * @example drawFactors(BOOK_BELIEF, 5).length // 5
+ */
 export function drawFactors(belief: Belief, count: number): Calibration[] {
   const l = root(belief.covariance);
   const z = FACTORS.map((_, f) => normals(f, count));

@@ -32,14 +32,20 @@ export interface Climate {
   windMps: number;
 }
 
-/** Day of the year 0 to 364 of a date "YYYY-MM-DD"; the 29th of February is the 28th. */
+/**
+ * Day of the year 0 to 364 of a date "YYYY-MM-DD"; the 29th of February is the 28th.
+ * @example dayOfYear('2027-03-01') // 59
+ */
 export function dayOfYear(date: string): number {
   const month = Number(date.slice(5, 7));
   const day = Number(date.slice(8, 10));
   return MONTH_STARTS[month - 1]! + Math.min(day, MONTH_DAYS[month - 1]!) - 1;
 }
 
-/** "04-18" of a day of the year; days beyond the year run on into the next. Example: 0 is "01-01". */
+/**
+ * "04-18" of a day of the year; days beyond the year run on into the next. Example: 0 is "01-01".
+ * @example monthDayOf(59) // '03-01'
+ */
 export function monthDayOf(day: number): string {
   const d = ((Math.round(day) % YEAR_DAYS) + YEAR_DAYS) % YEAR_DAYS;
   let m = 11;
@@ -50,12 +56,16 @@ export function monthDayOf(day: number): string {
 export const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 export const MONTH_STARTS = MONTH_DAYS.map((_, m) => MONTH_DAYS.slice(0, m).reduce((a, b) => a + b, 0));
 
-/** Winter 0 (December to February), spring 1, summer 2, autumn 3, by the calendar alone. */
+/**
+ * Winter 0 (December to February), spring 1, summer 2, autumn 3, by the calendar alone.
+ * @example seasonOf(0) // 0
+ */
 export const seasonOf = (day: number): number => Math.floor((((day + 31) % YEAR_DAYS) / YEAR_DAYS) * 4) % 4;
 
 /**
  * A smooth year through twelve monthly means, whose months have those means again: their own waves, each raised by what taking
  * the mean over a month takes off it (sin x / x, x = πk/12).
+ * @example smoothYear(new Array(12).fill(5))[100] // 5
  */
 export function smoothYear(monthly: readonly number[]): Float64Array {
   const out = new Float64Array(YEAR_DAYS);
@@ -100,7 +110,10 @@ function betweenSeasons(latitude: number, winter: number, summer: number): Float
 /** The normal curve's value at the middle of each share: what a place is taken to have that has no record. */
 export const NORMAL_SHAPE = Float64Array.from({ length: QUANTILES }, (_, i) => probit((i + 0.5) / QUANTILES));
 
-/** Inverse of the normal distribution: Acklam's rational fit, error under 1.2e-9 of a spread. */
+/**
+ * Inverse of the normal distribution: Acklam's rational fit, error under 1.2e-9 of a spread.
+ * @example probit(0.975) // 1.96
+ */
 export function probit(p: number): number {
   const a = [
     -39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716,
@@ -137,6 +150,7 @@ const USUAL = { lag1: 0.72, rangeLag1: 0.3, windMps: 2.8 } as const;
  * From twelve monthly means, January first. Spread is the more the further the place is from the sea, which the year's own
  * swing tells: 1.2 K and 0.27 of half the swing in winter, 1.8 and 0.08 in summer (rounded from stations of the middle
  * latitudes; starting values). In winter warm days are dull and of small range, in summer bright ones are warm.
+ * @example fromMonthly(SITE, new Array(12).fill({ lowC: 5, highC: 15 })).from // 'monthly'
  */
 export function fromMonthly(
   site: Site,
@@ -170,6 +184,7 @@ const LOW_SPREAD = 1.15;
 /**
  * Share of years with frost (under 0 °C at a thermometer's height) in the night of a day of the year, 0 to 1: the lows taken as
  * normal, by the logistic curve that is within 0.01 of it. Example: a mean low of 0 °C: 0.5.
+ * @example frostShare({ lowC: new Array(365).fill(0), lowShiftK: new Array(365).fill(0), meanSdK: new Array(365).fill(3) }, 10) // 0.5
  */
 export function frostShare(c: Climate, day: number): number {
   const d = ((Math.round(day) % YEAR_DAYS) + YEAR_DAYS) % YEAR_DAYS;

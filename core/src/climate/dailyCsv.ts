@@ -34,6 +34,7 @@ function toC(header: string): ((x: number) => number) | string {
 /** How tables write that there is no value. */
 export const MISSING = /^(|-|na|n\/a|null|nan|-?99(99)?(\.9)?)$/i;
 
+/** @example readDailyCsv('date,low,high\n2026-01-01,-2,5').days.length // 1 */
 export function readDailyCsv(text: string): DailyRead {
   const lines = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''))
     .data.map((cells, i) => ({ line: i + 1, cells: cells.map((c) => c.trim()) }))

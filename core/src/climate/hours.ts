@@ -15,9 +15,13 @@ export const MOST_YEARS = 3;
 /** When the day is warmest, solar hours. */
 const WARMEST_H = 15;
 
+/** @example new Date(dayMs(31)).toISOString().slice(5, 10) // '02-01' */
 export const dayMs = (day: number): number => START_MS + day * DAY_MS;
 
-/** A clear day's sun on the level by day of the year, MJ/m². */
+/**
+ * A clear day's sun on the level by day of the year, MJ/m².
+ * @example clearDays(SITE)[171] > 4 * clearDays(SITE)[354] // true
+ */
 export function clearDays(site: Site): Float64Array {
   return Float64Array.from({ length: YEAR_DAYS }, (_, d) => {
     let sum = 0;
@@ -29,7 +33,10 @@ export function clearDays(site: Site): Float64Array {
   });
 }
 
-/** Cloud that leaves this share of a clear day's sun (Kasten and Czeplak 1980, turned round). */
+/**
+ * Cloud that leaves this share of a clear day's sun (Kasten and Czeplak 1980, turned round).
+ * @example cloudOf(1) // 0
+ */
 export const cloudOf = (sunShare: number): number =>
   Math.min(1, Math.max(0, (1 - Math.min(1, sunShare)) / 0.75)) ** (1 / 3.4);
 

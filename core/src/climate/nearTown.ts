@@ -45,7 +45,10 @@ const LAPSE_K_PER_M = 0.006;
 const EARTH_KM = 6371;
 const rad = (deg: number) => (deg * Math.PI) / 180;
 
-/** On the great circle, km. Example: Paris to Lyon: 391. */
+/**
+ * On the great circle, km. Example: Paris to Lyon: 391.
+ * @example distanceKm({ latitude: 0, longitude: 0 }, { latitude: 0, longitude: 1 }) // 111.2
+ */
 export function distanceKm(
   a: Pick<Site, 'latitude' | 'longitude'>,
   b: Pick<Site, 'latitude' | 'longitude'>,
@@ -56,7 +59,10 @@ export function distanceKm(
   return 2 * EARTH_KM * Math.asin(Math.min(1, Math.sqrt(h)));
 }
 
-/** Month 0 to 11 of a year whose January, April, July and October are given. Example: `monthOf([0, 10, 20, 10], 1)` is 1.3. */
+/**
+ * Month 0 to 11 of a year whose January, April, July and October are given. Example: `monthOf([0, 10, 20, 10], 1)` is 1.3.
+ * @example monthOf([0, 9, 18, 9], 0) // 0
+ */
 export function monthOf([jan, apr, jul, oct]: readonly number[], month: number): number {
   const angle = (2 * Math.PI * month) / 12;
   const mean = (jan! + apr! + jul! + oct!) / 4;
@@ -74,6 +80,7 @@ export interface NearTown {
   months: Monthly[];
 }
 
+/** @example nearTown({ latitude: 40.4, longitude: -3.7, elevationM: 650 }).km < 50 // true */
 export function nearTown(site: Site): NearTown | null {
   const heightM = site.elevationM ?? 0;
   const away = (t: Town) => distanceKm(site, t) + (KM_FOR_HEIGHT * Math.abs(t.elevationM - heightM)) / 1000;

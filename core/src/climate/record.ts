@@ -138,7 +138,10 @@ export function fromDaily(site: Site, record: readonly Day[]): Climate {
 const meanOf = (year: Float64Array, from: number, to: number) =>
   year.slice(from, to).reduce((a, b) => a + b, 0) / (to - from);
 
-/** Twelve means of low and high again, as a climate page gives them. */
+/**
+ * Twelve means of low and high again, as a climate page gives them.
+ * @example monthlyOf(new Float64Array(365).fill(2), new Float64Array(365).fill(12))[6].highC // 12
+ */
 export function monthlyOf(lowC: Float64Array, highC: Float64Array): { lowC: number; highC: number }[] {
   return MONTH_STARTS.map((from, m) => {
     const to = MONTH_STARTS[m + 1] ?? YEAR_DAYS;

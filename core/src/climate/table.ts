@@ -14,6 +14,7 @@ const MIDDLES = Array.from({ length: 12 }, (_, m) => Date.UTC(2001, m, 15, 12));
 /** Half of what a day swings, K: more where it is warm. Starting values. */
 const halfSwingK = (meanC: number) => 3 + 0.15 * Math.min(20, Math.max(0, meanC));
 
+/** @example coarseMonths(SITE).length // 12 */
 export function coarseMonths(site: Site): Monthly[] {
   return nearTown(site)?.months ?? byLatitude(site);
 }

@@ -129,6 +129,7 @@ export function opened(x: Float64Array, shutMaxC: number, opensAtC: number | nul
   x[BASE + 2] = over > 0 ? Math.min(1, over / 6) * x[4]! : 0;
 }
 
+/** @example dot([1, 2], [3, 4], 2) // 11 */
 export const dot = (w: Float64Array, x: Float64Array, n: number) => {
   let sum = 0;
   for (let k = 0; k < n; k++) sum += w[k]! * x[k]!;

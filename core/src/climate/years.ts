@@ -89,7 +89,10 @@ export function plausibleYears(climate: Climate, count: number, seed: number): Y
   return years;
 }
 
-/** A low that is shifted never comes within half a kelvin of the day's high. */
+/**
+ * A low that is shifted never comes within half a kelvin of the day's high.
+ * @example lowOf(4, 9, -3) // 1
+ */
 export const lowOf = (lowC: number, highC: number, shiftK: number) =>
   shiftK <= 0 ? lowC + shiftK : Math.max(lowC, Math.min(lowC + shiftK, highC - 0.5));
 
@@ -116,7 +119,10 @@ export function frostDays(
   return { last, first };
 }
 
-/** The middle of some days of the year, wrapped at `from`; null where fewer than half are there. */
+/**
+ * The middle of some days of the year, wrapped at `from`; null where fewer than half are there.
+ * @example middleDay([100, 110, 120], 0) // 110
+ */
 export function middleDay(days: readonly (number | null)[], from: number): number | null {
   const there = days
     .filter((d): d is number => d !== null)

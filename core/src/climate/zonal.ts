@@ -43,7 +43,10 @@ function between(table: readonly [number, number, number][], latitude: number): 
   return [a[1] + f * (b[1] - a[1]), a[2] + f * (b[2] - a[2])];
 }
 
-/** Usual mean of a whole year, °C: half way between its coldest and its warmest month. Example: 47° north, 450 m: 7.8. */
+/**
+ * Usual mean of a whole year, °C: half way between its coldest and its warmest month. Example: 47° north, 450 m: 7.8.
+ * @example zonalYearC({ latitude: 45, longitude: 0, elevationM: 0 }) // 11.5
+ */
 export function zonalYearC(site: Site): number {
   const [coldC, warmC] = between(site.latitude >= 0 ? NORTH : SOUTH, site.latitude);
   return (coldC + warmC) / 2 - 0.006 * (site.elevationM ?? 0);
@@ -59,13 +62,17 @@ const LEFT_IN_62_DAYS = 0.95;
 /**
  * Ground at 1 m from the mean air of the last two months, °C: as late as those are, and by less from the year's mean.
  * Example: 0.8 °C at 47° north, 450 m: 4.1.
+ * @example deepGroundC(SITE, 6) > deepGroundC(SITE, 2) // true
  */
 export function deepGroundC(site: Site, last62DaysC: number): number {
   const yearC = zonalYearC(site);
   return yearC + GROUND_OVER_AIR_K + (LEFT_AT_1M / LEFT_IN_62_DAYS) * (last62DaysC - yearC);
 }
 
-/** Usual daily mean at an instant, °C: coldest in the middle of January (July in the south). */
+/**
+ * Usual daily mean at an instant, °C: coldest in the middle of January (July in the south).
+ * @example zonalMeanC(SITE, Date.parse('2027-07-15')) > zonalMeanC(SITE, Date.parse('2027-01-15')) + 10 // true
+ */
 export function zonalMeanC(site: Site, ms: number): number {
   const [coldC, warmC] = between(site.latitude >= 0 ? NORTH : SOUTH, site.latitude);
   const days = ms / DAY_MS - Date.UTC(2001, 0, 18) / DAY_MS;

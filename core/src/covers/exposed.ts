@@ -41,7 +41,10 @@ const isExposed = (c: Cover, structure: Pick<Structure, 'kind'>): boolean =>
 const between = (x: number, [from, to]: readonly [number, number]): number =>
   Math.max(0, Math.min(1, (x - from) / (to - from)));
 
-/** Of the whole night: where one of the sheets fails the others that lie in the open are taken to fail with it. */
+/**
+ * Of the whole night: where one of the sheets fails the others that lie in the open are taken to fail with it.
+ * @example failShare([aCover()], { kind: 'open' }, [weather({ windMs: 25 })], START_MS, START_MS + 86400000) // 1
+ */
 export function failShare(
   covers: readonly Cover[],
   structure: Pick<Structure, 'kind'>,

@@ -8,7 +8,10 @@ export type WindExposure = 'sheltered' | 'open' | 'exposed';
 export const BAG_EVERY_M: Record<WindExposure, number> = { sheltered: 2, open: 1.5, exposed: 1 };
 export const PEG_EVERY_M: Record<WindExposure, number> = { sheltered: 1.2, open: 0.9, exposed: 0.6 };
 
-/** Bags, or pegs, for a sheet of this size laid on the ground all round: one at each corner, none further apart than above. */
+/**
+ * Bags, or pegs, for a sheet of this size laid on the ground all round: one at each corner, none further apart than above.
+ * @example holdingFor(20, 2, 'open') // { bags: 32, pegs: 52, perimeterM: 44 }
+ */
 export function holdingFor(
   lengthM: number,
   widthM: number,

@@ -30,7 +30,10 @@ const OPEN_END_M = 0.1;
 /** Sheets are marked and cut to a tenth of a metre. */
 const up = (m: number) => Math.ceil(m * 10 - 1e-6) / 10;
 
-/** Width is the arc over the hoops (half an ellipse) and both sides; length the bed and both ends. */
+/**
+ * Width is the arc over the hoops (half an ellipse) and both sides; length the bed and both ends.
+ * @example sheetFor({ lengthM: 20, widthM: 0.9, hoopHeightM: 0.5, sideM: 0.2, ends: 'closed' }).lengthM // 21.4
+ */
 export function sheetFor(i: SheetInput): SheetSize {
   const arcM = i.hoopHeightM > 0 ? archLengthM(i.widthM, i.hoopHeightM) : i.widthM;
   const endM = i.ends === 'closed' ? i.hoopHeightM + END_SKIRT_M : OPEN_END_M;
@@ -44,7 +47,10 @@ export interface SheetNeed {
   lengthM: number;
 }
 
-/** Beds with hoops of their own: one sheet each, with closed ends. */
+/**
+ * Beds with hoops of their own: one sheet each, with closed ends.
+ * @example sheetNeeds([aStructure()], [aBed()]).length // 1
+ */
 export function sheetNeeds(structures: readonly Structure[], beds: readonly Bed[]): SheetNeed[] {
   return beds.flatMap((bed) => {
     const s = structures.find((x) => x.id === bed.structureId);
@@ -54,7 +60,10 @@ export function sheetNeeds(structures: readonly Structure[], beds: readonly Bed[
   });
 }
 
-/** Beds left without a sheet when every piece in stock is given to one that it fits, as many as can be (Kuhn's matching). */
+/**
+ * Beds left without a sheet when every piece in stock is given to one that it fits, as many as can be (Kuhn's matching).
+ * @example lackingSheets([aStructure()], [aBed()], []).length // 1
+ */
 export function lackingSheets(
   structures: readonly Structure[],
   beds: readonly Bed[],

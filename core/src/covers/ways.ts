@@ -29,18 +29,25 @@ const BEARS: Record<MaterialId, readonly CoverUse[]> = {
   'shade-50': ['hoops', 'over'],
 };
 
-/** The usual way first; what the grower allows stands above what the cloth bears. */
+/**
+ * The usual way first; what the grower allows stands above what the cloth bears.
+ * @example waysOf(aCover({ material: 'fleece-17', use: 'flat' })) // ['flat', 'hoops', 'over']
+ */
 export function waysOf(cover: Cover): CoverUse[] {
   if (cover.use === 'indoors') return ['indoors'];
   const more = cover.ways ?? BEARS[cover.material];
   return [cover.use, ...ALL.filter((u) => u !== cover.use && more.includes(u))];
 }
 
-/** What a sheet's cloth bears besides its usual way: what a form proposes. */
+/**
+ * What a sheet's cloth bears besides its usual way: what a form proposes.
+ * @example bears('fleece-17') // ['hoops', 'flat', 'over']
+ */
 export const bears = (material: MaterialId): readonly CoverUse[] => BEARS[material];
 
 const variants = new WeakMap<Cover, Map<CoverUse, Cover>>();
 
+/** @example asUsed(aCover({ use: 'hoops' }), 'flat').use // 'flat' */
 export function asUsed(cover: Cover, use: CoverUse): Cover {
   if (use === cover.use) return cover;
   const known = variants.get(cover) ?? new Map<CoverUse, Cover>();
@@ -61,12 +68,18 @@ export function adoptWays(stock: readonly Cover[], used: Iterable<Cover>): void 
   }
 }
 
-/** The sheet's id, with the way where it is not the usual one: `fleece30`, `fleece30~flat`. */
+/**
+ * The sheet's id, with the way where it is not the usual one: `fleece30`, `fleece30~flat`.
+ * @example sheetKey(aCover({ id: 'a', use: 'hoops' })) // 'a'
+ */
 export function sheetKey(cover: Cover): string {
   return cover.usually === undefined ? cover.id : `${cover.id}~${cover.use}`;
 }
 
-/** Id and way of a key; the way is undefined where it is the usual one. */
+/**
+ * Id and way of a key; the way is undefined where it is the usual one.
+ * @example readSheetKey('a') // { id: 'a' }
+ */
 export function readSheetKey(key: string): { id: string; use: CoverUse | undefined } {
   const at = key.lastIndexOf('~');
   const use = ALL.find((u) => u === key.slice(at + 1));
@@ -79,4 +92,5 @@ const WORDS: Record<CoverUse, string> = {
   over: 'over it',
   indoors: 'carried in',
 };
+/** @example wayWords('flat') // 'laid on' */
 export const wayWords = (use: CoverUse): string => WORDS[use];

@@ -41,7 +41,10 @@ const FORM_OF: Record<Outer, Form> = {
   'cold-frame': 'cold-frame',
   'low-tunnel': 'low-tunnel',
 };
-/** Whether sheets go on hoops there, or over the whole. */
+/**
+ * Whether sheets go on hoops there, or over the whole.
+ * @example onHoops('house') // true
+ */
 export const onHoops = (outer: Outer): boolean => outer !== 'cold-frame' && outer !== 'low-tunnel';
 
 function structureOf(outer: Outer, id: string): Structure {

@@ -3,6 +3,7 @@
  * keeps it (a database, a file, a test) is nobody's business here.
  */
 import { asUsed } from '../covers/ways';
+import { isRest } from '../crops/crops';
 import type { Away } from '../day/away';
 import type { Lain } from '../log/apply';
 import { fitCover, isFit } from '../night/options';
@@ -38,14 +39,24 @@ export interface FarmFacts {
   pastLows?: ReadonlyMap<string, readonly PastLow[]>;
 }
 
-/** What stands in a bed on a date. */
+/**
+ * What grows in a bed on a date: a rest is nothing that a night or the sun could harm.
+ * @example standingIn('b', [{ bedId: 'b', crop: 'spinach', plantedOn: '2026-10-01', clearedOn: null }], '2027-01-14').length // 1
+ */
 export function standingIn(bedId: string, plantings: readonly Planting[], today: string): Planting[] {
   return plantings.filter(
-    (p) => p.bedId === bedId && p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today),
+    (p) =>
+      p.bedId === bedId &&
+      p.plantedOn <= today &&
+      (p.clearedOn === null || p.clearedOn > today) &&
+      !isRest(p.crop),
   );
 }
 
-/** The sheet that an act or a span is about, lying as it does; undefined where it is no longer in stock. */
+/**
+ * The sheet that an act or a span is about, lying as it does; undefined where it is no longer in stock.
+ * @example sheetOf({ coverId: 'a', use: 'flat' }, [aCover()]).use // 'flat'
+ */
 export function sheetOf(
   of: { coverId: string; use?: CoverUse | undefined },
   stock: readonly Cover[],
@@ -59,13 +70,19 @@ export function coversOn(state: Lain, bedId: string, stock: readonly Cover[]): C
   return (state.onBed.get(bedId) ?? []).flatMap((c) => sheetOf(c, stock) ?? []);
 }
 
-/** Pieces that a sheet takes on a bed; one where it lies there though it does not fit. */
+/**
+ * Pieces that a sheet takes on a bed; one where it lies there though it does not fit.
+ * @example piecesOn(aCover(), aStructure(), aBed()) // 1
+ */
 export function piecesOn(cover: Cover, structure: Structure, bed: Bed): number {
   const fit = fitCover(cover, structure, bed);
   return isFit(fit) ? fit.pieces : 1;
 }
 
-/** How many pieces of a kind lie on beds now, each sheet by the pieces that its bed takes of it. */
+/**
+ * How many pieces of a kind lie on beds now, each sheet by the pieces that its bed takes of it.
+ * @example inUse({ beds: [aBed()], structures: [aStructure()] }, NOTHING_LAIN, aCover()).pieces // 0
+ */
 export function inUse(
   data: Pick<FarmFacts, 'beds' | 'structures'>,
   state: Lain,

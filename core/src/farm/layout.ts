@@ -13,7 +13,10 @@ export interface Placed {
 
 const GAP_M = 3;
 
-/** Every structure's place, by id. A new farm lies in a column, long sides east and west. */
+/**
+ * Every structure's place, by id. A new farm lies in a column, long sides east and west.
+ * @example layoutOf([aStructure({ id: 's' })]).get('s').turnDeg // 90
+ */
 export function layoutOf(structures: readonly Structure[]): Map<string, Placed> {
   const out = new Map<string, Placed>();
   let bottom = 0;
@@ -30,7 +33,10 @@ export function layoutOf(structures: readonly Structure[]): Map<string, Placed> 
   return out;
 }
 
-/** A point along and across a structure, on the farm. */
+/**
+ * A point along and across a structure, on the farm.
+ * @example onFarm({ xM: 10, yM: 0, turnDeg: 90 }, 3, 0)[0] // 13
+ */
 export function onFarm(at: Placed, alongM: number, acrossM: number): [number, number] {
   const a = (at.turnDeg * Math.PI) / 180;
   return [
@@ -39,13 +45,19 @@ export function onFarm(at: Placed, alongM: number, acrossM: number): [number, nu
   ];
 }
 
-/** Corners of a rectangle with its length along the turn. */
+/**
+ * Corners of a rectangle with its length along the turn.
+ * @example cornersOf({ xM: 0, yM: 0, turnDeg: 0 }, 4, 2) // [[-1, -2], [-1, 2], [1, 2], [1, -2]]
+ */
 export function cornersOf(at: Placed, lengthM: number, widthM: number): [number, number][] {
   const [l, w] = [lengthM / 2, widthM / 2];
   return [onFarm(at, -l, -w), onFarm(at, l, -w), onFarm(at, l, w), onFarm(at, -l, w)];
 }
 
-/** Middle of each bed along and across its structure, by id: side by side, or end to end in what is one bed wide. */
+/**
+ * Middle of each bed along and across its structure, by id: side by side, or end to end in what is one bed wide.
+ * @example bedCentres(aStructure({ widthM: 6 }), [aBed({ id: 'b', widthM: 1 })]).get('b').acrossM // 0
+ */
 export function bedCentres(
   structure: Structure,
   beds: readonly Bed[],
@@ -72,7 +84,48 @@ export function bedCentres(
   return out;
 }
 
-/** Smallest box around everything, with a margin. */
+/** One walks where so much is free, m. */
+const PATH_M = 0.25;
+
+/**
+ * Whether there is a path along a bed's first side and along its last, across the structure: free to the next bed beside it and to the wall of a house;
+ * a frame, a tunnel and the open are reached from outside.
+ * @example pathsOf(aStructure({ widthM: 6 }), [aBed({ id: 'b' })]).get('b') // [true, true]
+ */
+export function pathsOf(structure: Structure, beds: readonly Bed[]): Map<string, [boolean, boolean]> {
+  const at = bedCentres(structure, beds);
+  const edges = beds.map((b) => {
+    const c = at.get(b.id) ?? { alongM: 0, acrossM: 0 };
+    return {
+      id: b.id,
+      lo: c.acrossM - b.widthM / 2,
+      hi: c.acrossM + b.widthM / 2,
+      from: c.alongM - b.lengthM / 2,
+      to: c.alongM + b.lengthM / 2,
+    };
+  });
+  // only a house has walls that one cannot reach over
+  const half = structure.kind === 'house' ? structure.widthM / 2 : Infinity;
+  return new Map(
+    edges.map((e) => {
+      const beside = edges.filter((o) => o !== e && o.from < e.to && o.to > e.from);
+      const below = Math.min(
+        e.lo + half,
+        ...beside.filter((o) => o.hi <= e.lo + 1e-6).map((o) => e.lo - o.hi),
+      );
+      const above = Math.min(
+        half - e.hi,
+        ...beside.filter((o) => o.lo >= e.hi - 1e-6).map((o) => o.lo - e.hi),
+      );
+      return [e.id, [below >= PATH_M, above >= PATH_M]];
+    }),
+  );
+}
+
+/**
+ * Smallest box around everything, with a margin.
+ * @example extentOf([[0, 0], [10, 5]]) // { minX: -4, minY: -4, maxX: 14, maxY: 9 }
+ */
 export function extentOf(points: readonly [number, number][], marginM = 4) {
   if (points.length === 0) return { minX: -20, minY: -20, maxX: 20, maxY: 20 };
   const xs = points.map((p) => p[0]);

@@ -47,7 +47,10 @@ const door = (areaM2: number): Opening => ({ name: 'Doors', kind: 'door', areaM2
 const sides = (lengthM: number): Opening => ({ name: 'Roll-up sides', kind: 'roll-up', areaM2: lengthM * 2 });
 const lid = (areaM2: number): Opening => ({ name: 'Lid', kind: 'lid', areaM2 });
 
-/** All that opens, together, m². */
+/**
+ * All that opens, together, m².
+ * @example ventAreaOf([{ name: 'Door', kind: 'door', areaM2: 4 }, { name: 'Flap', kind: 'hinged', areaM2: 1.5 }]) // 5.5
+ */
 export function ventAreaOf(openings: readonly Opening[]): number {
   return Math.round(openings.reduce((sum, o) => sum + o.areaM2, 0) * 100) / 100;
 }
@@ -167,7 +170,10 @@ export const FORM_INFO: Record<Form, FormInfo> = {
   },
 };
 
-/** The form of a structure that was kept before forms were. */
+/**
+ * The form of a structure that was kept before forms were.
+ * @example formOf({ kind: 'house' }) // 'hoop-house'
+ */
 export function formOf(s: Pick<Structure, 'form' | 'kind'>): Form {
   if (s.form) return s.form;
   return ({ house: 'hoop-house', frame: 'cold-frame', tunnel: 'low-tunnel', open: 'open-ground' } as const)[
@@ -175,7 +181,10 @@ export function formOf(s: Pick<Structure, 'form' | 'kind'>): Form {
   ];
 }
 
-/** Three questions, each 0 (no draught to feel) to 2 (daylight to see): none worse than 0 in sum is tight, 4 or more drafty. */
+/**
+ * Three questions, each 0 (no draught to feel) to 2 (daylight to see): none worse than 0 in sum is tight, 4 or more drafty.
+ * @example tightnessOf({ ends: 0, edges: 0, skin: 0 }) // 'tight'
+ */
 export function tightnessOf(snug: Snug): Tightness {
   const sum = snug.ends + snug.edges + snug.skin;
   return sum === 0 ? 'tight' : sum >= 4 || snug.ends === 2 ? 'drafty' : 'average';
@@ -202,7 +211,10 @@ export const ZONE_WORD: Record<Zone, string> = {
 const SHELF_M = 1.6;
 const BENCH_M = 0.8;
 
-/** What the heat engine knows of a bed's place; a measured offset stands for all of it. */
+/**
+ * What the heat engine knows of a bed's place; a measured offset stands for all of it.
+ * @example placeOf({ on: 'ground' }) // { zone: 'centre' }
+ */
 export function placeOf(bed: Pick<Bed, 'zone' | 'zoneOffsetC' | 'on'>): Place {
   const zone = bed.zoneOffsetC == null ? (bed.zone ?? 'centre') : 'centre';
   const side = zone === 'side-left' || zone === 'side-right';
@@ -212,7 +224,10 @@ export function placeOf(bed: Pick<Bed, 'zone' | 'zoneOffsetC' | 'on'>): Place {
   };
 }
 
-/** What is added to the leaf of this bed, K: what was measured, or a starting value where the physics is not known. */
+/**
+ * What is added to the leaf of this bed, K: what was measured, or a starting value where the physics is not known.
+ * @example zoneOffsetC({ zone: 'centre' }) // 0
+ */
 export function zoneOffsetC(bed: Pick<Bed, 'zone' | 'zoneOffsetC'>): number {
   return bed.zoneOffsetC ?? ZONE_START_K[bed.zone ?? 'centre'];
 }

@@ -51,6 +51,7 @@ function distanceM(
   return near <= far && far > 0 ? near : Infinity;
 }
 
+/** @example horizonOf(aStructure(), [aStructure()]) // null */
 export function horizonOf(structure: Structure, all: readonly Structure[]): Horizon | null {
   if (!structure.at) return null;
   const places = layoutOf(all);

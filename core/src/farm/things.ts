@@ -4,6 +4,7 @@
  */
 import { z } from 'zod';
 import { AIMS, isCrop } from '../crops/crops';
+import { PICKED } from '../crops/picked';
 import { FOOTINGS, MATERIAL_IDS, SHAPES, TEXTURES, TIGHTNESSES, WETNESSES } from '../heat/kinds';
 import { CONDITIONS, FORMS, HEATS, HOWS, KINDS, OPENING_KINDS, SHADES, STEPS, USES, ZONES } from './kinds';
 
@@ -76,8 +77,18 @@ export const structureSchema = z.object({
   waterLitres: z.number().min(0, '0 or more').max(50_000, 'at most 50000 l').optional(),
   /** The maker's or an engineer's figures, where they are known. */
   snowRatingKgM2: z.number().min(0, '0 or more').max(1000, 'at most 1000 kg/m²').nullable().optional(),
-  windRatingMs: z.number().min(0, '0 or more').max(100, 'at most 100 m/s').nullable().optional(),
+  windRatingMps: z.number().min(0, '0 or more').max(100, 'at most 100 m/s').nullable().optional(),
 });
+
+/**
+ * A structure's fields as they are called now: of records, backups and files from when speeds ended like milliseconds.
+ * @example namedNow({ windRatingMs: 25 }) // { windRatingMps: 25 }
+ */
+export function namedNow<T extends object>(fields: T): T {
+  if (!('windRatingMs' in fields)) return fields;
+  const { windRatingMs, ...rest } = fields;
+  return { ...rest, windRatingMps: windRatingMs } as unknown as T;
+}
 
 export const bedSchema = z.object({
   id,
@@ -115,6 +126,8 @@ export const bedSchema = z.object({
     })
     .nullable()
     .optional(),
+  /** In crates or on a bench: the day on which their soil was last new. */
+  mixOn: date.nullable().optional(),
 });
 
 export const plantingSchema = z.object({
@@ -137,6 +150,10 @@ export const plantingSchema = z.object({
   note: z.string().max(500, 'at most 500 letters'),
   /** Sown where it grows or brought from a tray; left out, as the crop usually is. */
   how: z.enum(HOWS).optional(),
+  /** How it is picked; left out, as the crop usually is. */
+  picked: z.enum(PICKED).optional(),
+  /** Left to flower and to ripen seed: nothing is picked of it. */
+  forSeed: z.boolean().optional(),
   /** Thought of, and not said to be in the ground yet: `plantedOn` is the day that is meant. */
   planned: z.boolean().optional(),
   /** What was done of its steps, and on which day. */
@@ -172,4 +189,7 @@ export const coverSchema = z.object({
     .max(30, '−10 to 30 °C')
     .nullable()
     .optional(),
+  /** Of a place that is no room but lower down in a house or frame, under a bench or on the floor: which one, and by how much warmer it is there, K. */
+  lowerIn: id.nullable().optional(),
+  warmerK: z.number({ error: 'degrees' }).min(0, '0 to 8 K').max(8, '0 to 8 K').nullable().optional(),
 });

@@ -7,10 +7,16 @@ import type { Bed, Cover, CoverUse, Structure } from './types';
 const HOOPS_M = 0.5;
 const tenth = (m: number) => Math.max(0.3, Math.round(m * 10) / 10);
 const up = (m: number) => Math.ceil(m * 10 - 1e-6) / 10;
-/** A frame or tunnel is its bed. */
+/**
+ * A frame or tunnel is its bed.
+ * @example isWhole({ kind: 'frame' }) // true
+ */
 export const isWhole = (s: Pick<Structure, 'kind'>): boolean => s.kind === 'frame' || s.kind === 'tunnel';
 
-/** The `n`th ordinary bed of a structure, from 1: as long as it allows, with hoops where there is room for them. */
+/**
+ * The `n`th ordinary bed of a structure, from 1: as long as it allows, with hoops where there is room for them.
+ * @example usualBed(aStructure(), 1, 'b').id // 'b'
+ */
 export function usualBed(s: Structure, n: number, id: string): Bed {
   const whole = isWhole(s);
   const bench = s.form === 'bench-row' || s.form === 'nursery-shelf';

@@ -5,7 +5,10 @@
 import { layoutOf } from './layout';
 import type { Structure } from './types';
 
-/** Example: of A at 0 m, B at 30 m and C at 10 m it gives A, C, B. */
+/**
+ * Example: of A at 0 m, B at 30 m and C at 10 m it gives A, C, B.
+ * @example walkOf([aStructure({ id: 'a' })]).map((s) => s.id) // ['a']
+ */
 export function walkOf(structures: readonly Structure[]): Structure[] {
   const at = layoutOf(structures);
   const left = [...structures].sort((a, b) => a.order - b.order || a.id.localeCompare(b.id));

@@ -113,6 +113,7 @@ function headerUnit(header: string): string {
   return /[\s_,-](f|c|in)$/.exec(header)?.[1] ?? (/okta/i.test(header) ? 'okta' : '');
 }
 
+/** @example classify('Temperature (°F)', 1).unit // '°F' */
 export function classify(header: string, index: number): Column | string | null {
   const text = header.trim().slice(0, 80);
   const field = fieldOf(text.toLowerCase());

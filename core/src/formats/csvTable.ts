@@ -9,16 +9,24 @@ export interface BadRow {
   reason: string;
 }
 
-/** A word that a spreadsheet would run as a formula gets a mark before it, and so does one that begins with the mark. */
+/**
+ * A word that a spreadsheet would run as a formula gets a mark before it, and so does one that begins with the mark.
+ * @example marked('=1+1') // '\'=1+1'
+ */
 export const marked = (word: string) => (/^[=+\-@']/.test(word) ? `'${word}` : word);
+/** @example unmarked(marked('=1+1')) // '=1+1' */
 export const unmarked = (word: string) => word.replace(/^'(?=[=+\-@'])/, '');
 
+/** @example csvOf(['a', 'b'], [{ a: 1, b: 'x, y' }]) // 'a,b\n1,"x, y"\n' */
 export const csvOf = (columns: readonly string[], rows: readonly object[]): string =>
   `${Papa.unparse({ fields: [...columns], data: rows as object[] }, { newline: '\n' })}\n`;
 
 type Cells = Record<string, string>;
 
-/** Rows by column name; where a needed column is missing, that and no rows. */
+/**
+ * Rows by column name; where a needed column is missing, that and no rows.
+ * @example tableOf('a;b\n1;2', ['a']).rows[0].b // '2'
+ */
 export function tableOf(text: string, needed: readonly string[]): { rows: Cells[]; badRows: BadRow[] } {
   const parsed = Papa.parse<Cells>(text.trim(), {
     header: true,

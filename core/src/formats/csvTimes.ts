@@ -8,7 +8,10 @@ export type DateOrder = 'year-month-day' | 'day/month/year' | 'month/day/year';
 
 const SLASHED = /^(\d{1,2})[/.](\d{1,2})[/.](\d{4}|\d{2})\b/;
 
-/** How the dates of a column are written, null where they are none that is known. Ambiguous ones run as the days do. */
+/**
+ * How the dates of a column are written, null where they are none that is known. Ambiguous ones run as the days do.
+ * @example dateOrder(['31/12/2026']) // 'day/month/year'
+ */
 export function dateOrder(cells: readonly string[]): DateOrder | null {
   const first = cells.find((c) => c.trim() !== '')?.trim() ?? '';
   if (/^\d{4}-\d{2}-\d{2}/.test(first)) return 'year-month-day';

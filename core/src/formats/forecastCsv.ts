@@ -49,7 +49,10 @@ const RANGES: Partial<Record<Field, Range>> = {
 };
 const MAY_BE_EMPTY: Field[] = ['windFrom', 'global', 'rain', 'snow', 'cloud'];
 
-/** A number as tables write it: a decimal point or comma, a real minus. */
+/**
+ * A number as tables write it: a decimal point or comma, a real minus.
+ * @example numberOf('1,5') // 1.5
+ */
 export function numberOf(text: string): number {
   const plain = text.replace('−', '-').trim();
   if (!/^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i.test(plain)) return NaN;
@@ -58,7 +61,10 @@ export function numberOf(text: string): number {
 
 const COMPASS = 'N NNE NE ENE E ESE SE SSE S SSW SW WSW W WNW NW NNW'.split(' ');
 
-/** Degrees from north of a direction in degrees or in letters; NaN where it is neither. Example: "wsw": 247.5. */
+/**
+ * Degrees from north of a direction in degrees or in letters; NaN where it is neither. Example: "wsw": 247.5.
+ * @example directionDeg('SW') // 225
+ */
 export function directionDeg(text: string): number {
   const at = COMPASS.indexOf(text.trim().toUpperCase());
   return at >= 0 ? at * 22.5 : numberOf(text);

@@ -56,6 +56,7 @@ export function bedPlace(at: Placed, centre: { alongM: number; acrossM: number }
   return { xM, yM, turnDeg: at.turnDeg };
 }
 
+/** @example toGeoJson(SITE, [aStructure()], [aBed()]).features.length // 2 */
 export function toGeoJson(site: Site, structures: readonly Structure[], beds: readonly Bed[]): GeoCollection {
   const layout = layoutOf(structures);
   return {

@@ -16,7 +16,10 @@ export interface PlanShape {
   at: Placed;
 }
 
-/** Structures first, then the beds over them. */
+/**
+ * Structures first, then the beds over them.
+ * @example planShapes([aStructure()], [aBed()]).length // 2
+ */
 export function planShapes(structures: readonly Structure[], beds: readonly Bed[]): PlanShape[] {
   const layout = layoutOf(structures);
   const byStructure = new Map<string, Bed[]>();
@@ -62,7 +65,10 @@ export function planShapes(structures: readonly Structure[], beds: readonly Bed[
 const escape = (text: string) =>
   text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
-/** To print or open elsewhere; north is up, a scale of ten metres at the foot. */
+/**
+ * To print or open elsewhere; north is up, a scale of ten metres at the foot.
+ * @example planSvg('Umbral', [aStructure()], [aBed()]).startsWith('<svg') // true
+ */
 export function planSvg(farmName: string, structures: readonly Structure[], beds: readonly Bed[]): string {
   const shapes = planShapes(structures, beds);
   const e = extentOf(shapes.flatMap((s) => s.corners));

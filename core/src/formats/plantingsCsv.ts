@@ -3,7 +3,8 @@
  * planting's steps, which is the log's; a bad row is named by its line with the reason, and then nothing is taken. A row without
  * an id is a new planting; what the table does not have stays as it is.
  */
-import { AIMS, cropNamed, CROPS } from '../crops/crops';
+import { AIMS, cropById, cropNamed } from '../crops/crops';
+import { PICKED } from '../crops/picked';
 
 import type { Bed, Planting } from '../farm/types';
 import { addDays } from '../time/farmTime';
@@ -21,6 +22,8 @@ export const PLANTING_COLUMNS = [
   'cleared_on',
   'how',
   'aim',
+  'picked',
+  'for_seed',
   'note',
 ] as const;
 
@@ -34,6 +37,7 @@ function saidOf(bedId: string, beds: readonly BedOf[]): string {
 /** What of a bed a row needs. */
 export type BedOf = Pick<Bed, 'id' | 'name' | 'rows' | 'lengthM'>;
 
+/** @example toPlantingsCsv([], []).split(',')[0] // 'id' */
 export function toPlantingsCsv(plantings: readonly Planting[], beds: readonly BedOf[]): string {
   return csvOf(
     PLANTING_COLUMNS,
@@ -49,6 +53,8 @@ export function toPlantingsCsv(plantings: readonly Planting[], beds: readonly Be
       cleared_on: p.clearedOn ?? '',
       how: p.how ?? '',
       aim: p.aim,
+      picked: p.picked ?? '',
+      for_seed: p.forSeed ? 'yes' : '',
       note: marked(p.note),
     })),
   );
@@ -65,6 +71,7 @@ const HOWS = ['sow', 'transplant'] as const;
 /**
  * Only bed, crop and the day are needed: the rest is the bed's length, all its rows, the crop's aim. `newId` names a row that has no
  * id; `known` are the plantings that are there, whose steps stay; one with a day after `today` that is new is planned.
+ * @example readPlantingsCsv('bed,crop,planted_on\nB,spinach,2027-03-01', [aBed({ id: 'b', name: 'B' })], [], '2027-01-14', () => 'p').plantings[0].planned // true
  */
 export function readPlantingsCsv(
   text: string,
@@ -96,9 +103,14 @@ export function readPlantingsCsv(
     const plantedOn = day('planted_on', true)!;
     const clearedOn = day('cleared_on', false);
     if (clearedOn !== null && clearedOn < plantedOn) bad('cleared_on: expected a day after planting');
+    const picked = word('picked') === '' ? undefined : oneOf('picked', PICKED, null);
+    const seed = word('for_seed') === '' ? 'no' : oneOf('for_seed', ['yes', 'no'] as const, null);
     const how = word('how') === '' ? undefined : oneOf('how', HOWS, null);
     if (!bed || crop === null) return [];
     const before = known.find((p) => p.id === id);
+    // a table of before these columns says nothing of them
+    const way = cells['picked'] === undefined ? before?.picked : picked;
+    const forSeed = cells['for_seed'] === undefined ? before?.forSeed : seed === 'yes';
     const fromRow = number('from_row', 1, 1, bed.rows, true);
     const planned = before ? before.planned === true && plantedOn >= addDays(today, -42) : plantedOn > today;
     return [
@@ -112,9 +124,11 @@ export function readPlantingsCsv(
         lengthM: number('length_m', bed.lengthM, 0.1, bed.lengthM),
         plantedOn,
         clearedOn,
-        aim: oneOf('aim', AIMS, CROPS.find((c) => c.id === crop)!.aim),
+        aim: oneOf('aim', AIMS, cropById(crop!).aim),
         note: word('note'),
         ...(how ? { how } : {}),
+        ...(way ? { picked: way } : {}),
+        ...(forSeed ? { forSeed } : {}),
         ...(planned ? { planned: true } : {}),
         ...(before?.done ? { done: before.done } : {}),
       },

@@ -43,6 +43,7 @@ export interface CultivarsRead {
   badRows: BadRow[];
 }
 
+/** @example readCultivarsCsv('crop,name\nspinach,Brasa', () => 'c').cultivars.length // 1 */
 export function readCultivarsCsv(text: string, newId: (line: number) => string): CultivarsRead {
   const { rows, badRows } = tableOf(text, ['crop', 'name']);
   const seen = new Set<string>();
@@ -79,7 +80,7 @@ const SAME = 0.005;
 
 /**
  * What a changed library differs by from the book, crop by crop; crops that it does not name stay as the book has them.
- * @example readLibraryCsv(libraryCsv(), () => 'x').cultivars // []
+ * @example readLibraryCsv('id,death_hard_c\nspinach,-16', () => 'x').cultivars[0].figures // { death_hard_c: -16 }
  */
 export function readLibraryCsv(text: string, newId: (line: number) => string): CultivarsRead {
   const { rows, badRows } = tableOf(text, ['id']);
@@ -140,6 +141,7 @@ export interface LotsRead {
   badRows: BadRow[];
 }
 
+/** @example readLotsCsv('crop,year\nspinach,2026', () => 'l').lots.length // 1 */
 export function readLotsCsv(text: string, newId: (line: number) => string): LotsRead {
   const { rows, badRows } = tableOf(text, ['crop', 'year']);
   const seen = new Set<string>();

@@ -21,10 +21,13 @@ const COLUMNS = [
   'kept_at',
   'made_for',
   'night_c',
+  'lower_in',
+  'warmer_k',
   'order',
 ] as const;
 type Column = (typeof COLUMNS)[number];
 
+/** @example toStockCsv([aCover()]).split('\n').length > 1 // true */
 export function toStockCsv(covers: readonly Cover[]): string {
   const rows = covers.map((c): Record<Column, string | number> => ({
     id: marked(c.id),
@@ -40,6 +43,8 @@ export function toStockCsv(covers: readonly Cover[]): string {
     kept_at: marked(c.keptAt ?? ''),
     made_for: marked(c.madeFor ?? ''),
     night_c: c.nightC ?? '',
+    lower_in: marked(c.lowerIn ?? ''),
+    warmer_k: c.warmerK ?? '',
     order: c.order,
   }));
   return csvOf(COLUMNS, rows);
@@ -52,7 +57,10 @@ export interface StockRead {
 
 const CONDITIONS = ['good', 'worn', 'torn'] as const;
 
-/** Reads what `toStockCsv` wrote, or a table made by hand: only name, material, length, width and pieces are needed. */
+/**
+ * Reads what `toStockCsv` wrote, or a table made by hand: only name, material, length, width and pieces are needed.
+ * @example readStockCsv(toStockCsv([aCover({ id: 'a' })])).badRows.length // 0
+ */
 export function readStockCsv(text: string): StockRead {
   const { rows, badRows } = tableOf(text, ['name', 'material', 'length_m', 'width_m', 'pieces']);
   const seen = new Set<string>();
@@ -77,6 +85,8 @@ export function readStockCsv(text: string): StockRead {
       ...(word('kept_at') ? { keptAt: word('kept_at') } : {}),
       ...(word('made_for') ? { madeFor: word('made_for') } : {}),
       ...(word('night_c') ? { nightC: number('night_c', null, -10, 30) } : {}),
+      ...(word('lower_in') ? { lowerIn: word('lower_in') } : {}),
+      ...(word('warmer_k') ? { warmerK: number('warmer_k', null, 0, 8) } : {}),
       order: number('order', i, -1e6, 1e6, true),
     };
   });

@@ -37,7 +37,10 @@ export interface Counted {
 /** Frozen ground gives bulbs no cold that counts. */
 const FROZEN_C = -1;
 
-/** What a day of this mean adds. */
+/**
+ * What a day of this mean adds.
+ * @example countsFor({ what: 'ripe', baseC: 10 }, 15) // 5
+ */
 export function countsFor(rule: Pick<CounterRule, 'what' | 'baseC'>, meanC: number): number {
   if (rule.what === 'cold') return meanC <= rule.baseC && meanC > FROZEN_C ? 1 : 0;
   return Math.max(0, meanC - rule.baseC);
@@ -48,7 +51,7 @@ const LONGEST_DAYS = 365;
 /**
  * `means`: daily means by date, from the event as far as they are known or forecast; a day in between that nobody knows counts as the one
  * before it. `shelterK` is added to the years' days, which are of the open.
- * @example countOn({ what: 'ripe', from: '2027-06-01', baseC: 10, target: 500 }, new Map(), years, 0).share // 0
+ * @example countOn({ what: 'ripe', from: '2027-06-01', baseC: 10, target: 50 }, new Map([['2027-06-01', 15]]), { years: 0, lowC: [], highC: [] }, 0).share // 0.1
  */
 export function countOn(
   rule: CounterRule,
@@ -105,7 +108,7 @@ const HEAT = { baseC: 5, target: 500 };
 
 /**
  * Where a counter starts from, to be changed.
- * @example usualCount('ripe', 'tomato') // { baseC: 10, target: 480 }
+ * @example usualCount('ripe', 'tomato') // { baseC: 8, target: 500 }
  */
 export function usualCount(
   what: Count,

@@ -67,12 +67,18 @@ const CHECK_DD = 30;
 /** How long any planting is followed, days. */
 const FOLLOWED = 420;
 
-/** Degree days from planting to the first picking: what was raised in the tray is behind it. */
+/**
+ * Degree days from planting to the first picking: what was raised in the tray is behind it.
+ * @example wayToPick(cropById('radish'), 'sow') // 300
+ */
 export function wayToPick(crop: Crop, how: How): number {
   return how === 'transplant' && crop.raiseDd !== null ? crop.pickDd - crop.raiseDd + CHECK_DD : crop.pickDd;
 }
 
-/** How long it stands from the first picking, degree days: what is cut and grows again, until its last cut is over. */
+/**
+ * How long it stands from the first picking, degree days: what is cut and grows again, until its last cut is over.
+ * @example standsFor(cropById('radish')) // 110
+ */
 export function standsFor(crop: Crop): number {
   const again = ['cut', 'leaves'].includes(crop.habit) ? ((crop.cuts ?? 1) - 1) * (crop.againDd ?? 0) : 0;
   return crop.standDd + again;
@@ -98,6 +104,7 @@ const HEAT_BOLTS_DAYS = 8;
  * they are a tenth to four tenths grown. Starting values, from general accounts of it.
  */
 const BUTTONS = new Set(['cauliflower', 'broccoli']);
+/** @example makesButtons('cauliflower') // true */
 export const makesButtons = (cropId: string): boolean => BUTTONS.has(cropId);
 const BUTTON = { belowC: 8, days: 18, fromShare: 0.1 } as const;
 /** Grown at least so far that it can hear the call to flower. */

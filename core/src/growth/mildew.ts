@@ -15,12 +15,16 @@ const GET_IT = new Set(
   radish basil parsley pea-shoots snap-pea onion spring-onion strawberry day-neutral anemone ranunculus stock snapdragon
   sweet-pea`.split(/\s+/),
 );
+/** @example getsMildew({ id: 'spinach' }) // true */
 export const getsMildew = (crop: Pick<Crop, 'id'>): boolean => GET_IT.has(crop.id);
 
 const COLDEST_C = 3;
 const BEST_C = [10, 16] as const;
 const HOTTEST_C = 24;
-/** How fast it spreads at a mean temperature, 0 to 1. Example: 6.5 °C is half way to its best. */
+/**
+ * How fast it spreads at a mean temperature, 0 to 1. Example: 6.5 °C is half way to its best.
+ * @example spreadsAt(30) // 0
+ */
 export function spreadsAt(meanC: number): number {
   if (meanC <= COLDEST_C || meanC >= HOTTEST_C) return 0;
   if (meanC < BEST_C[0]) return (meanC - COLDEST_C) / (BEST_C[0] - COLDEST_C);

@@ -29,17 +29,26 @@ const SEEDLING = 0.7;
 /** At which temperature the library's days to nine tenths are meant, °C. */
 const COLD_DAY_C = 3;
 
-/** Above this a day no longer hardens, °C. Example: wheat that stands −24: 13.3; lettuce that stands −7: 6.5, taken as 9. */
+/**
+ * Above this a day no longer hardens, °C. Example: wheat that stands −24: 13.3; lettuce that stands −7: 6.5, taken as 9.
+ * @example hardensBelowC({ deathC: [-8, -14] }) // 9.334
+ */
 export function hardensBelowC(crop: Pick<Crop, 'deathC'>): number {
   return Math.max(9, 3.72 - 0.401 * crop.deathC[1]);
 }
 
-/** Share of the range that a day of this mean loses, 0 to about 0.24. Example: 15 °C: 0.11. */
+/**
+ * Share of the range that a day of this mean loses, 0 to about 0.24. Example: 15 °C: 0.11.
+ * @example lossRate(0) // 0.003064
+ */
 export function lossRate(meanC: number): number {
   return 5.05 / (1 + Math.exp(4.35 - 0.28 * meanC)) / 21;
 }
 
-/** Gain a day as a share of what is left to gain, 1/day. Example: spinach at 3 °C: 0.096, nine tenths in 24 days. */
+/**
+ * Gain a day as a share of what is left to gain, 1/day. Example: spinach at 3 °C: 0.096, nine tenths in 24 days.
+ * @example gainRate({ deathC: [-8, -14], hardenDays: 24 }, 25) // 0
+ */
 export function gainRate(crop: Pick<Crop, 'deathC' | 'hardenDays'>, meanC: number): number {
   const belowC = hardensBelowC(crop);
   const cold = Math.min(1.3, Math.max(0, (belowC - meanC) / (belowC - COLD_DAY_C)));
@@ -48,13 +57,19 @@ export function gainRate(crop: Pick<Crop, 'deathC' | 'hardenDays'>, meanC: numbe
   return (Math.LN10 / crop.hardenDays) * cold * alive;
 }
 
-/** The most that a planting of this age can have: roots first, then leaves; 0 to 1. */
+/**
+ * The most that a planting of this age can have: roots first, then leaves; 0 to 1.
+ * @example hardnessLimit(0) // 0.7
+ */
 export function hardnessLimit(degreeDays: number): number {
   if (degreeDays >= GROWN_DD) return 1;
   return SEEDLING + (1 - SEEDLING) * (degreeDays / GROWN_DD);
 }
 
-/** What a day of this mean takes off, and what share it adds of what is left to gain; one of them is nothing. */
+/**
+ * What a day of this mean takes off, and what share it adds of what is left to gain; one of them is nothing.
+ * @example hardnessOf({ deathC: [-8, -14], hardenDays: 24 }, 25).gain // 0
+ */
 export function hardnessOf(
   crop: Pick<Crop, 'deathC' | 'hardenDays'>,
   meanC: number,
@@ -65,7 +80,10 @@ export function hardnessOf(
     : { gain: gainRate(crop, meanC), loss: 0 };
 }
 
-/** One day on. `meanC` is the mean of the air among its leaves. */
+/**
+ * One day on. `meanC` is the mean of the air among its leaves.
+ * @example acclimate({ h: 0, degreeDays: 500 }, 2, cropById('spinach')).h > 0 // true
+ */
 export function acclimate(
   state: Hardness,
   meanC: number,
@@ -78,6 +96,9 @@ export function acclimate(
   return { h: Math.min(1, Math.max(0, h)), degreeDays };
 }
 
-/** A value of the library at a hardness, °C. */
+/**
+ * A value of the library at a hardness, °C.
+ * @example atHardness([-4, -10], 0.5) // -7
+ */
 export const atHardness = ([soft, hard]: readonly [number, number], h: number): number =>
   soft + (hard - soft) * h;

@@ -11,6 +11,7 @@ import { hardening } from './hardiness';
 /** Inside is milder by day than the record outside: starting values, K on the daily mean. */
 export const SHELTER_K: Record<StructureKind, number> = { house: 2.5, frame: 1.5, tunnel: 1, open: 0 };
 
+/** @example dailyMeans([{ time: '2027-01-14T12:00:00Z', airC: 4 }], 'UTC').get('2027-01-14') // 4 */
 export function dailyMeans(weather: readonly WeatherEntry[], timeZone: string): Map<string, number> {
   const sums = new Map<string, { sum: number; n: number }>();
   for (const e of weather) {

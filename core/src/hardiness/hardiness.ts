@@ -6,7 +6,10 @@ import type { Aim, Crop } from '../crops/crops';
 import { acclimate, FRESH } from './acclimation';
 import { injuryOf, sharePast, standsOf, type ColdNight, type Stands } from './injury';
 
-/** Hardness 0 to 1 after `dailyMeansC` among its leaves, one for each day since planting, oldest first. */
+/**
+ * Hardness 0 to 1 after `dailyMeansC` among its leaves, one for each day since planting, oldest first.
+ * @example hardening(new Array(60).fill(2), cropById('spinach')) // 0.8529
+ */
 export function hardening(dailyMeansC: readonly number[], crop: Crop): number {
   return dailyMeansC.reduce((state, meanC) => acclimate(state, meanC, crop), FRESH).h;
 }
@@ -16,7 +19,10 @@ export interface Thresholds extends Stands {
   harmC: number;
 }
 
-/** Thresholds of a planting with hardening `h` under its aim; flowers only where they are the aim. */
+/**
+ * Thresholds of a planting with hardening `h` under its aim; flowers only where they are the aim.
+ * @example thresholds(cropById('spinach'), 1, 'survive').harmC < thresholds(cropById('spinach'), 0, 'survive').harmC // true
+ */
 export function thresholds(crop: Crop, h: number, aim: Aim): Thresholds {
   const stands = standsOf(crop, h);
   const { damageC } = stands;
@@ -36,6 +42,7 @@ const FLOWERS = 0.6;
  * Share of the planting's value that a night costs, 0 to 1: the dead, and of the living the days of growth that their burnt leaves
  * or the chill cost, or the flowers. All leaves gone are two weeks: a third of what only has to survive, two thirds of what
  * has to keep growing.
+ * @example lossShare(thresholds(cropById('spinach'), 0, 'survive'), 'survive', { leafMinC: 2 }) // 0
  */
 export function lossShare(t: Thresholds, aim: Aim, night: ColdNight): number {
   const i = injuryOf(t, night);
@@ -45,7 +52,10 @@ export function lossShare(t: Thresholds, aim: Aim, night: ColdNight): number {
   return i.plants + (1 - i.plants) * alive;
 }
 
-/** Of that, what does not grow out again: the dead, and flowers that were the aim. */
+/**
+ * Of that, what does not grow out again: the dead, and flowers that were the aim.
+ * @example lastingLoss(thresholds(cropById('spinach'), 0, 'survive'), 'survive', { leafMinC: -20 }) // 1
+ */
 export function lastingLoss(t: Thresholds, aim: Aim, night: ColdNight): number {
   const i = injuryOf(t, night);
   return i.plants + (1 - i.plants) * (aim === 'flower' ? FLOWERS * i.flowers : 0);

@@ -48,16 +48,25 @@ export interface Injury {
 }
 
 const SPREAD_K = 0.7;
-/** Share of a bed past a threshold. */
+/**
+ * Share of a bed past a threshold.
+ * @example sharePast(-8, -8) // 0.5
+ */
 export const sharePast = (thresholdC: number, c: number) =>
   1 / (1 + Math.exp((c - thresholdC) / (SPREAD_K / 1.8)));
 
-/** What a longer night counts colder, K. Example: 4 hours: 0.4; half an hour: −0.8. */
+/**
+ * What a longer night counts colder, K. Example: 4 hours: 0.4; half an hour: −0.8.
+ * @example durationK(1) // -0.4
+ */
 export function durationK(hours: number): number {
   return 0.4 * Math.log2(Math.min(16, Math.max(0.25, hours)) / 2);
 }
 
-/** The night's lowest as it counts against a threshold of two hours, °C. */
+/**
+ * The night's lowest as it counts against a threshold of two hours, °C.
+ * @example effectiveC({ leafMinC: -4, hours: 4, touches: true }) // -5.4
+ */
 export const effectiveC = (night: ColdNight): number =>
   night.leafMinC -
   (night.hours === undefined ? 0 : durationK(night.hours)) -
@@ -67,7 +76,10 @@ export const effectiveC = (night: ColdNight): number =>
 /** A flower cluster after this: strawberries about a month, cut flowers with many stems less. */
 const nextFlower = (crop: Crop) => (crop.group === 'strawberry' ? 30 : crop.aim === 'flower' ? 21 : 0);
 
-/** What a crop stands at hardness `h`. */
+/**
+ * What a crop stands at hardness `h`.
+ * @example standsOf(cropById('spinach'), 0).damageC // -5
+ */
 export const standsOf = (crop: Crop, h: number): Stands => ({
   damageC: atHardness(crop.damageC, h),
   deathC: atHardness(crop.deathC, h),
@@ -76,7 +88,10 @@ export const standsOf = (crop: Crop, h: number): Stands => ({
   chillingC: crop.chillingC,
 });
 
-/** Share of plants lost, by their growing point and by their roots; plain numbers, for a century's innermost loop. */
+/**
+ * Share of plants lost, by their growing point and by their roots; plain numbers, for a century's innermost loop.
+ * @example plantsLost(-8, -8, null, undefined) // 0.5
+ */
 export function plantsLost(
   deathC: number,
   c: number,
@@ -87,18 +102,25 @@ export function plantsLost(
   return 1 - (1 - sharePast(deathC, c)) * (1 - byRoot);
 }
 
-/** Share of leaves lost: burn begins at `damageC`, half are gone six tenths of the way to where plants die. */
+/**
+ * Share of leaves lost: burn begins at `damageC`, half are gone six tenths of the way to where plants die.
+ * @example leavesLost(-4, -9, -7) // 0.5
+ */
 export function leavesLost(damageC: number, deathC: number, c: number): number {
   const depth = Math.max(0, (damageC - c) / (0.6 * (damageC - deathC)));
   return 1 - 2 ** -(depth * depth);
 }
 
-/** Days of growth that burnt leaves and chill cost. */
+/**
+ * Days of growth that burnt leaves and chill cost.
+ * @example daysLost(0.5, null, -3) // 7
+ */
 export function daysLost(leaves: number, chillingC: number | null, leafMinC: number): number {
   const chilled = chillingC === null ? 0 : Math.max(0, chillingC - leafMinC) / 4;
   return Math.min(30, 14 * leaves + Math.min(6, chilled));
 }
 
+/** @example injuryOf(standsOf(cropById('spinach'), 0), { leafMinC: 0 }).leaves // 0 */
 export function injuryOf(s: Stands, night: ColdNight): Omit<Injury, 'nextFlowerDays'> {
   const c = effectiveC(night);
   const leaves = leavesLost(s.damageC, s.deathC, c);
@@ -110,6 +132,7 @@ export function injuryOf(s: Stands, night: ColdNight): Omit<Injury, 'nextFlowerD
   };
 }
 
+/** @example injury(cropById('strawberry'), 0, { leafMinC: -6 }).nextFlowerDays // 30 */
 export function injury(crop: Crop, h: number, night: ColdNight): Injury {
   const i = injuryOf(standsOf(crop, h), night);
   return { ...i, nextFlowerDays: i.flowers > 0.05 ? nextFlower(crop) : 0 };

@@ -12,7 +12,10 @@ export type HarmScore = (typeof HARM)[number];
 /** What a grower's own score leaves: starting values. Tips and leaves grow out or are trimmed; the dead stay dead. */
 const LEFT_BY_SCORE: Record<HarmScore, number> = { none: 1, tips: 0.95, leaves: 0.7, dead: 0 };
 
-/** Example: scored dead: 0; never scored, a night 3 K under what kills it: under 0.01. */
+/**
+ * Example: scored dead: 0; never scored, a night 3 K under what kills it: under 0.01.
+ * @example shareLeft(thresholds(cropById('spinach'), 0, 'survive'), 'survive', 'dead', []) // 0
+ */
 export function shareLeft(
   t: Thresholds,
   aim: Aim,

@@ -89,7 +89,10 @@ function layerProblem(stack: Layer[], i: number): Problem | null {
   return spansProblem(layer, at);
 }
 
-/** The first problem of a case whose shape is right, or null where it can be run. */
+/**
+ * The first problem of a case whose shape is right, or null where it can be run.
+ * @example checkCase(simulationCase()) // null
+ */
 export function checkCase(input: SimulationCase): Problem | null {
   const weather = weatherProblem(input);
   if (weather) return weather;

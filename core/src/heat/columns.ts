@@ -117,7 +117,10 @@ export function compileColumn(
   };
 }
 
-/** The cell whose centre lies nearest to a depth. */
+/**
+ * The cell whose centre lies nearest to a depth.
+ * @example nearest(Float64Array.of(0.02, 0.06, 0.12), 0.05) // 1
+ */
 export function nearest(centreM: Float64Array, depthM: number): number {
   let best = 0;
   for (let j = 1; j < centreM.length; j++)

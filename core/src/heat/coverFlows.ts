@@ -2,7 +2,14 @@
  * What covers exchange in a step: air through them, convection at their faces, their sides, water on them. Contract:
  * `covers(w, k, dt)` writes it for every layer that is on, with coefficients as the step began.
  */
-import { draughtWm2K, freeWm2K, lyingSheetWm2K, standingCoverWm2K, turningMs, windAtMs } from './convection';
+import {
+  draughtWm2K,
+  freeWm2K,
+  lyingSheetWm2K,
+  standingCoverWm2K,
+  turningMps,
+  windAtMps,
+} from './convection';
 import { drivingPa, throughCloth, throughHoles, throughOpening, windAcross } from './flow';
 import type { CompiledLayer } from './layers';
 import { edge, keep, link, sideways, TO_GROUND, TO_SKY, wet, WATER } from './links';
@@ -78,7 +85,7 @@ function outerFace(w: Work, k: number, i: number, localWind: number): number {
     const h = keep(
       w,
       layer.spec.shape === 'flat'
-        ? lyingSheetWm2K(weather.windMs[k]!, airC, c, g.heightM, weather.airJM3K)
+        ? lyingSheetWm2K(weather.windMps[k]!, airC, c, g.heightM, weather.airJM3K)
         : standingCoverWm2K(localWind, layer.spec.widthM, c - airC, weather.density),
     );
     edge(w, face, h * g.coverM2, airC, FLOW.convection);
@@ -116,7 +123,7 @@ function floorColumn(w: Work, layer: number): number {
 export function covers(w: Work, k: number, dt: number): void {
   const { net, guess, weather } = w;
   const airC = weather.airC[k]!;
-  const wind = weather.windMs[k]!;
+  const wind = weather.windMps[k]!;
   const from = w.given ? net.shared : 0;
   for (let i = from; i < net.layers.length; i++) {
     if (w.active[i] !== 1) continue;
@@ -125,12 +132,12 @@ export function covers(w: Work, k: number, dt: number): void {
     const air = net.air0 + i;
     const out = w.outer[i]!;
     const outC = out < 0 ? airC : guess[net.air0 + out]!;
-    const localWind = out < 0 ? windAtMs(wind, Math.max(0.2, g.heightM)) : w.airSpeed[out]!;
+    const localWind = out < 0 ? windAtMps(wind, Math.max(0.2, g.heightM)) : w.airSpeed[out]!;
     const leaks = leaksThrough(w, layer, guess[air]! - outC, localWind);
     const vents = ventsThrough(w, k, i, guess[air]! - outC, localWind);
     const flow = leaks + vents;
     w.flowM3s[i] = flow;
-    const turns = turningMs(g.heightM, guess[air]! - guess[layer.lastSheet]!);
+    const turns = turningMps(g.heightM, guess[air]! - guess[layer.lastSheet]!);
     w.airSpeed[i] = turns + Math.min(localWind, (0.5 * flow) / layer.crossM2);
     w.gradientKM[i] = gradient(w, k, i, flow);
     if (out < 0) {

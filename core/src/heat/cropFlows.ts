@@ -10,7 +10,7 @@ import {
   shareAbove,
   stomataSm,
   wetShareBehind,
-  windAtMs,
+  windAtMps,
 } from './convection';
 import { MEAN_AIR_HEIGHT } from './coverFlows';
 import { edge, keep, link, wet, WATER } from './links';
@@ -49,7 +49,7 @@ function canopyToAir(w: Work, k: number, part: Part, layer: number): number {
   if (layer < 0) {
     const airC = weather.airC[k]!;
     const rough = Math.max(0.005, 0.1 * part.cropHeightM);
-    const whole = openGroundWm2K(weather.windMs[k]!, airC, canopyC, rough, weather.airJM3K, 0.1);
+    const whole = openGroundWm2K(weather.windMps[k]!, airC, canopyC, rough, weather.airJM3K, 0.1);
     // in still air the floor is what stirs it all, leaf to screen: not more above the crop alone
     const open = keep(w, Math.max(STILL_ABOVE_WM2K, whole / shareAbove(part.cropHeightM, rough)));
     if (buried) {
@@ -86,7 +86,7 @@ function groundToAir(w: Work, k: number, part: Part, dT: number, speed: number, 
   const sheltered = 2 * Math.sqrt(speed);
   if (layer >= 0) return free + sheltered;
   const airC = weather.airC[k]!;
-  const whole = openGroundWm2K(weather.windMs[k]!, airC, airC, BARE_ROUGHNESS_M, weather.airJM3K);
+  const whole = openGroundWm2K(weather.windMps[k]!, airC, airC, BARE_ROUGHNESS_M, weather.airJM3K);
   const exposed = whole / (1 - shareAbove(part.cropHeightM, BARE_ROUGHNESS_M));
   return free + part.leafCover * sheltered + (1 - part.leafCover) * exposed;
 }
@@ -96,7 +96,7 @@ function crop(w: Work, k: number, part: Part, skin: number, layer: number): numb
   const { guess, weather } = w;
   const canopyC = guess[part.canopy]!;
   const speed =
-    layer < 0 ? 0.5 * windAtMs(weather.windMs[k]!, Math.max(0.2, part.cropHeightM)) : w.airSpeed[layer]!;
+    layer < 0 ? 0.5 * windAtMps(weather.windMps[k]!, Math.max(0.2, part.cropHeightM)) : w.airSpeed[layer]!;
   const under = keep(w, groundToAir(w, k, part, guess[skin]! - canopyC, speed, layer));
   link(w, skin, part.canopy, under * part.areaM2);
   const leafC = guess[part.leaf]!;
@@ -124,7 +124,7 @@ export function groundAndCrop(w: Work, k: number): void {
     let h: number;
     if (part) h = crop(w, k, part, skin, layer);
     else if (layer < 0) {
-      h = keep(w, openGroundWm2K(weather.windMs[k]!, airC, guess[skin]!, BARE_ROUGHNESS_M, weather.airJM3K));
+      h = keep(w, openGroundWm2K(weather.windMps[k]!, airC, guess[skin]!, BARE_ROUGHNESS_M, weather.airJM3K));
       edge(w, skin, h * area, airC, FLOW.convection);
     } else {
       const air = net.air0 + layer;

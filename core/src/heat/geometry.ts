@@ -14,7 +14,10 @@ export interface LayerGeometry {
   heightM: number;
 }
 
-/** Length of the upper half of an ellipse of full width `widthM` and height `heightM`: Ramanujan (1914), half. */
+/**
+ * Length of the upper half of an ellipse of full width `widthM` and height `heightM`: Ramanujan (1914), half.
+ * @example archLengthM(2, 1) // 3.142
+ */
 export function archLengthM(widthM: number, heightM: number): number {
   const a = widthM / 2;
   const b = heightM;
@@ -25,6 +28,7 @@ export function archLengthM(widthM: number, heightM: number): number {
 /**
  * Geometry of one layer. An arch is half an ellipse with closed ends; a box has upright sides (a frame's lid
  * slopes, so its mean height is taken as 0.85 of the tallest); a flat sheet is its floor with a hand's breadth of air.
+ * @example layerGeometry(HOUSE).floorM2 // 120
  */
 export function layerGeometry(layer: Layer, cropHeightM = 0.1): LayerGeometry {
   const { lengthM: l, widthM: w, heightM: h } = layer;

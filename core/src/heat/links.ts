@@ -74,7 +74,10 @@ export function sideways(w: Work, node: number, to: number, areaM2: number): voi
   w.sideM2[i] = areaM2;
 }
 
-/** Conductance of black faces at two temperatures, W/(m² K): the secant of σT⁴. */
+/**
+ * Conductance of black faces at two temperatures, W/(m² K): the secant of σT⁴.
+ * @example radiative(0, 10) // 4.883
+ */
 export function radiative(tj: number, tk: number): number {
   const a = tj + KELVIN;
   const b = tk + KELVIN;

@@ -30,6 +30,7 @@ export interface Material {
 /**
  * Permeability of a non-woven of so many g/m², m/(s Pa): the order of standard air-permeability tests (100 to 200 Pa),
  * corrected to the few hundredths of a Pa that act on a row cover, where the flow is laminar. 17 g: 0.044.
+ * @example clothMsPa(30) // 0.025
  */
 export const clothMsPa = (gM2: number) => 0.75 / gM2;
 /** Drops cover about half of a wet film or cloth; they pass no heat, what lies between them does. */

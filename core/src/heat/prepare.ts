@@ -17,7 +17,7 @@ export interface PreparedWeather {
   steps: number;
   airC: Float64Array;
   vapourPa: Float64Array;
-  windMs: Float64Array;
+  windMps: Float64Array;
   /** Downward thermal radiation from the sky, W/m². */
   skyWm2: Float64Array;
   /** The same as the temperature of a black sky, °C. */
@@ -44,6 +44,7 @@ export interface PreparedWeather {
 /**
  * Interpolates linearly between entries and adds sun and sky. The step divides the interval and is at most `maxStepS`.
  * Radiation left out of an entry is computed from sun and cloud at every step.
+ * @example prepareWeather(SITE, weather({ hours: 3 })).entryMs.length // 4
  */
 export function prepareWeather(
   site: Site,
@@ -65,7 +66,7 @@ export function prepareWeather(
     steps,
     airC: make(),
     vapourPa: make(),
-    windMs: make(),
+    windMps: make(),
     skyWm2: make(),
     skyC: make(),
     beamWm2: make(),
@@ -82,7 +83,7 @@ export function prepareWeather(
     linear: [],
     held: [],
   };
-  w.linear.push(w.airC, w.vapourPa, w.windMs, w.skyWm2, w.skyC, w.beamWm2, w.diffuseWm2, w.cosZenith);
+  w.linear.push(w.airC, w.vapourPa, w.windMps, w.skyWm2, w.skyC, w.beamWm2, w.diffuseWm2, w.cosZenith);
   w.held.push(w.sunAzimuthDeg, w.windFromDeg, w.rainKgM2s, w.snowMps);
   for (let k = 0; k <= steps; k++) {
     const i = Math.min(Math.floor(k / stepsPerEntry), entries.length - 2);
@@ -94,7 +95,7 @@ export function prepareWeather(
     const cloud = a.cloudFraction + f * (b.cloudFraction - a.cloudFraction);
     w.airC[k] = airC;
     w.vapourPa[k] = saturationPa(dewC);
-    w.windMs[k] = a.windMs + f * (b.windMs - a.windMs);
+    w.windMps[k] = a.windMs + f * (b.windMs - a.windMs);
     w.skyWm2[k] = skyEmissivity(dewC, cloud, pressure) * STEFAN_BOLTZMANN * Math.pow(airC + KELVIN, 4);
     w.skyC[k] = skyTemperatureC(w.skyWm2[k]!);
     const sun = sunPosition(entryMs[0]! + k * stepS * 1000, site.latitude, site.longitude);
@@ -118,7 +119,10 @@ export function prepareWeather(
   return w;
 }
 
-/** Temperature of a black sky that sends `skyWm2`, °C. */
+/**
+ * Temperature of a black sky that sends `skyWm2`, °C.
+ * @example Math.abs(skyTemperatureC(5.670374419e-8 * 273.15 ** 4)) < 0.001 // true
+ */
 export function skyTemperatureC(skyWm2: number): number {
   return Math.pow(skyWm2 / STEFAN_BOLTZMANN, 0.25) - KELVIN;
 }

@@ -12,7 +12,10 @@ export const SNOW_MIN_M = 0.003;
 const absorbed = new Float64Array(16);
 const arriving = new Float64Array(16);
 
-/** How far a face is covered by its water, 0 to 1. */
+/**
+ * How far a face is covered by its water, 0 to 1.
+ * @example wetShare(0) // 0
+ */
 export function wetShare(kgM2: number): number {
   return Math.min(1, kgM2 / FULL_FILM_KGM2);
 }
@@ -136,7 +139,10 @@ function cosOnCover(flat: boolean, turnDeg: number | undefined, cosZ: number, az
 
 const OPEN_SKY = { beam: 1, diffuse: 1 } as const;
 
-/** What neighbours leave of the beam and of the diffuse light, 0 to 1. An even sky: what is hidden up to h counts by sin²h. */
+/**
+ * What neighbours leave of the beam and of the diffuse light, 0 to 1. An even sky: what is hidden up to h counts by sin²h.
+ * @example openSky(null, 0.5, 180) // { beam: 1, diffuse: 1 }
+ */
 export function openSky(
   horizon: Horizon | null,
   cosZ: number,

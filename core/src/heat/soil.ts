@@ -82,6 +82,7 @@ const RISE_S = 1.5 * 86_400;
 /**
  * Resistance of the soil's skin to vapour, s/m, from its water by volume: 10 exp(0.356 (15 − θ)) below 15 % of a loam
  * (van de Griend and Owe 1994), other soils by how full they are. Example: loam at 25 %: 10; at 8 %: 121.
+ * @example skinResistanceSm(0.05, 0.3) > skinResistanceSm(0.2, 0.3) // true
  */
 export function skinResistanceSm(water: number, fullWater: number): number {
   const percent = 42 * Math.min(1, Math.max(0, water / fullWater));
@@ -101,7 +102,10 @@ export function skinWaterAfter(
   return Math.min(soil.fullWater, Math.max(0.01, eased));
 }
 
-/** Share of the freezable water that is liquid: 1 above 0 °C, 0 below the span, a smooth step between (so that Newton's method settles). */
+/**
+ * Share of the freezable water that is liquid: 1 above 0 °C, 0 below the span, a smooth step between (so that Newton's method settles).
+ * @example liquidShare(1) // 1
+ */
 export function liquidShare(c: number): number {
   if (c >= 0) return 1;
   if (c <= -FREEZE_SPAN_C) return 0;
@@ -109,12 +113,18 @@ export function liquidShare(c: number): number {
   return x * x * (3 - 2 * x);
 }
 
-/** Heat content relative to liquid at 0 °C, J. Sensible `capacity` in J/K, `latent` in J. */
+/**
+ * Heat content relative to liquid at 0 °C, J. Sensible `capacity` in J/K, `latent` in J.
+ * @example heatContent(10, 2, 0) // 20
+ */
 export function heatContent(c: number, capacity: number, latent: number): number {
   return capacity * c - latent * (1 - liquidShare(c));
 }
 
-/** Slope of `heatContent`, J/K. */
+/**
+ * Slope of `heatContent`, J/K.
+ * @example heatSlope(10, 2, 0) // 2
+ */
 export function heatSlope(c: number, capacity: number, latent: number): number {
   if (c >= 0 || c <= -FREEZE_SPAN_C) return capacity;
   const x = 1 + c / FREEZE_SPAN_C;
@@ -135,7 +145,10 @@ export interface SoilGrid {
 
 const grids = new Map<string, SoilGrid>();
 
-/** The grid: 4 mm at the surface, growing downwards to 1 m (a bench ends at 20 cm). `refine` splits every cell. Shared: read only. */
+/**
+ * The grid: 4 mm at the surface, growing downwards to 1 m (a bench ends at 20 cm). `refine` splits every cell. Shared: read only.
+ * @example soilGrid(false, 0).thicknessM.length > 5 // true
+ */
 export function soilGrid(bench: boolean, mulchM: number, refine = 1): SoilGrid {
   const key = `${bench} ${mulchM} ${refine}`;
   const known = grids.get(key);
@@ -173,7 +186,10 @@ function makeGrid(bench: boolean, mulchM: number, refine: number): SoilGrid {
  */
 export const MULCH = { conductivityWmK: 0.1, capacityJm3K: 0.12e6, diffusivityM2s: 1.4e-5, albedo: 0.32 };
 
-/** Starting profile, °C at `depthM`: the top 5 cm at `surfaceC`, then easing to `deepC` over about 20 cm. */
+/**
+ * Starting profile, °C at `depthM`: the top 5 cm at `surfaceC`, then easing to `deepC` over about 20 cm.
+ * @example startingSoilC(0, 2, 8) // 2
+ */
 export function startingSoilC(depthM: number, surfaceC: number, deepC: number): number {
   if (depthM <= 0.05) return surfaceC;
   return deepC + (surfaceC - deepC) * Math.exp(-(depthM - 0.05) / 0.2);

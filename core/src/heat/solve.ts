@@ -8,6 +8,7 @@ const value = new Float64Array(MAX_NODES);
  * Solves the symmetric system in place (lower triangle, by rows) by elimination from the last row up. What hangs on few
  * others stands last: a leaf touches its canopy, its covers and its soil, so that a row has few entries and stays so; the
  * beds of a house meet only in what they share, which stands first. Zeros are passed over.
+ * @example (() => { const b = Float64Array.of(1, 2); solveSymmetric(Float64Array.of(2, 0, 0, 4), b, 2); return [...b]; })() // [0.5, 0.5]
  */
 export function solveSymmetric(a: Float64Array, b: Float64Array, n: number): void {
   for (let p = n - 1; p > 0; p--) {

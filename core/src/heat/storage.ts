@@ -11,7 +11,10 @@ export const VAPOUR_WPA = 2.5e6 * 7.75e-6;
 /** Furnishings, plants and frame hold about half as much again as the air itself. */
 const AIR_AND_FRAME = 1.5;
 
-/** Heat of what condenses as frost over that of dew: sublimation below 0 °C. */
+/**
+ * Heat of what condenses as frost over that of dew: sublimation below 0 °C.
+ * @example sublimes(5) < sublimes(-5) // true
+ */
 export function sublimes(c: number): number {
   return c < 0 ? 1 + FUSION_JKG / LATENT_JKG : 1;
 }

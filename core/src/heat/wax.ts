@@ -7,7 +7,10 @@ import type { BedRun } from './run';
 
 type Steps = { from: string; fraction: number }[];
 
-/** Share of an opening at an air temperature: none up to where the cylinder starts, all from where it is full. */
+/**
+ * Share of an opening at an air temperature: none up to where the cylinder starts, all from where it is full.
+ * @example waxShare(20, { startC: 15, fullC: 25 }) // 0.5
+ */
 export function waxShare(airC: number, wax: { startC: number; fullC: number }): number {
   return Math.min(1, Math.max(0, (airC - wax.startC) / (wax.fullC - wax.startC)));
 }

@@ -149,6 +149,7 @@ function applyHarm(state: Lain, a: HarmAct): Lain {
   return { ...state, harm: put(state.harm, a.plantingId, { score: a.score, atMs: a.atMs }) };
 }
 
+/** @example apply(NOTHING_LAIN, { kind: 'vent', id: 'v', structureId: 's', fraction: 0.5, atMs: 0 }).openings.get('s').fraction // 0.5 */
 export function apply(state: Lain, act: Act): Lain {
   if (isCover(act)) return applyCover(state, act);
   if (isVent(act)) return applyVent(state, act);
@@ -156,9 +157,22 @@ export function apply(state: Lain, act: Act): Lain {
   return isHarm(act) ? applyHarm(state, act) : state;
 }
 
+/** @example applyAll([]).decisions // [] */
 export const applyAll = (acts: readonly Act[], start: Lain = NOTHING_LAIN): Lain => acts.reduce(apply, start);
 
-/** How many sheets of a kind lie on a bed. */
+/**
+ * How many sheets of a kind lie on a bed.
+ * @example lying(applyAll([{ kind: 'cover', id: 'r', bedId: 'b', coverId: 'c', on: true, atMs: 0 }]), 'b', 'c') // 1
+ */
 export function lying(state: Lain, bedId: string, coverId: string): number {
   return (state.onBed.get(bedId) ?? []).filter((c) => c.coverId === coverId).length;
+}
+
+/**
+ * Beds for which the last word on what the plan has was yes.
+ * @example acceptedBeds([{ kind: 'decision', id: 'd', atMs: 0, night: '2027-01-14', bedId: 'n1', key: 'bare', verdict: 'accepted' }]).has('n1') // true
+ */
+export function acceptedBeds(decisions: readonly DecisionAct[]): Set<string> {
+  const last = new Map(decisions.map((d) => [d.bedId, d.verdict]));
+  return new Set([...last].flatMap(([bedId, verdict]) => (verdict === 'accepted' ? [bedId] : [])));
 }

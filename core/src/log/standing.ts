@@ -3,7 +3,16 @@
  * carries of it; `foldOn(standing, acts, back)` takes back what of it was taken back, then applies the acts, by the one `apply`;
  * the other functions show a job, a stack, an opening as that state has them. Pure, the same on a phone and on the server.
  */
-import { applyAll, NOTHING_LAIN, type Act, type Lain, type OnBed, type Span } from './apply';
+import {
+  acceptedBeds,
+  applyAll,
+  NOTHING_LAIN,
+  type Act,
+  type DecisionAct,
+  type Lain,
+  type OnBed,
+  type Span,
+} from './apply';
 
 /** Small enough for every answer: what lies where, what was lifted lately, how far each structure is open. */
 export interface Standing {
@@ -17,12 +26,18 @@ export interface Standing {
     recordId: string;
     before: number | null;
   }[];
+  /** What was decided of this night, in the order in which it was said. An answer kept by an older Fogata has none. */
+  night?: string;
+  decisions?: DecisionAct[];
 }
 
 export const NOTHING_STANDS: Standing = { sheets: [], lifted: [], openings: [] };
 
-/** What lies and is open, with what was lifted since `sinceMs` (so that it can be taken back). */
-export function standingOf(state: Lain, sinceMs: number): Standing {
+/**
+ * What lies and is open, with what was lifted since `sinceMs` (so that it can be taken back) and decided of `night`.
+ * @example standingOf(applyAll([]), 0).sheets // []
+ */
+export function standingOf(state: Lain, sinceMs: number, night = ''): Standing {
   const how = (s: Span | OnBed) => (s.use === undefined ? {} : { use: s.use });
   return {
     sheets: [...state.onBed].flatMap(([bedId, list]) => list.map((s) => ({ bedId, ...s }))),
@@ -48,6 +63,8 @@ export function standingOf(state: Lain, sinceMs: number): Standing {
       ...o,
       before: state.ventSteps.get(structureId)?.at(-2)?.fraction ?? null,
     })),
+    night,
+    decisions: state.decisions.filter((d) => d.night === night),
   };
 }
 
@@ -55,7 +72,10 @@ function pushed<T>(map: Map<string, T[]>, key: string, value: T): void {
   map.set(key, [...(map.get(key) ?? []), value]);
 }
 
-/** The state that an answer told, without what `back` (ids of acts) takes back of it, and with `acts` applied, oldest first. */
+/**
+ * The state that an answer told, without what `back` (ids of acts) takes back of it, and with `acts` applied, oldest first.
+ * @example foldOn(NOTHING_STANDS, [{ kind: 'vent', id: 'v', structureId: 's', fraction: 0.5, atMs: 0 }], new Set()).openings.get('s').fraction // 0.5
+ */
 export function foldOn(standing: Standing, acts: readonly Act[], back: ReadonlySet<string>): Lain {
   const onBed = new Map<string, OnBed[]>();
   const spans = new Map<string, Span[]>();
@@ -78,7 +98,9 @@ export function foldOn(standing: Standing, acts: readonly Act[], back: ReadonlyS
     if (!back.has(recordId)) openings.set(structureId, { fraction, atMs, recordId });
     else if (before !== null) openings.set(structureId, { fraction: before, atMs, recordId: '' });
   }
-  return applyAll(acts, { ...NOTHING_LAIN, onBed, spans, openings });
+  const decisions = (standing.decisions ?? []).filter((d) => !back.has(d.id));
+  const after = applyAll(acts, { ...NOTHING_LAIN, onBed, spans, openings, decisions });
+  return { ...after, decisions: after.decisions.filter((d) => (standing.night ?? d.night) === d.night) };
 }
 
 interface ItemLike {
@@ -94,6 +116,7 @@ interface JobLike<I extends ItemLike> {
   kind: string;
   structureId: string;
   items: I[];
+  accepted: boolean;
   done: boolean;
   doneAtMs: number | null;
   recordIds: string[];
@@ -118,12 +141,27 @@ function freshFor(i: ItemLike, state: Lain, known: ReadonlySet<string>): By {
   return span ? (i.on ? { id: span.onId, atMs: span.fromMs } : { id: span.offId!, atMs: span.toMs }) : null;
 }
 
-/** Ids of the acts that an answer's standing came from. */
+/**
+ * Ids of the acts that an answer's standing came from.
+ * @example knownActs(NOTHING_STANDS).size // 0
+ */
 export const knownActs = (s: Standing): Set<string> =>
   new Set([...s.sheets.map((x) => x.recordId), ...s.lifted.map((x) => x.offId)]);
 
-/** A job with what of it is done in `state`; `known` are the acts that its answer had. */
+/** A job with what of it is done and accepted in `state`; `known` are the acts that its answer had. */
 export function jobAsItStands<I extends ItemLike, J extends JobLike<I>>(
+  job: J,
+  state: Lain,
+  known: ReadonlySet<string>,
+): J {
+  const stands = doneAsItStands<I, J>(job, state, known);
+  if (job.kind !== 'cover') return stands;
+  const beds = acceptedBeds(state.decisions);
+  const accepted = job.items.length > 0 && job.items.every((i) => beds.has(i.bedId));
+  return accepted === stands.accepted ? stands : { ...stands, accepted };
+}
+
+function doneAsItStands<I extends ItemLike, J extends JobLike<I>>(
   job: J,
   state: Lain,
   known: ReadonlySet<string>,
@@ -170,7 +208,10 @@ interface GlyphLike {
   coverId?: string;
 }
 
-/** A bed's stack with the sheets that lie there in `state`, its structure as far open as it is. A sheet it never had is not drawn. */
+/**
+ * A bed's stack with the sheets that lie there in `state`, its structure as far open as it is. A sheet it never had is not drawn.
+ * @example stackAsItStands([{ state: 'planned', opening: 0, coverId: 'a' }], 'b', 's', applyAll([{ kind: 'cover', id: 'r', bedId: 'b', coverId: 'a', on: true, atMs: 0 }]))[0].state // 'on'
+ */
 export function stackAsItStands<G extends GlyphLike>(
   stack: readonly G[],
   bedId: string,

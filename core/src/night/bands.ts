@@ -6,7 +6,10 @@ export interface Band {
   high: number[];
 }
 
-/** Sorted sample quantile by linear interpolation. Example: `quantile([1, 2, 4], 0.5)` is 2. */
+/**
+ * Sorted sample quantile by linear interpolation. Example: `quantile([1, 2, 4], 0.5)` is 2.
+ * @example quantile([1, 2, 3], 0.5) // 2
+ */
 export function quantile(sorted: readonly number[], q: number): number {
   const x = (sorted.length - 1) * q;
   const i = Math.floor(x);
@@ -15,6 +18,7 @@ export function quantile(sorted: readonly number[], q: number): number {
   return a + (x - i) * (b - a);
 }
 
+/** @example medianOf([3, 1, 2]) // 2 */
 export const medianOf = (values: readonly number[]) =>
   quantile(
     [...values].sort((a, b) => a - b),
@@ -27,7 +31,10 @@ function outer(sorted: readonly number[], q: number): number {
   return quantile(sorted, n < 2 ? q : Math.min(1, Math.max(0, ((n + 1) * q - 1) / (n - 1))));
 }
 
-/** Middle and 80 % band of members, widened by an error of `extraK` that the members do not hold. */
+/**
+ * Middle and 80 % band of members, widened by an error of `extraK` that the members do not hold.
+ * @example bandOf([1, 2, 3], 0).mid // 2
+ */
 export function bandOf(values: number[], extraK: number): { low: number; mid: number; high: number } {
   const sorted = Float64Array.from(values).sort() as unknown as number[];
   const mid = quantile(sorted, 0.5);
@@ -41,7 +48,10 @@ export function bandOf(values: number[], extraK: number): { low: number; mid: nu
   };
 }
 
-/** The members' band at every hour. */
+/**
+ * The members' band at every hour.
+ * @example bandSeries([[1, 5], [1, 5]], 0).mid // [1, 5]
+ */
 export function bandSeries(members: readonly ArrayLike<number>[], extraK: number): Band {
   const band: Band = { low: [], mid: [], high: [] };
   for (let i = 0; i < members[0]!.length; i++) {

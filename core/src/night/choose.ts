@@ -22,24 +22,36 @@ export interface PlantingAtRisk {
   value: number;
 }
 
-/** What a planting is worth by its crop's starting value, its rows and length. */
+/**
+ * What a planting is worth by its crop's starting value, its rows and length.
+ * @example plantingValue({ crop: 'spinach', lengthM: 10, fromRow: 1, toRow: 2 }) // 120
+ */
 export function plantingValue(planting: Planting): number {
   return cropOf(planting).valuePerM * planting.lengthM * (planting.toRow - planting.fromRow + 1);
 }
 
-/** Expected loss of one planting in money, over the members' nights and the model's own error. */
+/**
+ * Expected loss of one planting in money, over the members' nights and the model's own error.
+ * @example expectedLoss({ planting: { aim: 'survive' }, thresholds: thresholds(cropById('spinach'), 0, 'survive'), value: 100 }, [{ leafMinC: 8 }]) // 0
+ */
 export function expectedLoss(p: PlantingAtRisk, nights: readonly ColdNight[], errorK = REST_ERROR_K): number {
   return p.value * overNights(nights, errorK, (night) => lossShare(p.thresholds, p.planting.aim, night));
 }
 
-/** Share of outcomes in which the night, as long as it is, does the planting its first harm, 0 to 1. */
+/**
+ * Share of outcomes in which the night, as long as it is, does the planting its first harm, 0 to 1.
+ * @example harmChance({ thresholds: thresholds(cropById('spinach'), 0, 'survive') }, [{ leafMinC: -5 }]) // 0.5
+ */
 export function harmChance(p: PlantingAtRisk, nights: readonly ColdNight[], errorK = REST_ERROR_K): number {
   let sum = 0;
   for (const night of nights) sum += normalBelow((p.thresholds.harmC - effectiveC(night)) / errorK);
   return sum / nights.length;
 }
 
-/** Standard normal distribution function: Abramowitz and Stegun 26.2.17, error under 7.5e-8. */
+/**
+ * Standard normal distribution function: Abramowitz and Stegun 26.2.17, error under 7.5e-8.
+ * @example normalBelow(0) // 0.5
+ */
 export function normalBelow(z: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(z));
   const d = 0.3989422804 * Math.exp((-z * z) / 2);
@@ -69,11 +81,13 @@ export interface BedChoice {
 
 /** Lifting a sheet takes this share of laying it: starting value. What was carried in is carried out again. */
 const LIFT_SHARE = 0.5;
+/** @example liftShare(aCover()) > 0 // true */
 export const liftShare = (cover: Cover): number => (isIndoors(cover) ? 1 : LIFT_SHARE);
 
 /**
  * Minutes from the covers that are on to those of an option, and what lifting the new ones will take in the morning.
  * `piecesOf` says how many pieces a sheet takes on this bed: two are laid and lifted one after the other.
+ * @example changeMinutes([], { key: 'a', covers: [aCover()], pieces: { a: 1 } }, () => 1) // { now: 6, later: 3 }
  */
 export function changeMinutes(
   on: readonly Cover[],
@@ -106,7 +120,10 @@ export interface Hands {
   busyMin: number;
 }
 
-/** What an option costs besides its loss: work at the farm's rate, and a cent a piece, so that of two alike the lighter wins. */
+/**
+ * What an option costs besides its loss: work at the farm's rate, and a cent a piece, so that of two alike the lighter wins.
+ * @example workCost({ key: 'a', loss: 0, minutes: 30, laterMinutes: 0, pieces: { a: 1 } }, 12) // 6.01
+ */
 export function workCost(o: PricedOption, ratePerHour: number): number {
   const pieces = Object.values(o.pieces).reduce((s, n) => s + n, 0);
   return ((o.minutes + (o.laterMinutes ?? 0)) / 60) * ratePerHour + 0.01 * pieces;
@@ -115,6 +132,7 @@ export function workCost(o: PricedOption, ratePerHour: number): number {
 /**
  * Whether an option can still be the best for its bed: its work alone costs less than `bound`, what the bed costs where
  * nothing is touched, which is always possible. A loss is never under zero: what is left out cannot win, whatever its loss.
+ * @example couldWin({ key: 'a', minutes: 30, laterMinutes: 0, pieces: { a: 1 } }, 5, 12) // false
  */
 export function couldWin(o: Omit<PricedOption, 'loss'>, bound: number, ratePerHour: number): boolean {
   return workCost({ ...o, loss: 0 }, ratePerHour) < bound;
@@ -123,6 +141,7 @@ export function couldWin(o: Omit<PricedOption, 'loss'>, bound: number, ratePerHo
 /**
  * The linear programme. `stock` is pieces in all by cover id, what is on beds included. Of all work that has to be done by
  * an instant, no more is chosen than `hands` can do until then; work that has no such instant is bounded by nothing.
+ * @example coverProblem([{ bedId: 'b', options: [{ key: 'bare', loss: 3, minutes: 0, pieces: {} }] }], {}, 12).read({ x_0_0: 1 }).b.key // 'bare'
  */
 export function coverProblem(
   beds: readonly BedChoice[],
@@ -171,7 +190,10 @@ export function coverProblem(
   };
 }
 
-/** The outcome of an option, or a clear error: the planner never guesses one. */
+/**
+ * The outcome of an option, or a clear error: the planner never guesses one.
+ * @example outcomeOf([{ key: 'bare', minLeafC: [-3] }], 'bare').minLeafC // [-3]
+ */
 export function outcomeOf(outcomes: readonly OptionOutcome[], key: string): OptionOutcome {
   const found = outcomes.find((o) => o.key === key);
   if (!found) throw new Error(`no outcome was computed for the option ${key}`);

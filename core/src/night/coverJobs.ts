@@ -5,12 +5,13 @@ import { sheetKey } from '../covers/ways';
 import { cropOf } from '../crops/cultivars';
 import { sheetOf } from '../farm/facts';
 import type { Cover, CoverUse } from '../farm/types';
+import { acceptedBeds } from '../log/apply';
 import { differenceText, temperatureText } from '../formats/units';
 import { clockText, floorMinutes, HOUR_MS } from '../time/farmTime';
 import { bandOf, medianOf } from './bands';
 import { CLOSE_MIN } from './choice';
 import { liftShare } from './choose';
-import { carryOut, minutesFor, useOf, type Job, type JobItem } from './jobParts';
+import { carryTo, minutesFor, useOf, type Job, type JobItem } from './jobParts';
 import { joined } from '../formats/words';
 import { lostAtDark } from './evaluate';
 import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
@@ -162,7 +163,7 @@ function crateWords(group: readonly Change[]): string {
 }
 
 function titleOf(cover: Cover, on: boolean, names: string): string {
-  if (isIndoors(cover)) return on ? `Carry ${names} into ${cover.name}` : carryOut(names);
+  if (isIndoors(cover)) return carryTo(cover, on, names);
   return on ? `${cover.name} ${VERB[cover.use]} ${names}` : `${cover.name} off ${names}`;
 }
 
@@ -175,11 +176,7 @@ export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] 
     const key = `${c.on ? 'on' : 'off'}:${sheetKey(c.cover)}:${c.bed.structure.id}:${when}`;
     groups.set(key, [...(groups.get(key) ?? []), c]);
   }
-  const accepted = new Set(
-    plan.state.decisions
-      .filter((d) => d.night === plan.window.night && d.verdict === 'accepted')
-      .map((d) => d.bedId),
-  );
+  const accepted = acceptedBeds(plan.state.decisions.filter((d) => d.night === plan.window.night));
   return [...groups].map(([key, group]) => {
     const first = group[0]!;
     const names = joined(bedNames(group));

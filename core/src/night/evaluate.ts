@@ -62,7 +62,10 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): O
   });
 }
 
-/** A bed's work cut into `parts`, option by option in turn, so that several threads reach its answer sooner. */
+/**
+ * A bed's work cut into `parts`, option by option in turn, so that several threads reach its answer sooner.
+ * @example splitTask({ options: [1, 2, 3, 4, 5, 6] }, 2).map((t) => t.options) // [[1, 3, 5], [2, 4, 6]]
+ */
 export function splitTask(task: BedTask, parts: number): BedTask[] {
   const n = Math.max(1, Math.min(parts, Math.floor(task.options.length / 3)));
   return Array.from({ length: n }, (_, p) => ({
@@ -71,7 +74,10 @@ export function splitTask(task: BedTask, parts: number): BedTask[] {
   }));
 }
 
-/** The parts' answers as one, options in the order of the whole task. */
+/**
+ * The parts' answers as one, options in the order of the whole task.
+ * @example joinOutcomes({ options: [{ key: 'a' }, { key: 'b' }] }, [[{ key: 'b' }], [{ key: 'a' }]]).map((o) => o.key) // ['a', 'b']
+ */
 export function joinOutcomes(task: BedTask, parts: readonly OptionOutcome[][]): OptionOutcome[] {
   const found = new Map(parts.flat().map((o) => [o.key, o] as const));
   return task.options.map((o) => found.get(o.key)!);
@@ -83,7 +89,10 @@ export interface Due {
   later: { atMs: number; lostK: number }[];
 }
 
-/** What the latest of them loses, K. */
+/**
+ * What the latest of them loses, K.
+ * @example lostAtDark({ dueAtMs: 0, later: [{ atMs: 1, lostK: 0.4 }, { atMs: 2, lostK: 1.1 }] }) // 1.1
+ */
 export const lostAtDark = (due: Due | null): number => due?.later.at(-1)?.lostK ?? 0;
 
 /** Steps closer than this are one. */

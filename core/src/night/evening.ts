@@ -28,6 +28,7 @@ export interface NightAt {
   aheadMs: number;
 }
 
+/** @example nightAt(Date.parse('2027-01-15T14:00:00Z'), { ...SITE, timeZone: 'Europe/Madrid' }).window.night // '2027-01-15' */
 export function nightAt(nowMs: number, site: FarmSite): NightAt {
   const window = nightOf(nowMs, site);
   const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
@@ -43,7 +44,10 @@ export function nightAt(nowMs: number, site: FarmSite): NightAt {
   };
 }
 
-/** Whether anything stands on the farm that a night could harm. */
+/**
+ * Whether anything stands on the farm that a night could harm.
+ * @example anythingStands({ beds: [aBed()], plantings: [] }, '2027-01-14') // false
+ */
 export function anythingStands(data: FarmFacts, today: string): boolean {
   return data.beds.some((b) => standingIn(b.id, data.plantings, today).length > 0);
 }

@@ -23,7 +23,10 @@ const WAYS: { key: keyof HeatFlows; out: string; in: string }[] = [
   { key: 'deepWm2', out: 'sinks into the deep ground', in: 'rises from the deep ground' },
 ];
 
-/** "a third", "most", "a tenth": how a grower says a share. */
+/**
+ * "a third", "most", "a tenth": how a grower says a share.
+ * @example shareWords(0.5) // 'half'
+ */
 export function shareWords(share: number): string {
   if (share > 0.9) return 'nearly all';
   if (share > 0.6) return 'most';

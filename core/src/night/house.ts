@@ -162,7 +162,10 @@ function dailyLows(timesMs: readonly number[], leafC: Float64Array, placeK: numb
   return out;
 }
 
-/** First hour at or after an instant, 0 where all are before it. */
+/**
+ * First hour at or after an instant, 0 where all are before it.
+ * @example firstAt([0, 10, 20], 10) // 1
+ */
 export function firstAt(timesMs: readonly number[], ms: number): number {
   return Math.max(
     0,

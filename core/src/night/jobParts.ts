@@ -1,4 +1,5 @@
 /** What every list of jobs needs: names joined as they are said, and the minutes of laying a sheet on a bed. */
+import { isLower } from '../covers/indoors';
 import { readSheetKey, sheetKey } from '../covers/ways';
 import type { Cover, CoverUse } from '../farm/types';
 import type { PlannedBed } from './planned';
@@ -42,17 +43,29 @@ export interface Job {
   planKeys: Record<string, string>;
 }
 
-/** Minutes of laying all pieces of a sheet on a bed. */
+/**
+ * Minutes of laying all pieces of a sheet on a bed.
+ * @example minutesFor(aCover(), { structure: aStructure(), bed: aBed() }) // 6
+ */
 export const minutesFor = (cover: Cover, b: PlannedBed) => {
   const fit = fitCover(cover, b.structure, b.bed);
   return isFit(fit) ? fit.minutes : cover.minutes;
 };
 
-/** How a sheet lies, for a record of it: said only where it is not the usual way. */
+/**
+ * How a sheet lies, for a record of it: said only where it is not the usual way.
+ * @example useOf(asUsed(aCover(), 'flat')) // { use: 'flat' }
+ */
 export function useOf(cover: Cover): { use?: CoverUse } {
   const { use } = readSheetKey(sheetKey(cover));
   return use ? { use } : {};
 }
 
-/** What is said of crates that go back to where they stand. */
-export const carryOut = (names: string): string => `Carry ${names} back out`;
+/**
+ * What is said of crates that go to a place for the night, or back to where they stand.
+ * @example carryTo({ name: 'the kitchen' }, true, 'the bench') // 'Carry the bench into the kitchen'
+ */
+export function carryTo(place: Pick<Cover, 'name' | 'lowerIn'>, on: boolean, names: string): string {
+  if (isLower(place)) return on ? `Set ${names} down: ${place.name}` : `Lift ${names} back up`;
+  return on ? `Carry ${names} into ${place.name}` : `Carry ${names} back out`;
+}

@@ -5,7 +5,7 @@ import { sheetOf } from '../farm/facts';
 import type { Cover } from '../farm/types';
 import { HOUR_MS } from '../time/farmTime';
 import { liftShare } from './choose';
-import { carryOut, minutesFor, useOf, type Job } from './jobParts';
+import { carryTo, minutesFor, useOf, type Job } from './jobParts';
 import { joined } from '../formats/words';
 import { thawAtMs, type NightPlan, type PlannedBed } from './planned';
 
@@ -33,7 +33,9 @@ export function liftJobs(plan: NightPlan): Job[] {
       dueAtMs: Math.max(plan.nowMs, dueAtMs),
       onByMs: dueAtMs,
       saves: 0,
-      title: isIndoors(group[0]!.cover) ? carryOut(names) : `Lift ${group[0]!.cover.name} off ${names}`,
+      title: isIndoors(group[0]!.cover)
+        ? carryTo(group[0]!.cover, false, names)
+        : `Lift ${group[0]!.cover.name} off ${names}`,
       detail: light
         ? 'for the light, once it is borne'
         : frozen
@@ -110,7 +112,7 @@ function liftedJobs(plan: NightPlan): Job[] {
     });
     job.recordIds.push(r.id);
     const names = joined(job.items.map((x) => x.bedName));
-    job.title = isIndoors(cover) ? carryOut(names) : `${cover.name} off ${names}`;
+    job.title = isIndoors(cover) ? carryTo(cover, false, names) : `${cover.name} off ${names}`;
     groups.set(key, job);
   }
   return [...groups.values()];

@@ -1,11 +1,12 @@
 /** When covers may come off in the morning. Contract: `setLift` fills in a bed's `lift`; `keptOn` says which have none. */
-import { isIndoors, nightCOf } from '../covers/indoors';
+import { coldThere, isIndoors } from '../covers/indoors';
 import { horizonOf } from '../farm/shade';
 import { HOUR_MS } from '../time/farmTime';
 import { medianOf } from './bands';
 import { liftTimeMs, type LiftTask } from './lift';
 import { bedTask, thawAtMs, type Found, type NightPlan, type PlannedBed, type Work } from './planned';
 import { bedSpec } from './stack';
+import { beforeMs } from './tasks';
 
 const iso = (ms: number) => new Date(ms).toISOString();
 
@@ -30,9 +31,9 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   );
   const lifted: LiftTask['lifted'] = [];
   const opening = i.state.openings.get(b.structure.id)?.fraction ?? 0;
-  const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }] : [];
+  const open = opening > 0 ? [{ from: iso(beforeMs(i)), fraction: opening }] : [];
   for (let ms = first; ms <= Math.max(first, i.window.toMs); ms += LIFT_EVERY_MS) {
-    const timing = b.on.map(() => ({ on: [{ from: iso(i.nowMs - 2 * HOUR_MS), to: iso(ms) }] }));
+    const timing = b.on.map(() => ({ on: [{ from: iso(beforeMs(i)), to: iso(ms) }] }));
     const horizon = horizonOf(b.structure, i.data.structures);
     lifted.push({
       atMs: ms,
@@ -41,9 +42,9 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   }
   const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
   const out = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
-  // what stands indoors is as warm as that: it goes out only into what it bears
+  // what stands there is as warm as that: it goes out only into what it bears
   const place = b.on.find(isIndoors);
-  const looks = place ? out.map((l) => ({ ...l, on: l.on.map(() => ({ leafMinC: nightCOf(place) })) })) : out;
+  const looks = place ? out.map((l) => ({ ...l, on: l.on.map((n) => coldThere(place, n)) })) : out;
   b.lift = {
     atMs: stays ? null : liftTimeMs(b.atRisk, looks),
     bareC: medianOf(looks[0]!.off.map((n) => n.leafMinC)),

@@ -2,7 +2,7 @@
  * What could lie on a bed. Contract: `fitCover` says how many pieces of a sheet it takes, or why it cannot lie there;
  * `coverOptions` every none, one and two of the farm's sheets, `threeOptions` every three. Nothing is dropped by its place.
  */
-import { isIndoors } from '../covers/indoors';
+import { isIndoors, isReached } from '../covers/indoors';
 import { asUsed, sheetKey, waysOf } from '../covers/ways';
 import type { Bed, Cover, Structure } from '../farm/types';
 import { archLengthM } from '../heat/geometry';
@@ -13,8 +13,12 @@ export interface Fit {
   minutes: number;
 }
 
-/** How many pieces of a cover this bed takes and the minutes of laying them; a sentence where it cannot go on. */
+/**
+ * How many pieces of a cover this bed takes and the minutes of laying them; a sentence where it cannot go on.
+ * @example isFit(fitCover(aCover(), aStructure(), aBed())) // true
+ */
 export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { why: string } {
+  if (isIndoors(cover) && !isReached(cover, structure)) return { why: 'is in another house' };
   if (isIndoors(cover))
     return bed.crates
       ? { pieces: bed.crates.count, minutes: bed.crates.count * cover.minutes }
@@ -47,6 +51,7 @@ export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { 
   return { pieces, minutes: pieces * cover.minutes };
 }
 
+/** @example isFit({ why: 'too short' }) // false */
 export function isFit(fit: Fit | { why: string }): fit is Fit {
   return 'pieces' in fit;
 }
@@ -60,11 +65,15 @@ export interface CoverOption {
 
 export const BARE = 'bare';
 
+/** @example optionKey([]) // 'bare' */
 export function optionKey(covers: readonly Cover[]): string {
   return covers.length === 0 ? BARE : sortCovers(covers).map(sheetKey).join('+');
 }
 
-/** A sheet in every way that its cloth and the bed allow, the usual one first. */
+/**
+ * A sheet in every way that its cloth and the bed allow, the usual one first.
+ * @example waysHere(aCover(), aStructure(), aBed()).map((w) => w.cover.use) // ['hoops', 'flat']
+ */
 export function waysHere(
   cover: Cover,
   structure: Structure,
@@ -87,6 +96,7 @@ const together = (a: Cover, b: Cover): boolean =>
  * Every combination of the covers in stock that fit this bed: none, one, or two of them (two of the same where it goes on
  * hoops), in every way they may lie, never more pieces than are in stock. None is left out by its place in the list; `limit`
  * is for tests of that.
+ * @example coverOptions(aStructure(), aBed(), []).map((o) => o.key) // ['bare']
  */
 export function coverOptions(
   structure: Structure,
@@ -111,7 +121,10 @@ export function coverOptions(
   return options.slice(0, limit);
 }
 
-/** Every three that may lie together, as `coverOptions` has the twos; none where a fifth layer would come of it. */
+/**
+ * Every three that may lie together, as `coverOptions` has the twos; none where a fifth layer would come of it.
+ * @example threeOptions(aStructure(), aBed(), [aCover({ count: 3 })]).map((o) => o.key) // ['a+a+a', 'a+a+a~flat']
+ */
 export function threeOptions(
   structure: Structure,
   bed: Bed,

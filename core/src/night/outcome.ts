@@ -55,6 +55,7 @@ export interface BedPast {
 /**
  * First instant from which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze, Infinity where they
  * have not thawed by the last hour that is known: no hour is invented for it.
+ * @example thawTimeMs([0, 1, 2], [-1, 1, 2]) // 0.75
  */
 export function thawTimeMs(
   timesMs: readonly number[],
@@ -92,7 +93,10 @@ function hoursNear(
   return ms / HOUR_MS;
 }
 
-/** An option's nights as they hurt a planting, by member; laid too late, `lostK` colder. */
+/**
+ * An option's nights as they hurt a planting, by member; laid too late, `lostK` colder.
+ * @example coldNights({ minLeafC: [-3], coldHours: [4], soilMinC: [2] }, 0.5) // [{ leafMinC: -3.5, hours: 4, soilMinC: 2 }]
+ */
 export const coldNights = (o: OptionOutcome, lostK = 0): ColdNight[] =>
   o.minLeafC.map((c, m) => ({
     leafMinC: c - lostK,

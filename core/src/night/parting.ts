@@ -63,5 +63,8 @@ export function partedUnder(pairs: readonly HourPair[], doubtK: number): PartedS
   return { offK: beyond.reduce((s, k) => s + k, 0) / beyond.length, hours: beyond.length };
 }
 
-/** What leaves under that roof are taken to be colder by for the coming hours, K, 0 or below. */
+/**
+ * What leaves under that roof are taken to be colder by for the coming hours, K, 0 or below.
+ * @example countedK(null) // 0
+ */
 export const countedK = (parted: PartedSpot | null): number => Math.min(0, parted?.offK ?? 0);

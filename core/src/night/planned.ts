@@ -12,7 +12,7 @@ import type { HouseOutcome, HouseTask } from './house';
 import type { LiftLook, LiftTask } from './lift';
 import type { HourPair, PartedSpot } from './parting';
 import { coldNights, type BedOutcome, type OptionOutcome } from './outcome';
-import { AS_IS, type BedPlan, type Roof, type TaskInputs } from './tasks';
+import { AS_IS, countFromMs, type BedPlan, type Roof, type TaskInputs } from './tasks';
 
 /** A cover's latest time: a bed under one option put on at several times. */
 export interface DueTask {
@@ -136,11 +136,17 @@ export interface Found {
 
 type Evening = Pick<NightPlan, 'window' | 'closeAtMs' | 'leavesAtMs'>;
 
-/** When it is dark, or nobody is there any more: the last of what can be laid. */
+/**
+ * When it is dark, or nobody is there any more: the last of what can be laid.
+ * @example darkAtMs({ closeAtMs: 0, window: { sunsetAtMs: 3600000 } }) // 5400000
+ */
 export const darkAtMs = (e: Evening): number =>
   e.leavesAtMs ?? Math.max(e.closeAtMs, (e.window.sunsetAtMs ?? e.closeAtMs + HOUR_MS) + HOUR_MS / 2);
 
-/** When what a bed does not have on yet goes on: as houses are shut, or where hands are too few, when they come to it. */
+/**
+ * When what a bed does not have on yet goes on: as houses are shut, or where hands are too few, when they come to it.
+ * @example layAtMs({ closeAtMs: 5 }, { lateAtMs: null }) // 5
+ */
 export const layAtMs = (e: Evening, b: Pick<PlannedBed, 'lateAtMs'>): number => b.lateAtMs ?? e.closeAtMs;
 
 /** Chosen outcome of a bed. */
@@ -170,7 +176,10 @@ export function nightKnown(plan: NightPlan): boolean {
   return hours.length > 0 && hours.every((e) => isKnown(plan, Date.parse(e.time)));
 }
 
-/** When the night that a plan is of began. */
+/**
+ * When the night that a plan is of began.
+ * @example sundownAtMs({ window: { fromMs: 1, sunsetAtMs: null } }) // 1
+ */
 export const sundownAtMs = (plan: NightPlan): number => plan.window.sunsetAtMs ?? plan.window.fromMs;
 
 /**
@@ -232,6 +241,6 @@ export function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit
     ...(b.belief ? { belief: b.belief } : {}),
     placeK: b.placeK,
     ...(b.partedK ? { partedK: b.partedK } : {}),
-    countFromMs: inputs.nowMs,
+    countFromMs: countFromMs(inputs),
   };
 }

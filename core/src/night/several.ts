@@ -44,7 +44,10 @@ const atMs = (e: WeatherEntry) => Date.parse(e.time);
 const BEFORE_SUNSET_MS = 2 * HOUR_MS;
 const BACK_DAYS = 62;
 
-/** The hours of a series from one instant to another, on the line between what it has; it has to reach over both. */
+/**
+ * The hours of a series from one instant to another, on the line between what it has; it has to reach over both.
+ * @example hoursBetween([{ ...weather()[0], time: '2027-01-14T12:00:00Z', airC: 0 }, { ...weather()[0], time: '2027-01-14T15:00:00Z', airC: 3 }], Date.parse('2027-01-14T12:00:00Z'), Date.parse('2027-01-14T14:00:00Z')).map((e) => e.airC) // [0, 1, 2]
+ */
 export function hoursBetween(series: readonly WeatherEntry[], fromMs: number, toMs: number): WeatherEntry[] {
   const out: WeatherEntry[] = [];
   let i = 0;

@@ -54,7 +54,10 @@ const kindsOf = (lists: readonly (readonly string[])[]): string[] => [...new Set
 const PIECE = 0.01;
 const pieceCost = (o: SpellOption): number => PIECE * Object.values(o.pieces).reduce((s, n) => s + n, 0);
 
-/** Minutes of an evening: what is new laid, what is not wanted lifted. */
+/**
+ * Minutes of an evening: what is new laid, what is not wanted lifted.
+ * @example eveningMinutes({ lay: { a: 6 }, lift: { a: 3 } }, [], { sheets: ['a'] }) // 6
+ */
 export function eveningMinutes(bed: SpellBed, lies: readonly string[], o: SpellOption): number {
   return kindsOf([lies, o.sheets]).reduce((sum, k) => {
     const more = count(o.sheets, k) - count(lies, k);
@@ -75,6 +78,7 @@ const without = (sheets: readonly string[], stay: readonly string[]): string[] =
   });
 };
 
+/** @example optionOf({ nights: [[{ key: 'bare' }]] }, 0, 'bare').key // 'bare' */
 export const optionOf = (bed: SpellBed, n: number, key: string): SpellOption =>
   bed.nights[n]!.find((o) => o.key === key)!;
 

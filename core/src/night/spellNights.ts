@@ -8,7 +8,7 @@
  * day in a dark room a thirtieth.
  */
 import { cropOf } from '../crops/cultivars';
-import { isIndoors } from '../covers/indoors';
+import { isIndoors, isLower } from '../covers/indoors';
 import { sheetKey } from '../covers/ways';
 import { piecesOn } from '../farm/facts';
 import type { Cover } from '../farm/types';
@@ -29,6 +29,8 @@ const GROW_DAYS = 70;
 const DARK_DAYS = 30;
 const DARK_H = 8;
 const LONG_H = 16;
+/** Of the light so much is lost under a bench: starting value. */
+const UNDER_BENCH = 0.6;
 const DAMP = 0.001;
 const MILD_C = 6;
 /** What stays on by day keeps so far under what spoils a crop, its house shut, K. */
@@ -91,6 +93,7 @@ function dayCosts(
   const mild = day.length > 0 && day.reduce((s, e) => s + e.airC, 0) / day.length > MILD_C;
   const damp = DAMP * (mild ? 2 : 1);
   const cost = (c: Cover) => {
+    if (isLower(c)) return valueOf(b) * (UNDER_BENCH * (light / GROW_DAYS) + damp);
     if (isIndoors(c)) return valueOf(b) / DARK_DAYS;
     const passed = MATERIALS[c.material].sunPassed ** c.plies;
     return valueOf(b) * (((1 - passed) * light) / GROW_DAYS + damp);

@@ -35,7 +35,10 @@ function orderOf(cover: Cover): number {
 
 const byPlace = (a: Cover, b: Cover) => orderOf(a) - orderOf(b) || a.material.localeCompare(b.material);
 
-/** Outermost first. */
+/**
+ * Outermost first.
+ * @example sortCovers([aCover(), aCover({ id: 'b', material: 'frost-blanket' })]).map((c) => c.id) // ['b', 'a']
+ */
 export function sortCovers(covers: readonly Cover[]): Cover[] {
   return [...covers].sort(byPlace);
 }
@@ -63,7 +66,10 @@ function structureLayer(structure: Structure, options: StackOptions): Layer | nu
 /** What is tall when it is picked stands no higher than this for its first months, m: starting value. */
 const YOUNG_M = 0.4;
 
-/** Tallest leaf and share of ground covered, over what stands in the bed. */
+/**
+ * Tallest leaf and share of ground covered, over what stands in the bed.
+ * @example canopyOf([]).groundCover // 0.1
+ */
 export function canopyOf(plantings: readonly Planting[]): { heightM: number; groundCover: number } {
   if (plantings.length === 0) return { heightM: 0.05, groundCover: 0.1 };
   const crops = plantings.map((p) => cropOf(p));
@@ -76,13 +82,17 @@ export function canopyOf(plantings: readonly Planting[]): { heightM: number; gro
 /**
  * Whether the structure's own shade cloth is a layer of the stack: the outermost. A house keeps it whatever lies on one of
  * its beds; elsewhere it is left out where more than four layers would come together.
+ * @example shadeShown(aStructure(), []) // false
  */
 export function shadeShown(structure: Structure, covers: readonly Cover[]): boolean {
   if (structure.kind === 'open' || !structure.shade) return false;
   return structure.kind === 'house' || covers.filter((c) => !isIndoors(c)).length < 3;
 }
 
-/** Place of the structure's own layer in a stack built from these covers; −1 in the open. */
+/**
+ * Place of the structure's own layer in a stack built from these covers; −1 in the open.
+ * @example structureIndex(aStructure({ kind: 'open' }), []) // -1
+ */
 export function structureIndex(structure: Structure, covers: readonly Cover[]): number {
   if (structure.kind === 'open') return -1;
   return covers.filter((c) => c.use === 'over').length + (shadeShown(structure, covers) ? 1 : 0);
@@ -118,6 +128,7 @@ const OVER_M = 0.06;
 /**
  * Sheets of a bed, outermost first, each over the next: as large as they lie by themselves and a hand more for each beneath,
  * no larger than the room. Only the innermost touches the crop.
+ * @example nested([{ ...FLEECE, shape: 'flat' }], null)[0].touchesCrop // true
  */
 export function nested(own: readonly Layer[], room: Layer | null): Layer[] {
   return own.map((layer, i) => {
@@ -137,6 +148,7 @@ export function nested(own: readonly Layer[], room: Layer | null): Layer[] {
 /**
  * The bed under `covers` (each may appear twice for a double one). In a house its air is the beds' own together: what
  * stands over all of them is `shared`.
+ * @example bedSpec(aStructure(), aBed(), [], [aCover()], { deepC: 6 }).stack.map((l) => l.role) // ['structure', 'sheet']
  */
 export function bedSpec(
   structure: Structure,

@@ -127,6 +127,22 @@ export interface TaskInputs {
   measured?: ReadonlyMap<string, readonly Measured[]>;
 }
 
+// Within an hour a task says the same, so that what was worked out for it holds until the hour is over.
+
+/** The hour in which the members begin. */
+const startMs = (i: TaskInputs): number => Date.parse(i.members[0]![0]!.time);
+/**
+ * Before anything that is run.
+ * @example beforeMs({ members: [[{ time: '1970-01-01T02:00:00Z' }]] }) // 3600000
+ */
+export const beforeMs = (i: TaskInputs): number => startMs(i) - HOUR_MS;
+/**
+ * The first of the hours that count for what is to come.
+ * @example countFromMs({ members: [[{ time: '2027-01-14T15:00:00Z' }, { time: '2027-01-14T16:00:00Z' }]], nowMs: Date.parse('2027-01-14T15:30:00Z') }) === Date.parse('2027-01-14T16:00:00Z') // true
+ */
+export const countFromMs = (i: Pick<TaskInputs, 'members' | 'nowMs'>): number =>
+  i.members[0]!.map((e) => Date.parse(e.time)).find((ms) => ms >= i.nowMs) ?? i.nowMs;
+
 /**
  * Covers that are already on stay on throughout; the others go on at `closeAtMs`. The structure is shut then, whatever is
  * planned for its beds: they share it.
@@ -152,7 +168,7 @@ export function plannedSpec(
   const open =
     opening > 0
       ? [
-          { from: iso(i.nowMs - HOUR_MS), fraction: opening },
+          { from: iso(beforeMs(i)), fraction: opening },
           { from: iso(shut), fraction: 0 },
         ]
       : [];
@@ -176,7 +192,7 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
     options = options.filter((o) => o.key === wanted || o.key === optionKey(on) || o.key === BARE);
   }
   const opening = state.openings.get(structure.id)?.fraction ?? 0;
-  const open = opening > 0 ? [{ from: iso(i.nowMs - HOUR_MS), fraction: opening }] : [];
+  const open = opening > 0 ? [{ from: iso(beforeMs(i)), fraction: opening }] : [];
   const horizon = horizonOf(structure, data.structures);
   return {
     structure,
@@ -190,8 +206,8 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
       structure,
       bed,
       plantings,
-      i.nowMs - HISTORY_MS,
-      Date.parse(i.members[0]![0]!.time),
+      startMs(i) - HISTORY_MS,
+      startMs(i),
       i.deepC,
     ),
     asIsSpec: bedSpec(structure, bed, plantings, on, { deepC: i.deepC, open, horizon }),
@@ -226,7 +242,7 @@ export function houseTask(
     members: i.members,
     key,
     ...(belief ? { belief } : {}),
-    countFromMs: i.nowMs,
+    countFromMs: countFromMs(i),
     beds: roof.beds.map((b): HouseBed => {
       const { spec, covers } = specOf(b);
       return {

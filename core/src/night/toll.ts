@@ -24,7 +24,10 @@ const ERROR_POINTS = [
   { k: Math.sqrt(3), weight: 1 / 6 },
 ];
 
-/** Mean of something over the nights and the model's error, K. */
+/**
+ * Mean of something over the nights and the model's error, K.
+ * @example overNights([{ leafMinC: -2 }, { leafMinC: -4 }], 1, (n) => n.leafMinC) // -3
+ */
 export function overNights(
   nights: readonly ColdNight[],
   errorK: number,
@@ -51,14 +54,20 @@ export function tollOf(t: Thresholds, nights: readonly ColdNight[], errorK = RES
   return sum;
 }
 
-/** The night whose leaf is nearest to the middle of all. */
+/**
+ * The night whose leaf is nearest to the middle of all.
+ * @example middleNight([{ leafMinC: -9 }, { leafMinC: -3 }, { leafMinC: -2 }]).leafMinC // -3
+ */
 export function middleNight(nights: readonly ColdNight[]): ColdNight {
   const mid = medianOf(nights.map((n) => n.leafMinC));
   const near = nights.reduce((a, b) => (Math.abs(b.leafMinC - mid) < Math.abs(a.leafMinC - mid) ? b : a));
   return { ...near, leafMinC: mid };
 }
 
-/** What a night will do: the dead first, then leaves, flowers, growth; `close` within a kelvin of the first harm. */
+/**
+ * What a night will do: the dead first, then leaves, flowers, growth; `close` within a kelvin of the first harm.
+ * @example verdict(cropById('spinach'), thresholds(cropById('spinach'), 0, 'survive'), { leafMinC: 8 }) // 'safe'
+ */
 export function verdict(crop: Crop, t: Thresholds, night: ColdNight): string {
   const i = injuryOf(t, night);
   if (i.plants >= 0.5) return crop.deathWord;

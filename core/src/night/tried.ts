@@ -12,6 +12,7 @@ const USUAL_HOOP_M = 0.5;
 const GAP_M = 0.06;
 const LOWEST_HOOP_M = 0.15;
 
+/** @example withTried([HOUSE], aBed(), 'fleece-30', 'hoops', 0.1).length // 2 */
 export function withTried(
   stack: readonly Layer[],
   bed: Pick<Bed, 'lengthM' | 'widthM' | 'hoopHeightM'>,

@@ -201,7 +201,10 @@ export interface Quiet {
   urgentAnyway: boolean;
 }
 
-/** Whether a warning may go out at an instant. */
+/**
+ * Whether a warning may go out at an instant.
+ * @example mayGo({ urgent: false }, Date.parse('2027-01-14T23:30:00Z'), 'UTC', { fromH: 22, toH: 6 }) // false
+ */
 export function mayGo(w: Pick<Warning, 'urgent'>, nowMs: number, timeZone: string, q: Quiet): boolean {
   if (!q.on) return false;
   const at = clockText(nowMs, { hours: 24, timeZone });

@@ -20,10 +20,13 @@ const plain = (text: string): Segment => ({ text, tone: 'plain' });
 const frost = (text: string): Segment => ({ text, tone: 'frost' });
 const ember = (text: string): Segment => ({ text, tone: 'ember' });
 
-/** "clear and still", "overcast, windy". */
-export function skyWords(cloud: number, windMs: number): string {
+/**
+ * "clear and still", "overcast, windy".
+ * @example skyWords(0, 0) // 'clear and still'
+ */
+export function skyWords(cloud: number, windMps: number): string {
   const sky = cloud < 0.25 ? 'clear' : cloud < 0.7 ? 'broken cloud' : 'overcast';
-  const wind = windMs < 1.3 ? 'still' : windMs < 4 ? 'a light wind' : 'windy';
+  const wind = windMps < 1.3 ? 'still' : windMps < 4 ? 'a light wind' : 'windy';
   return wind === 'still' && sky === 'clear' ? 'clear and still' : `${sky}, ${wind}`;
 }
 
@@ -31,7 +34,7 @@ export interface ClosingFacts {
   lowC: number;
   lowAtMs: number;
   cloud: number;
-  windMs: number;
+  windMps: number;
   /** Beds that are to get a cover, and of these the ones that would then have a second layer over them. */
   bedsToCover: number;
   secondLayers: number;
@@ -47,7 +50,7 @@ const cold = (c: number, text: string): Segment => (c < 0.5 ? frost(text) : plai
 /** "−7 °C by 07:10, clear and still. A second layer on three beds, starting by 16:20." */
 export function closingSentence(f: ClosingFacts, style: Style): Segment[] {
   const low = `${temperatureText(f.lowC, style.units.temperature, 0)} by ${clockText(f.lowAtMs, style)}`;
-  const out: Segment[] = [cold(f.lowC, low), plain(`, ${skyWords(f.cloud, f.windMs)}. `)];
+  const out: Segment[] = [cold(f.lowC, low), plain(`, ${skyWords(f.cloud, f.windMps)}. `)];
   const beds = (n: number) => `${countWord(n)} bed${n === 1 ? '' : 's'}`;
   if (f.bedsToCover > 0) {
     const what =

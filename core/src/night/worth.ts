@@ -8,6 +8,7 @@ import type { Cover } from '../farm/types';
  * The saving of each of `fresh` over `kept`, in money, in their order: the mean over every order of laying them (Shapley's
  * value), so that two layers on a bed never both claim what they save together. `lossOf` gives the expected loss under a
  * set of covers, null where it was not worked out: then the whole is shared alike. At most four sheets.
+ * @example worthOfSheets([], ['a'], (covers) => (covers.length > 0 ? 2 : 10)) // [8]
  */
 export function worthOfSheets(
   kept: readonly Cover[],
@@ -40,7 +41,10 @@ function permutations(list: readonly number[]): number[][] {
   return list.flatMap((x, i) => permutations(list.filter((_, j) => j !== i)).map((rest) => [x, ...rest]));
 }
 
-/** Of beds with their expected loss as they stand and as planned: what is saved, and what is lost either way. */
+/**
+ * Of beds with their expected loss as they stand and as planned: what is saved, and what is lost either way.
+ * @example moneyOf([{ asItIs: 10, asPlanned: 4 }, { asItIs: 2, asPlanned: 2 }]) // { saved: 6, eitherWay: 6 }
+ */
 export function moneyOf(beds: readonly { asItIs: number; asPlanned: number }[]): {
   saved: number;
   eitherWay: number;

@@ -11,6 +11,7 @@ export const KELVIN = 273.15;
 /**
  * Emissivity of the sky, 0 to 1, from dew point (°C), cloud (0 to 1) and air pressure (Pa; thinner air sends less).
  * Example: `skyEmissivity(-4, 0)` is 0.691, at 1,500 m (84,500 Pa) 0.672.
+ * @example skyEmissivity(5, 1) > skyEmissivity(5, 0) // true
  */
 export function skyEmissivity(dewC: number, cloudFraction: number, pressurePa = 101_325): number {
   const t = dewC / 100;
@@ -19,7 +20,10 @@ export function skyEmissivity(dewC: number, cloudFraction: number, pressurePa = 
   return (1 - 0.84 * cloudFraction) * clear + 0.84 * cloudFraction;
 }
 
-/** Radiative temperature of the sky, °C. */
+/**
+ * Radiative temperature of the sky, °C.
+ * @example skyC(0, -5, 0) < skyC(0, -5, 1) // true
+ */
 export function skyC(airC: number, dewC: number, cloudFraction: number): number {
   return (airC + KELVIN) * Math.pow(skyEmissivity(dewC, cloudFraction), 0.25) - KELVIN;
 }

@@ -31,7 +31,10 @@ function yearAngle(epochMs: number): number {
   return (2 * Math.PI * (epochMs - start)) / length;
 }
 
-/** Declination, radians: Spencer (1971), error under 0.0006 rad. */
+/**
+ * Declination, radians: Spencer (1971), error under 0.0006 rad.
+ * @example declination(0) // -0.4024
+ */
 export function declination(angle: number): number {
   return (
     0.006918 -
@@ -56,7 +59,10 @@ function equationOfTimeMin(angle: number): number {
   );
 }
 
-/** Position of the sun. Example: at 51.5° N on 21 June, 12:02 UTC, the elevation is about 61.9°. */
+/**
+ * Position of the sun. Example: at 51.5° N on 21 June, 12:02 UTC, the elevation is about 61.9°.
+ * @example sunPosition(Date.parse('2027-06-21T12:02:00Z'), 51.5, 0).cosZenith // 0.8826
+ */
 export function sunPosition(epochMs: number, latitudeDeg: number, longitudeDeg: number): SunPosition {
   const angle = yearAngle(epochMs);
   const decl = declination(angle);
@@ -76,7 +82,10 @@ export function sunPosition(epochMs: number, latitudeDeg: number, longitudeDeg: 
   };
 }
 
-/** Hours from sunrise to sunset, upper limb with mean refraction (−0.833°); 0 in polar night, 24 in polar day. */
+/**
+ * Hours from sunrise to sunset, upper limb with mean refraction (−0.833°); 0 in polar night, 24 in polar day.
+ * @example dayLengthH(Date.parse('2027-03-21T12:00:00Z'), 0) // 12.11
+ */
 export function dayLengthH(epochMs: number, latitudeDeg: number): number {
   const decl = declination(yearAngle(epochMs));
   const lat = latitudeDeg * RAD;
@@ -87,7 +96,10 @@ export function dayLengthH(epochMs: number, latitudeDeg: number): number {
   return (2 * Math.acos(cosHour)) / RAD / 15;
 }
 
-/** Sunrise and sunset (epoch ms) of the solar day around `noonAtMs`; null where the sun does not cross the horizon. */
+/**
+ * Sunrise and sunset (epoch ms) of the solar day around `noonAtMs`; null where the sun does not cross the horizon.
+ * @example sunTimes(Date.parse('2027-06-21T12:00:00Z'), 80, 0) // null
+ */
 export function sunTimes(
   noonAtMs: number,
   latitudeDeg: number,
@@ -105,6 +117,7 @@ export function sunTimes(
  * Clear-sky global irradiance, W/m²: FAO-56 in the hourly form of ASCE-EWRI (2005), app. D: a beam through air of the
  * place's pressure and the water it holds, and what that scatters. `vapourPa` at screen height, 100 to 3000.
  * Example: sun at 60° (cos 0.866) at sea level, 1000 Pa: about 880.
+ * @example clearSkyWm2(0) // 0
  */
 export function clearSkyWm2(cosZenith: number, elevationM = 0, vapourPa = 800): number {
   if (cosZenith <= 0.01) return 0;
@@ -115,12 +128,18 @@ export function clearSkyWm2(cosZenith: number, elevationM = 0, vapourPa = 800): 
   return SOLAR_CONSTANT_WM2 * cosZenith * (kb + kd);
 }
 
-/** What cloud leaves of it: Kasten and Czeplak (1980), cloud 0 to 1. Overcast passes a quarter. */
+/**
+ * What cloud leaves of it: Kasten and Czeplak (1980), cloud 0 to 1. Overcast passes a quarter.
+ * @example cloudyWm2(500, 0) // 500
+ */
 export function cloudyWm2(clearWm2: number, cloudFraction: number): number {
   return clearWm2 * (1 - 0.75 * Math.pow(cloudFraction, 3.4));
 }
 
-/** Share of global irradiance that is diffuse, from the clearness index: Erbs, Klein and Duffie (1982). */
+/**
+ * Share of global irradiance that is diffuse, from the clearness index: Erbs, Klein and Duffie (1982).
+ * @example diffuseShare(100, 0.5) // 0.9868
+ */
 export function diffuseShare(globalWm2: number, cosZenith: number, distanceFactor = 1): number {
   if (cosZenith <= 0.02) return 1;
   const k = globalWm2 / (SOLAR_CONSTANT_WM2 * distanceFactor * cosZenith);

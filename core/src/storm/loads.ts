@@ -63,12 +63,18 @@ export interface SnowLoad {
   depthM: number;
 }
 
-/** Weight of new snow by the air it falls through, kg/m³. */
+/**
+ * Weight of new snow by the air it falls through, kg/m³.
+ * @example newSnowKgM3(0) > newSnowKgM3(-10) // true
+ */
 export function newSnowKgM3(airC: number): number {
   return 100 + 200 * Math.min(1, Math.max(0, (airC + 3) / 3));
 }
 
-/** Snow that gathers while none slides or melts, and rain that it soaks up: the heavy side of what may come. */
+/**
+ * Snow that gathers while none slides or melts, and rain that it soaks up: the heavy side of what may come.
+ * @example snowOn([]).kgM2 // 0
+ */
 export function snowOn(hours: readonly WeatherEntry[]): SnowLoad {
   const out: SnowLoad = { atMs: 0, fromMs: null, kgM2: 0, depthM: 0 };
   for (const h of hours) {
@@ -112,7 +118,7 @@ export interface StormWords {
 }
 
 export function windJob(s: Structure, w: WindLoad, words: StormWords): StormJob | null {
-  const rated = s.windRatingMs ?? null;
+  const rated = s.windRatingMps ?? null;
   const share = rated ? w.gustMps / rated : null;
   const light = LIGHT.includes(s.kind);
   if (w.gustMps < (light ? COVERS_MOVE_MPS : LASH_MPS) && !(share !== null && share > 0.7)) return null;

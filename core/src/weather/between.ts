@@ -4,7 +4,10 @@
  */
 import type { WeatherEntry } from '../heat/types';
 
-/** `f` is how far from `a` to `b`, 0 to 1; `ms` the instant. */
+/**
+ * `f` is how far from `a` to `b`, 0 to 1; `ms` the instant.
+ * @example hourBetween(weather()[0], weather()[1], 0, Date.parse(weather()[0].time)).airC === weather()[0].airC // true
+ */
 export function hourBetween(a: WeatherEntry, b: WeatherEntry, f: number, ms: number): WeatherEntry {
   const m = (x: number, y: number) => x + f * (y - x);
   return {

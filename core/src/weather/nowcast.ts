@@ -41,7 +41,10 @@ export function partedBy(issue: Issue, observed: readonly WeatherEntry[], nowMs:
   return { offK, hours: off.length };
 }
 
-/** Share of it that is left at an instant, 1 up to `nowMs`. Example: six hours on, 0.37. */
+/**
+ * Share of it that is left at an instant, 1 up to `nowMs`. Example: six hours on, 0.37.
+ * @example fading(0, 0) // 1
+ */
 export const fading = (ms: number, nowMs: number): number =>
   Math.exp(-Math.max(0, ms - nowMs) / (FADES_H * HOUR_MS));
 

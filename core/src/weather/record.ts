@@ -175,13 +175,19 @@ export function pastHours(known: Known, site: Site, fromMs: number, toMs: number
 /** What an hour of each worth leaves in doubt at the leaf a night later, through ground and walls, K: starting values. */
 const DOUBT_K: Record<Worth, number> = { measured: 0, corrected: 0.25, issued: 0.5, guessed: 1 };
 
-/** Doubt about the leaf that comes from not knowing the days before, K: the root of the mean square over their hours. */
+/**
+ * Doubt about the leaf that comes from not knowing the days before, K: the root of the mean square over their hours.
+ * @example doubtK([]) // 0
+ */
 export function doubtK(worth: readonly Worth[]): number {
   if (worth.length === 0) return 0;
   return Math.sqrt(worth.reduce((s, w) => s + DOUBT_K[w] ** 2, 0) / worth.length);
 }
 
-/** Share of these hours that are of a worth, 0 to 1. */
+/**
+ * Share of these hours that are of a worth, 0 to 1.
+ * @example shareOf(['measured', 'typed'], 'typed') // 0.5
+ */
 export function shareOf(worth: readonly Worth[], which: Worth): number {
   return worth.length === 0 ? 0 : worth.filter((w) => w === which).length / worth.length;
 }

@@ -8,7 +8,10 @@ import { smoothNoise } from './noise';
 import { fading } from './nowcast';
 
 const HOUR_MS = 3_600_000;
-/** Standard deviation of the temperature error, K, `leadH` hours ahead: 0.3 at once, 1.5 at 16 hours, up to 4. */
+/**
+ * Standard deviation of the temperature error, K, `leadH` hours ahead: 0.3 at once, 1.5 at 16 hours, up to 4.
+ * @example forecastErrorK(48) > forecastErrorK(6) // true
+ */
 export function forecastErrorK(leadH: number): number {
   return Math.min(4, Math.sqrt(0.09 + 0.135 * Math.max(0, leadH)));
 }
@@ -39,7 +42,10 @@ export function errorAt(seed: number, issueMs: number, member: number, ms: numbe
   };
 }
 
-/** An hour moved by an error, or back by it. */
+/**
+ * An hour moved by an error, or back by it.
+ * @example shifted(shifted(weather()[0], { airK: 1, dewK: 0, cloud: 0, wind: 0 }, 1), { airK: 1, dewK: 0, cloud: 0, wind: 0 }, -1).airC === weather()[0].airC // true
+ */
 export function shifted(e: WeatherEntry, d: ForecastError, sign: 1 | -1): WeatherEntry {
   const airC = e.airC + sign * d.airK;
   const c = Math.min(0.97, Math.max(0.03, e.cloudFraction));
@@ -68,6 +74,7 @@ const scaled = (e: ForecastError, k: number): ForecastError => ({
  * `count` members around a centre that was issued at `issueMs`. Member 0 is the centre itself; `doubt` widens or narrows the
  * others: 1 is as far off as forecasts usually are. Where the air at `knownMs` is measured and the centre moved by it, no member is off
  * there, and they part again as what was known fades.
+ * @example ensemble(1, 0, weather(), 5).length // 5
  */
 export function ensemble(
   seed: number,

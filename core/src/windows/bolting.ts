@@ -16,6 +16,7 @@ export interface Bolting {
 const SAID_FROM = 0.1;
 const WITHIN_DAYS = 30;
 
+/** @example boltingOf([], 10) // null */
 export function boltingOf(rows: readonly DateRow[], day: number): Bolting | null {
   /** Days from `day` to a row's, the short way round the year. */
   const away = (r: DateRow) =>

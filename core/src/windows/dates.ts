@@ -83,7 +83,10 @@ function outcome(
 /** How much years and cultivars differ: 8 % on the way to the picking, 15 % in the call to flower, 0.7 K in what they stand. */
 const SPREAD = { pick: 0.08, bolt: 0.15, standsK: 0.7 } as const;
 
-/** The luck of each year, the same for every day and crop that is asked about, so that answers can be compared. */
+/**
+ * The luck of each year, the same for every day and crop that is asked about, so that answers can be compared.
+ * @example lucks(10).length // 10
+ */
 export function lucks(years: number, seed = 8191): Luck[] {
   const rng = xoroshiro128plus(seed);
   const normal = () => probit(0.001 + 0.998 * uniformFloat64(rng));

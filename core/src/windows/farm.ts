@@ -24,7 +24,10 @@ export interface SeasonPlace {
   spec: UnderSpec;
 }
 
-/** Whether a crop has room there as it is when it is picked. */
+/**
+ * Whether a crop has room there as it is when it is picked.
+ * @example hasRoom({ kind: 'frame', heightM: 0.4 }, cropById('tomato')) // false
+ */
 export const hasRoom = (structure: Structure, crop: Crop): boolean =>
   structure.kind === 'open' || crop.heightM <= structure.heightM + 0.1;
 
@@ -76,18 +79,27 @@ export const asUsed = (places: readonly SeasonPlace[]): SeasonPlace[] =>
     (p) => p.cover !== null || !places.some((x) => x.structureId === p.structureId && x.cover !== null),
   );
 
-/** Heads and what fruits come from trays, leaves to cut and roots are sown where they grow. */
+/**
+ * Heads and what fruits come from trays, leaves to cut and roots are sown where they grow.
+ * @example usualHow(cropById('carrot')) // 'sow'
+ */
 export function usualHow(crop: Crop): How {
   const sown =
     crop.raiseDd === null || crop.habit === 'cut' || ['root', 'legume', 'manure'].includes(crop.group);
   return sown ? 'sow' : 'transplant';
 }
 
-/** Whether one says planted: from trays, or what is no seed: bulbs, cloves, tubers, runners. */
+/**
+ * Whether one says planted: from trays, or what is no seed: bulbs, cloves, tubers, runners.
+ * @example isPlanted(cropById('garlic'), 'sow') // true
+ */
 export const isPlanted = (crop: Crop, how: How): boolean =>
   how === 'transplant' || crop.sowing === null || crop.sowing.seedMg >= 1000;
 
-/** Cool crops are aired whenever the sun shines, warm ones only against heat. */
+/**
+ * Cool crops are aired whenever the sun shines, warm ones only against heat.
+ * @example usualVenting(cropById('spinach')) // 'air'
+ */
 export const usualVenting = (crop: Crop): Venting => (crop.baseC >= 8 ? 'warm' : 'air');
 
 export interface Begin {
@@ -105,7 +117,10 @@ export interface Begin {
 const LATE_DAYS = 15;
 
 const ahead = (from: number, to: number) => (to - from + YEAR_DAYS) % YEAR_DAYS;
-/** The row that holds for a day of the year: its own or the last before it. */
+/**
+ * The row that holds for a day of the year: its own or the last before it.
+ * @example rowAt([{ day: 10 }, { day: 50 }], 60).day // 50
+ */
 export const rowAt = (rows: readonly DateRow[], day: number) =>
   rows.reduce((a, b) => (ahead(b.day, day) < ahead(a.day, day) ? b : a));
 
@@ -139,7 +154,10 @@ export function beginning(
   return found.sort((a, b) => a.inDays - b.inDays || a.leftDays - b.leftDays)[0] ?? null;
 }
 
-/** When the next window opens, days from a date; null where there is none. */
+/**
+ * When the next window opens, days from a date; null where there is none.
+ * @example nextOpening([], '2027-01-14') // null
+ */
 export function nextOpening(
   windows: readonly Window[],
   today: string,

@@ -24,6 +24,7 @@ export interface PlaceYears {
   years: number;
 }
 
+/** @example dayLengths(0).length // 365 */
 export const dayLengths = (latitude: number): Float64Array =>
   Float64Array.from({ length: YEAR_DAYS }, (_, d) => dayLengthH(dayMs(d) + 43_200_000, latitude));
 

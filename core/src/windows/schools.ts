@@ -73,7 +73,10 @@ function weeksBefore(crop: Crop): number {
   return c <= -4 ? 6 : c <= -2.5 ? 4 : c <= -1 ? 2 : -1;
 }
 
-/** What is sown in autumn to stand the winter and be picked in the next year. */
+/**
+ * What is sown in autumn to stand the winter and be picked in the next year.
+ * @example overwinters(cropById('garlic')) // true
+ */
 export const overwinters = (crop: Crop): boolean =>
   crop.pickDd >= 1000 &&
   (['onion', 'flower', 'legume', 'manure', 'fruit'].includes(crop.group)
@@ -174,7 +177,10 @@ function back(list: Float64Array, end: number, target: number): number | null {
   return null;
 }
 
-/** First day of the dark weeks and first after them; null where no day is shorter than ten hours. */
+/**
+ * First day of the dark weeks and first after them; null where no day is shorter than ten hours.
+ * @example darkWeeks(new Float64Array(365).fill(12)) // null
+ */
 export function darkWeeks(dayH: Float64Array): { from: number; to: number } | null {
   let from: number | null = null;
   let to: number | null = null;

@@ -3,7 +3,7 @@
  * into the ground and the days that a place's years leave it; `withStep` gives the planting after one was done or moved.
  * Dates are ISO days; how long trays take is a starting value (`bench`), as are the days of hardening off and of filling gaps.
  */
-import type { Crop } from '../crops/crops';
+import { growsNothing, type Crop } from '../crops/crops';
 import type { Planting, StepId } from '../farm/types';
 import { addDays } from '../time/farmTime';
 import type { How } from '../growth/course';
@@ -14,7 +14,10 @@ import { bench } from './schools';
 export const HARDEN_DAYS = 7;
 /** Small seed is sown thick and pricked out where it stands long in trays: after so many days, under so many mg, over so long. */
 const PRICK = { afterDays: 18, seedMg: 5, trayDays: 30 } as const;
-/** Days from sowing to pricking out; null of what is sown into its cells. */
+/**
+ * Days from sowing to pricking out; null of what is sown into its cells.
+ * @example prickDays(cropById('garlic')) // null
+ */
 export const prickDays = (crop: Crop): number | null =>
   bench(crop) >= PRICK.trayDays && crop.sowing !== null && crop.sowing.seedMg < PRICK.seedMg
     ? PRICK.afterDays
@@ -37,12 +40,17 @@ export interface Expected {
   readyDays: number | null;
 }
 
+/** @example howOf({ how: 'sow' }, cropById('leek')) // 'sow' */
 export const howOf = (p: Pick<Planting, 'how'>, crop: Crop): How => p.how ?? usualHow(crop);
 
-/** The step that puts it into the ground. */
+/**
+ * The step that puts it into the ground.
+ * @example groundStep({ how: 'transplant' }, cropById('leek')) // 'plant'
+ */
 export const groundStep = (p: Pick<Planting, 'how'>, crop: Crop): 'sow' | 'plant' =>
   howOf(p, crop) === 'sow' ? 'sow' : 'plant';
 
+/** @example stepsOf({ plantedOn: '2027-03-01', clearedOn: '2027-06-01', how: 'sow', planned: true }, cropById('spinach'), { upDays: 8, readyDays: 60 }).map((s) => s.id) // ['sow', 'gaps', 'pick', 'clear'] */
 export function stepsOf(p: Planting, crop: Crop, expected: Expected): Step[] {
   const done = p.done ?? {};
   const from = (days: number) => addDays(p.plantedOn, Math.round(days));
@@ -58,6 +66,11 @@ export function stepsOf(p: Planting, crop: Crop, expected: Expected): Step[] {
     done: done[id] !== undefined || p.planned !== true,
   });
   const steps: Step[] = [];
+  if (growsNothing(crop)) {
+    steps.push(inGround('sow'));
+    if (p.clearedOn !== null) steps.push(step('clear', p.clearedOn, true));
+    return steps;
+  }
   if (howOf(p, crop) === 'transplant') {
     const trayDays = bench(crop);
     steps.push(step('sow', from(-trayDays), true));
@@ -69,7 +82,8 @@ export function stepsOf(p: Planting, crop: Crop, expected: Expected): Step[] {
     steps.push(inGround('sow'));
     if (expected.upDays !== null) steps.push(step('gaps', from(expected.upDays + GAPS_DAYS.sow), false));
   }
-  if (expected.readyDays !== null) steps.push(step('pick', from(expected.readyDays), false));
+  if (expected.readyDays !== null && p.forSeed !== true)
+    steps.push(step('pick', from(expected.readyDays), false));
   if (p.clearedOn !== null) steps.push(step('clear', p.clearedOn, true));
   return steps.sort((a, b) => a.date.localeCompare(b.date));
 }

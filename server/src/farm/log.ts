@@ -282,6 +282,12 @@ export async function recordsByIds(db: Db, ids: readonly string[]): Promise<Stor
   return (await byIds(db, ids)).map(asRecord);
 }
 
+/** Who made records, by their ids; without those of whom nobody said. */
+export async function actorsOf(db: Db, ids: readonly string[]): Promise<Record<string, string>> {
+  const rows = ids.length === 0 ? [] : await byIds(db, [...new Set(ids)]);
+  return Object.fromEntries(rows.flatMap((r) => (r.actor === '' ? [] : [[r.id, r.actor]])));
+}
+
 /** The log, newest first, without the takings back. */
 export async function logPage(
   db: Db,

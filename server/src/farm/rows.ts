@@ -3,6 +3,7 @@
  * `settled(what, thing)` is just that, so that a thing that says nothing new is no change. `write…`, `read…` are with the rows of
  * their child tables; `olderRow` reads a row of a backup from before fields had columns of their own.
  */
+import { namedNow } from '@fogata/contract';
 import type { Bed, Cover, Opening, Planting, StepId, Structure } from '@fogata/core';
 import { asc, eq, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/open';
@@ -44,7 +45,7 @@ export function structureRow(s: Structure): StructureRow {
     heatWm2: heat?.wm2 ?? null,
     waterLitres: s.waterLitres ?? null,
     snowRatingKgM2: s.snowRatingKgM2 ?? null,
-    windRatingMs: s.windRatingMs ?? null,
+    windRatingMps: s.windRatingMps ?? null,
   };
 }
 
@@ -90,6 +91,7 @@ export function bedRow(b: Bed): BedRow {
     crateWidthM: crates?.widthM ?? null,
     cratePlants: crates?.plantsEach ?? null,
     crateKg: crates?.kgEach ?? null,
+    mixOn: b.mixOn ?? null,
   };
 }
 
@@ -116,6 +118,8 @@ export function coverRow(c: Cover): CoverRow {
     madeFor: c.madeFor ?? null,
     ways: c.ways ?? null,
     nightC: c.nightC ?? null,
+    lowerIn: c.lowerIn ?? null,
+    warmerK: c.warmerK ?? null,
   };
 }
 
@@ -123,17 +127,28 @@ export const asCover = (row: CoverRow): Cover => said(row);
 
 export function plantingRow(p: Planting): PlantingRow {
   const { done: _done, own: _own, ...flat } = p;
-  return { ...flat, how: p.how ?? null, planned: p.planned ?? false };
+  return {
+    ...flat,
+    how: p.how ?? null,
+    picked: p.picked ?? null,
+    forSeed: p.forSeed ?? false,
+    planned: p.planned ?? false,
+  };
 }
 
 export const stepRows = (p: Planting): StepRow[] =>
   Object.entries(p.done ?? {}).map(([step, on]) => ({ plantingId: p.id, step: step as StepId, on }));
 
 /** What is as usual is not said. */
-export function asPlanting({ how, planned, ...row }: PlantingRow, steps: readonly StepRow[] = []): Planting {
+export function asPlanting(
+  { how, picked, forSeed, planned, ...row }: PlantingRow,
+  steps: readonly StepRow[] = [],
+): Planting {
   return {
     ...row,
     ...(how ? { how } : {}),
+    ...(picked ? { picked } : {}),
+    ...(forSeed ? { forSeed } : {}),
     ...(planned ? { planned } : {}),
     ...(steps.length > 0 ? { done: Object.fromEntries(steps.map((s) => [s.step, s.on])) } : {}),
   };
@@ -205,12 +220,12 @@ export function olderRow(table: string, row: Loose): Part[] {
   const { more, done, ...flat } = row as Loose & { more?: object; done?: object };
   const parts = (name: string, rows: readonly object[]): Part[] => rows.map((r) => ({ table: name, row: r }));
   if (table === 'structures' && more) {
-    const s = { ...flat, ...more } as Structure;
+    const s = namedNow({ ...flat, ...more }) as Structure;
     return [...parts(table, [structureRow(s)]), ...parts('structure_openings', openingRows(s))];
   }
   if (table === 'beds' && more) return parts(table, [bedRow({ ...flat, ...more } as Bed)]);
   if (table === 'covers' && more) return parts(table, [coverRow({ ...flat, ...more } as Cover)]);
   if (table === 'plantings' && done)
     return [...parts(table, [flat]), ...parts('planting_steps', stepRows({ ...flat, done } as Planting))];
-  return [{ table, row }];
+  return [{ table, row: table === 'structures' ? namedNow(row) : row }];
 }

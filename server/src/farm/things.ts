@@ -8,6 +8,7 @@ import {
   coverSchema,
   cultivarSchema,
   farmSchema,
+  namedNow,
   plantingSchema,
   seedLotSchema,
   structureSchema,
@@ -82,7 +83,7 @@ const ROOMS: { [W in What]: Room<Things[W]> } = {
         );
       await db.delete(structures).where(eq(structures.id, id));
     },
-    check: (f) => parseBody(structureSchema, f),
+    check: (f) => parseBody(structureSchema, namedNow(f)),
     settled: (x) => asStructure(structureRow(x), openingRows(x)),
   },
   bed: {

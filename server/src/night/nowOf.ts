@@ -2,6 +2,7 @@
 import type { NowView } from '@fogata/contract';
 import { standingOf } from '@fogata/core';
 import type { Context } from '../context';
+import { actorsOf } from '../farm/log';
 import { findNight } from '../farm/store';
 import { isForecast } from '../sources/farmWeather';
 import { nowView } from './nowView';
@@ -18,10 +19,16 @@ export async function nowOf(ctx: Context): Promise<NowView> {
       : [];
   const coming = m.weather.coming(m.clock.window, m.nowMs, m.nowMs);
   const parted = isForecast(coming) ? coming.parted : null;
+  const view = nowView(m.clock, progress, plan, rounds, m.style, partial, parted);
+  const acts = [
+    ...view.jobs.flatMap((j) => j.recordIds),
+    ...rounds.flatMap((r) => r.reading?.recordId ?? []),
+  ];
   return {
-    ...nowView(m.clock, progress, plan, rounds, m.style, partial, parted),
+    ...view,
+    who: await actorsOf(ctx.db, acts),
     leftOn: m.clock.phase === 'morning' ? ctx.ahead.leftOn(m.clock.window.night) : [],
-    standing: standingOf(m.state, m.clock.window.fromMs),
+    standing: standingOf(m.state, m.clock.window.fromMs, m.clock.window.night),
     storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowMs, m.style),
   };
 }

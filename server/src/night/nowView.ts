@@ -39,7 +39,7 @@ export interface NightWeather {
   lowC: { low: number; mid: number; high: number };
   lowAtMs: number;
   cloud: number;
-  windMs: number;
+  windMps: number;
 }
 
 /** Lowest outside from now to noon, with the sky in the six hours before it. */
@@ -64,7 +64,7 @@ export function nightWeather(plan: NightPlan): NightWeather {
     lowC: { low: Math.min(band.low, mid), mid, high: Math.max(band.high, mid) },
     lowAtMs,
     cloud: mean((e) => e.cloudFraction),
-    windMs: mean((e) => e.windMs),
+    windMps: mean((e) => e.windMs),
   };
 }
 
@@ -197,7 +197,7 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
       lowC: w.lowC.mid,
       lowAtMs: w.lowAtMs,
       cloud: w.cloud,
-      windMs: w.windMs,
+      windMps: w.windMps,
       bedsToCover: fresh.length,
       secondLayers: fresh.filter((b) => b.structure.kind !== 'open' || b.on.length > 0).length,
       firstDueAtMs:
@@ -278,6 +278,7 @@ export function nowView(
     places: [],
     ribbon: null,
     rounds,
+    who: {},
     leftOn: [],
     spots: [],
     storm: [],

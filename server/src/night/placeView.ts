@@ -325,7 +325,7 @@ export function placeView(i: PlaceInputs): PlaceView {
     whatIf: whatIfOf(i),
     learnt: learntOf(i),
     cautions: cautionsFor(i),
-    standing: standingOf(i.state, i.clock.window.fromMs),
+    standing: standingOf(i.state, i.clock.window.fromMs, i.clock.window.night),
   };
 }
 

@@ -13,9 +13,10 @@ import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import type { DayAnswer } from '@fogata/core/day';
+import type { DayAnswer, ShadeSpan } from '@fogata/core/day';
 import type { DayPool } from '../day/book';
 import type { Filled } from '@fogata/core/relay';
+import type { WaterAnswer } from '@fogata/core/water';
 import type { FillPool } from '../relay/filler';
 import type { SeasonAnswer, SeasonPool } from '../season/book';
 import type { LearnTask } from './learning';
@@ -102,6 +103,8 @@ export function startPool(filename: string): NightPool & SeasonPool & DayPool & 
     solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Record<string, number>>,
     season: (task, signal) => pool.run(task, { name: 'season', signal }) as Promise<SeasonAnswer[]>,
     day: (task, signal) => pool.run(task, { name: 'day', signal }) as Promise<DayAnswer>,
+    shade: (task, signal) => pool.run(task, { name: 'shade', signal }) as Promise<ShadeSpan[]>,
+    water: (task, signal) => pool.run(task, { name: 'water', signal }) as Promise<WaterAnswer>,
     fill: async (task, told, signal) => {
       const { port1, port2 } = new MessageChannel();
       port1.on('message', told);

@@ -111,7 +111,7 @@ export function farmRoutes(ctx: Context): Router {
     const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
     const view: BedsView = {
       progress,
-      standing: standingOf(m.state, m.clock.window.fromMs),
+      standing: standingOf(m.state, m.clock.window.fromMs, m.clock.window.night),
       structures: m.data.structures.map((structure) => ({
         structure,
         opening: m.state.openings.get(structure.id)?.fraction ?? 0,

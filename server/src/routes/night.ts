@@ -2,6 +2,7 @@
 import { date } from '@fogata/contract';
 import { Router } from 'express';
 import type { Context } from '../context';
+import { shadeView } from '../day/shadeView';
 import { dayView } from '../day/view';
 import { findNight } from '../farm/store';
 import { messagesView } from '../messages/look';
@@ -23,6 +24,10 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/now', async (_req, res) => {
     res.json(await nowOf(ctx));
+  });
+
+  router.get('/shade', async (_req, res) => {
+    res.json(await shadeView(ctx));
   });
 
   router.get('/day', async (_req, res) => {

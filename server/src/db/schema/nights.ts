@@ -69,3 +69,10 @@ export const keptPlans = pgTable(
   },
   (t) => [index('kept_plans_night').on(t.night, t.madeMs)],
 );
+
+/** A row is how a crop fares in a place over a hundred years: derived, never backed up. */
+export const keptSeasons = pgTable('kept_seasons', {
+  key: text('key').primaryKey(),
+  madeMs: bigint('made_ms', { mode: 'number' }).notNull(),
+  answer: bytea('answer').notNull(),
+});

@@ -40,7 +40,7 @@ export const structures = pgTable('structures', {
   heatWm2: doublePrecision('heat_w_m2'),
   waterLitres: doublePrecision('water_litres'),
   snowRatingKgM2: doublePrecision('snow_rating_kg_m2'),
-  windRatingMs: doublePrecision('wind_rating_m_s'),
+  windRatingMps: doublePrecision('wind_rating_m_s'),
 });
 
 /** A row is a door, a side that rolls up, a lid of a structure, in the order in which they were told. */
@@ -85,6 +85,7 @@ export const beds = pgTable('beds', {
   crateWidthM: doublePrecision('crate_width_m'),
   cratePlants: integer('crate_plants'),
   crateKg: doublePrecision('crate_kg'),
+  mixOn: text('mix_on'),
 });
 
 /** A row is one crop in one stretch of a bed, from planting to clearing. A plan: it may change; what changed is in records. */
@@ -103,6 +104,8 @@ export const plantings = pgTable('plantings', {
   aim: text('aim').$type<Planting['aim']>().notNull(),
   note: text('note').notNull(),
   how: text('how').$type<Said<Planting['how']>>(),
+  picked: text('picked').$type<Said<Planting['picked']>>(),
+  forSeed: boolean('for_seed').notNull().default(false),
   planned: boolean('planned').notNull().default(false),
 });
 
@@ -136,4 +139,6 @@ export const covers = pgTable('covers', {
   madeFor: text('made_for'),
   ways: text('ways').array().$type<Said<Cover['ways']>>(),
   nightC: doublePrecision('night_c'),
+  lowerIn: text('lower_in'),
+  warmerK: doublePrecision('warmer_k'),
 });

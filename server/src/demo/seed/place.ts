@@ -14,7 +14,7 @@ export const DEMO_STRUCTURES: Structure[] = [
       { name: 'Gable flaps', kind: 'hinged', areaM2: 4 },
     ],
     snowRatingKgM2: 35,
-    windRatingMs: 25,
+    windRatingMps: 25,
     name: 'North house',
     ...house,
     lengthM: 24,
