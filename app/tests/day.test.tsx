@@ -21,8 +21,8 @@ const house = (more: Partial<DayStructure> = {}): DayStructure => ({
   limitC: 27,
   style: 'air',
   steps: [
-    { atMs: at(10), fraction: 0.5 },
-    { atMs: at(16), fraction: 0 },
+    { atMs: at(10), fraction: 0.5, lateHotK: null, lateThenK: null },
+    { atMs: at(16), fraction: 0, lateHotK: null, lateThenK: null },
   ],
   leftC: { low: 34, mid: 36, high: 38 },
   plannedC: { low: 22, mid: 24, high: 26 },
@@ -50,6 +50,14 @@ test('what an hour late costs is said, and what it is worth to have somebody the
   expect(dayDetail(away, format)).toMatch(
     /nine times in ten it stays under 26(\.0)?.°C, with somebody there 23(\.0)?.°C\.$/,
   );
+});
+
+test('what an hour late does at a later move stands beside it', () => {
+  const [open, shut] = house().steps;
+  const late = house({ steps: [open!, { ...shut!, lateThenK: -2.4 }] });
+  expect(dayDetail(late, format)).toMatch(/shut 16:00 \(an hour late: 2.4.+? colder by then\)/);
+  const hot = house({ steps: [open!, { atMs: at(12), fraction: 1, lateHotK: 3, lateThenK: null }, shut!] });
+  expect(dayDetail(hot, format)).toMatch(/wide 12:00 \(an hour late: 3(\.0)?.+? hotter\), shut 16:00\./);
 });
 
 test('hours in which nobody is there are said under the moves', () => {
@@ -94,7 +102,11 @@ test('a tick is the act: as far as it was to be opened, in that structure', () =
 });
 
 test('what is due is said as now; outside the morning, and before anything is known, nothing is', () => {
-  mockDay = { data: view({ structures: [house({ steps: [{ atMs: at(8), fraction: 1 }] })] }) };
+  mockDay = {
+    data: view({
+      structures: [house({ steps: [{ atMs: at(8), fraction: 1, lateHotK: null, lateThenK: null }] })],
+    }),
+  };
   const { rerender } = render(<DayRows format={format} />);
   expect(screen.getByText('now')).toBeTruthy();
   for (const data of [view({ phase: 'closing' }), view({ structures: [] }), undefined]) {

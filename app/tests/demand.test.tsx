@@ -2,7 +2,7 @@
 import { api, call } from '@fogata/contract/client';
 import type { CropRow, FillView } from '@fogata/contract';
 import { cropById } from '@fogata/core';
-import { dayOf, isoOf, strip, type RelayYear } from '@fogata/core/relay';
+import { dayOf, isoOf, strip, type RelayYear, UNPLACED } from '@fogata/core/relay';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import { demandWords, DemandPanel, found } from '../src/components/relay/DemandPanel';
 import { FillPanel, plantingOf } from '../src/components/relay/FillPanel';
@@ -97,9 +97,9 @@ const bed = {
   rows: 4,
   lengthM: 10,
   widthM: 1.2,
-  turnDeg: 90,
-  acrossM: 0,
   headroomM: null,
+  ...UNPLACED,
+  turnDeg: 90,
 };
 const standing = (crop: string, days: number) =>
   strip(

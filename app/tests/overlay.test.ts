@@ -148,8 +148,8 @@ test('a house that was opened in the morning is none to open, also without signa
         open: 0,
         recordId: null,
         steps: [
-          { atMs: T, fraction: 0.5 },
-          { atMs: T + 3_600_000, fraction: 0 },
+          { atMs: T, fraction: 0.5, lateHotK: null, lateThenK: null },
+          { atMs: T + 3_600_000, fraction: 0, lateHotK: null, lateThenK: null },
         ],
       },
     ],

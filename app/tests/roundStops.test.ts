@@ -34,7 +34,9 @@ const view = (more: Partial<NowView> = {}, nowMs = at('08:30')): NowView =>
   }) as unknown as NowView;
 const day = (stepMs: number): DayView =>
   ({
-    structures: [{ structureId: 'south', steps: [{ atMs: stepMs, fraction: 0.25 }] }],
+    structures: [
+      { structureId: 'south', steps: [{ atMs: stepMs, fraction: 0.25, lateHotK: null, lateThenK: null }] },
+    ],
   }) as unknown as DayView;
 const water = (may: string): WaterView =>
   ({

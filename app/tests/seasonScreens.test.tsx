@@ -1,5 +1,5 @@
 /** Season's screens: rows of one crop together, a date moved, another way to begin, and what each state says. */
-import type { SeasonCropView, SeasonJob, SeasonRow, SeasonView } from '@fogata/contract';
+import type { SeasonCropView, SeasonJob, SeasonRow, SeasonView, ShadeRow, ShadeView } from '@fogata/contract';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { SeedsCalc } from '../src/components/calc/SeedsCalc';
 import { DateChance } from '../src/components/season/DateChance';
@@ -8,6 +8,7 @@ import { SeasonScreen } from '../src/screens/SeasonScreen';
 import { format as mockFormat } from './kit';
 
 let mockSeason: { data?: SeasonView; error?: Error } = {};
+let mockShade: ShadeView | undefined;
 let mockCrop: { data?: SeasonCropView; error?: Error } = {};
 const mockAsked: [string | null, string | null][] = [];
 const mockAgain = jest.fn();
@@ -29,6 +30,7 @@ jest.mock('../src/data/hooks', () => ({
   record: (records: object[]) => mockRecord(records),
   useNeed: () => ({}),
   useCounters: () => ({}),
+  useShade: () => ({ data: mockShade }),
 }));
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/components/ui/Frame', () => ({ useWide: () => false }));
@@ -93,6 +95,49 @@ test('a crop stands once, by its first place to shut, with the others after it; 
   ).toBeTruthy();
   expect(screen.getByText('Plant kale, North house')).toBeTruthy();
   expect(screen.getByText('from 3 Sep')).toBeTruthy();
+});
+
+test('shade cloth: when it goes on and why, how long it stays, and that it may come off where nothing wants it', () => {
+  const cloth = (more: Partial<ShadeRow>): ShadeRow => ({
+    structureId: 'n',
+    name: 'North house',
+    what: 'on',
+    from: '2028-06-12',
+    to: '2028-08-06',
+    isOn: false,
+    why: { crop: 'lettuce heads', limitC: 32, openC: 34.4, clothC: 31 },
+    ...more,
+  });
+  mockSeason = { data: season() };
+  mockShade = {
+    today: '2027-08-25',
+    progress: { state: 'ready', done: 2, of: 2 },
+    rows: [
+      cloth({}),
+      cloth({ structureId: 's', name: 'South house', from: '2027-08-23', to: '2027-09-05', isOn: true }),
+      cloth({
+        structureId: 'x',
+        name: 'Shed house',
+        what: 'off',
+        from: null,
+        to: '2028-06-12',
+        isOn: true,
+        why: null,
+      }),
+    ],
+  };
+  render(<SeasonScreen />);
+  expect(screen.getByText('North house: cloth on, 12 Jun to 6 Aug')).toBeTruthy();
+  expect(
+    screen.getAllByText(
+      /one in ten, leaves of lettuce heads come to 34.4.°C .* 31.0.°C under cloth; above 32.0.°C/,
+    ),
+  ).toHaveLength(2);
+  expect(screen.getByText('South house: cloth stays on, until 5 Sep')).toBeTruthy();
+  expect(
+    screen.getByText(/Nothing that stands there wants it before 12 Jun, and it takes light/),
+  ).toBeTruthy();
+  mockShade = undefined;
 });
 
 const job = (more: Partial<SeasonJob> = {}): SeasonJob => ({

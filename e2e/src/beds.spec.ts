@@ -12,8 +12,11 @@ test('a planting is added, changed and cleared, with the wrong row refused in wo
   await page.getByTestId('crop-search').fill('rad');
   await page.getByRole('radio', { name: 'radish', exact: true }).click();
   await page.getByTestId('cultivar').fill('Brasilla');
+  await page.getByTestId('step-where').click();
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'To row down 1', exact: true }).click();
   await page.getByRole('button', { name: 'From row up 1', exact: true }).click();
+  // what is wrong is open, wherever one was
+  await page.getByTestId('step-how').click();
   await page.getByTestId('save-planting').click();
   await expect(page.getByRole('alert')).toContainText('toRow: expected row 2 or higher');
   await page.getByRole('button', { name: 'To row up 1', exact: true }).click();

@@ -43,11 +43,15 @@ test('from the morning round to the last cover, by two phones, each thing once',
 
   // the first walks: outside, then the north house
   await page.goto(`${farm.url}/round`);
+  await page.evaluate(() => localStorage.setItem('fogata:who', JSON.stringify('first phone')));
   await expect(page.getByTestId('sentence')).toContainText('Morning round');
   await accessible(page);
   await glovesFit(page);
   await readHere(page);
   await expect(page.getByTestId('to-stop-outside')).toContainText('✓');
+  // who read it stands on the round, on the other phone as well
+  await page.getByTestId('to-stop-outside').click();
+  await expect(page.getByTestId('stop-outside')).toContainText('Outside · first phone');
   await page.getByTestId('to-stop-north').click();
   await readHere(page);
   await page.getByLabel('Shut North house: mark it done').click();
@@ -74,17 +78,22 @@ test('from the morning round to the last cover, by two phones, each thing once',
   const first = await farm.api<NowView>('/api/now');
   const money = first.money!.saved;
   expect(first.jobs.length).toBeGreaterThan(5);
-  const stops = await page.getByTestId(/^to-stop-/).count();
-  for (let n = 0; n < stops; n++) {
-    await page
-      .getByTestId(/^to-stop-/)
-      .nth(n)
-      .click();
-    for (;;) {
-      const open = page.getByRole('checkbox', { checked: false });
-      if ((await open.count()) === 0) break;
-      await open.first().click();
+  // while one walks the night is worked out anew, and may ask for one thing more at a stop that was done
+  for (let walk = 0; walk < 3; walk++) {
+    const stops = await page.getByTestId(/^to-stop-/).count();
+    for (let n = 0; n < stops; n++) {
+      await page
+        .getByTestId(/^to-stop-/)
+        .nth(n)
+        .click();
+      for (;;) {
+        const open = page.getByRole('checkbox', { checked: false });
+        if ((await open.count()) === 0) break;
+        await open.first().click();
+      }
     }
+    await farm.ready();
+    if ((await page.getByTestId('sentence').textContent())?.includes('all of it is done')) break;
   }
   await expect(page.getByTestId('sentence')).toContainText('all of it is done', { timeout: 60_000 });
   await farm.ready();

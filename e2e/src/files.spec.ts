@@ -91,6 +91,7 @@ test('a sheet kept for hoops is laid on the leaves from its bed, counted once in
   test.setTimeout(120_000);
   await farm.ready();
   await page.goto(`${farm.url}/settings`);
+  await page.getByTestId('step-farm').click();
   await page.getByTestId('who').fill('M');
   await page.goto(`${farm.url}/place/o1`);
   const row = page.getByTestId('on-now').getByText(/^Fleece 30, laid on$/);

@@ -41,6 +41,7 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
   await page.reload();
   await expect(page.getByTestId('structure-name')).toHaveValue('Long house');
   await expect(page.getByTestId('sentence')).toContainText('Long house: 24 m × 6 m');
+  await page.getByTestId('step-cover').click();
   for (const name of [
     'At the ends and round the doors',
     'Along the ground',
@@ -74,6 +75,7 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
   // a cover, and something in every bed
   await page.goto(`${farm.url}/kit`);
   await page.getByTestId('add-cover').click();
+  await page.getByTestId('step-size').click();
   await page.getByTestId('cover-length-value').click();
   for (const key of ['2', '5', 'Set']) await page.getByRole('button', { name: key, exact: true }).click();
   await page.getByTestId('save-cover').click();

@@ -1,10 +1,19 @@
 /** One hook a need: read through SWR, change through one helper, no second store of server data. */
-import type { BedsView, FarmPatch, FarmView, NowView, SentRecord, TownRow } from '@fogata/contract';
+import type {
+  BedsView,
+  FarmPatch,
+  FarmView,
+  NowView,
+  RelayView,
+  SentRecord,
+  TownRow,
+} from '@fogata/contract';
 import { api, call, type Call, type Query } from '@fogata/contract/client';
 import { clockText } from '@fogata/core/telling';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';
+import { keepView, keptView, type KeptView } from './largeViews';
 import { farmSite, learnFarm } from './moment';
 import { outbox, type OwnAct } from './outbox';
 import {
@@ -174,10 +183,24 @@ export const useAhead = () =>
   useRead(call(api.ahead), {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : MINUTE),
   });
-export const useRelay = () =>
-  useRead(call(api.relay), {
+/** The board, kept on the device: without signal it is as it was last read. */
+export function useRelay() {
+  const asked = call(api.relay);
+  const read = useRead(asked, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
   });
+  const { data } = read;
+  const [kept, setKept] = useState<KeptView<RelayView> | null>(null);
+  const path = asked.address;
+  useEffect(() => {
+    void keptView<RelayView>(path).then(setKept);
+  }, [path]);
+  useEffect(() => {
+    if (data?.progress.state === 'ready') void keepView(path, data);
+  }, [path, data]);
+  const away = read.error instanceof NoServer;
+  return { ...read, data: data ?? (away ? kept?.view : undefined), away };
+}
 export const useScenarios = (on: boolean) =>
   useRead(on ? call(api.scenarios) : null, {
     refreshInterval: (latest) =>
@@ -207,6 +230,10 @@ export function useWater() {
   const read = useRead(call(api.water), { refreshInterval: MINUTE });
   return { ...read, data: useShown(read, overlayWater) };
 }
+export const useShade = () =>
+  useRead(call(api.shade), {
+    refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 10 * MINUTE),
+  });
 export const useMend = (id: string, asked: Query | null) =>
   useRead(asked ? call(api.mend, { id }, asked) : null, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),

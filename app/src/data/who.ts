@@ -30,3 +30,7 @@ export function originHeaders(): Record<string, string> {
     ...(who ? { 'x-fogata-who': encodeURIComponent(who) } : {}),
   };
 }
+
+/** Who made these records, where that is known. */
+export const whoDid = (recordIds: readonly string[], who: Readonly<Record<string, string>>): string =>
+  [...new Set(recordIds.map((id) => who[id]).filter((name) => name !== undefined))].join(', ');

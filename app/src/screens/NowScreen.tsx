@@ -90,6 +90,7 @@ function Jobs({ view }: { view: NowView }) {
           night={view.clock.window.night}
           format={format}
           first={i === 0}
+          who={view.who ?? {}}
         />
       ))}
       {(view.leftOn ?? []).length > 0 ? (
@@ -212,7 +213,13 @@ export function NowScreen() {
       {data.progress.state === 'empty' ? <Empty /> : null}
       {data.progress.state === 'waiting' ? <Tell told={data.progress.lack?.why === 'late'} /> : null}
       {data.clock.phase === 'morning' ? (
-        <Round items={data.rounds} night={data.clock.window.night} nowMs={data.clock.nowMs} format={format} />
+        <Round
+          items={data.rounds}
+          night={data.clock.window.night}
+          nowMs={data.clock.nowMs}
+          format={format}
+          who={data.who ?? {}}
+        />
       ) : null}
       <Jobs view={data} />
       {data.jobs.length + data.rounds.length > 0 ? (

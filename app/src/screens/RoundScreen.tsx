@@ -35,7 +35,16 @@ function TaskRow({ task, now, water, first }: Here & { task: Task; first: boolea
   const { nowMs, window } = now.clock;
   switch (task.kind) {
     case 'read':
-      return <Round items={[task.item]} night={window.night} nowMs={nowMs} format={format} bare />;
+      return (
+        <Round
+          items={[task.item]}
+          night={window.night}
+          nowMs={nowMs}
+          format={format}
+          who={now.who ?? {}}
+          bare
+        />
+      );
     case 'job':
       return (
         <JobRow
@@ -45,6 +54,7 @@ function TaskRow({ task, now, water, first }: Here & { task: Task; first: boolea
           night={window.night}
           format={format}
           first={first}
+          who={now.who ?? {}}
         />
       );
     case 'open':

@@ -7,6 +7,7 @@ import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { CountersPanel } from '../components/season/CountersPanel';
+import { ShadeWeeks } from '../components/season/ShadeWeeks';
 import { JobList } from '../components/season/JobList';
 import { jobSentence } from '../components/season/jobWords';
 import {
@@ -171,6 +172,7 @@ export function SeasonScreen() {
           <Button label="Seed" onPress={() => router.push('/seeds')} testID="to-seeds" />
         </View>
         <CountersPanel />
+        <ShadeWeeks />
         <FindCrop crops={crops ?? []} />
         {data ? (
           <Text

@@ -1,5 +1,5 @@
 /** The day's openings: what to open next, by how much, when it is shut, and how hot it gets if it is left. */
-import type { DayStructure } from '@fogata/contract';
+import type { DayStep, DayStructure } from '@fogata/contract';
 import { countWord } from '@fogata/core/telling';
 import { router } from 'expo-router';
 import { View } from 'react-native';
@@ -58,11 +58,25 @@ export function moreWords(
   return out.map((x) => ` ${x}`).join('');
 }
 
+/** " (an hour late 3 K hotter)": what comes of a later move that is made too late. */
+function lateWords(x: DayStep, format: Pick<Format, 'diff'>): string {
+  const [hot, then] = [x.lateHotK ?? 0, x.lateThenK ?? 0];
+  const of = (k: number, word: string) => `${format.diff(Math.abs(k)).replace('+', '')} ${word}`;
+  const said = [
+    ...(hot > 0 ? [of(hot, 'hotter')] : then > 0 ? [of(then, 'hotter by then')] : []),
+    ...(then < 0 ? [of(then, 'colder by then')] : []),
+  ];
+  return said.length > 0 ? ` (an hour late: ${said.join(', ')})` : '';
+}
+
 /** What comes after the next move, and what it is for. */
 export function dayDetail(s: DayStructure, format: Format): string {
   const after = s.steps
     .slice(1)
-    .map((x) => `${x.fraction === 0 ? 'shut' : widthWords(x.fraction)} ${format.time(x.atMs)}`);
+    .map(
+      (x) =>
+        `${x.fraction === 0 ? 'shut' : widthWords(x.fraction)} ${format.time(x.atMs)}${lateWords(x, format)}`,
+    );
   const then = after.length > 0 ? `Then ${after.join(', ')}. ` : '';
   const planned = `Leaf ${format.t(s.plannedC.mid, 0)} at its hottest`;
   if (s.steps.length === 0)
@@ -156,7 +170,7 @@ export function DayRows({ format }: { format: Format }) {
         <Button
           kind="plain"
           label="When nobody is here ›"
-          onPress={() => router.push('/settings')}
+          onPress={() => router.push('/settings?part=hands')}
           testID="to-away"
         />
       </View>

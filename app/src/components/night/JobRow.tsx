@@ -7,6 +7,7 @@ import { decide, finishJob, reopenJob } from '../../data/actions';
 import type { Format } from '../../data/format';
 import { Button, Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
+import { whoDid } from '../../data/who';
 import { StackGlyph } from '../place/StackGlyph';
 import { Text } from '../ui/Text';
 
@@ -17,15 +18,18 @@ interface Props {
   night: string;
   format: Format;
   first: boolean;
+  /** Who made which record. */
+  who?: Readonly<Record<string, string>>;
 }
 
-export function JobRow({ job, places, nowMs, night, format, first }: Props) {
+export function JobRow({ job, places, nowMs, night, format, first, who }: Props) {
   const [open, setOpen] = useState(false);
   const place =
     places.find((p) => p.bedId === job.items[0]?.bedId) ??
     places.find((p) => job.title.includes(p.structureName));
   const layers = job.kind === 'close' ? (place?.stack ?? []).slice(0, 1) : (place?.stack ?? []);
   const beds = [...new Set(job.items.map((i) => i.bedId))];
+  const by = job.done ? whoDid(job.recordIds, who ?? {}) : '';
   const late = !job.done && job.dueAtMs < nowMs;
   const minutes = job.minutes >= 1 ? ` · ${Math.round(job.minutes)}\u00a0min` : '';
   return (
@@ -57,7 +61,7 @@ export function JobRow({ job, places, nowMs, night, format, first }: Props) {
             <Text
               kind="small"
               tone="quiet"
-            >{`${job.detail}${minutes}${job.accepted && !job.done ? ' · accepted' : ''}`}</Text>
+            >{`${job.detail}${minutes}${job.accepted && !job.done ? ' · accepted' : ''}${by ? ` · ${by}` : ''}`}</Text>
           </View>
         </Pressable>
         <Tick

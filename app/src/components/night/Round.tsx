@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { act } from '../../data/actions';
 import type { Format } from '../../data/format';
 import { readStored, store } from '../../data/storage';
+import { whoDid } from '../../data/who';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Stepper } from '../ui/Stepper';
@@ -21,6 +22,7 @@ export function Round({
   nowMs,
   format,
   bare = false,
+  who = {},
 }: {
   items: readonly RoundItem[];
   night: string;
@@ -28,6 +30,8 @@ export function Round({
   format: Format;
   /** One stop of a walk: no title of its own. */
   bare?: boolean;
+  /** Who made which record. */
+  who?: Readonly<Record<string, string>>;
 }) {
   const [typed, setTyped] = useState<Record<string, Typed>>(() => readStored(`round:${night}`, {}));
   const [chosen, setChosen] = useState<string | null>(null);
@@ -124,7 +128,9 @@ export function Round({
         .filter((i) => i.reading !== null)
         .map((i, n) => (
           <Row key={i.spot} first={n === 0}>
-            <Text style={{ flex: 1 }}>{i.name}</Text>
+            <Text style={{ flex: 1 }}>
+              {[i.name, whoDid([i.reading!.recordId], who)].filter(Boolean).join(' · ')}
+            </Text>
             <Text kind="figure" tone={(i.reading!.minC ?? 1) < 0 ? 'frost' : 'ink'}>
               {i.reading!.minC === null ? '–' : format.t(i.reading!.minC)}
             </Text>

@@ -3,10 +3,14 @@
  * give the rows after a cell, a spreadsheet's block or a fill downwards; `readGrid` what is wrong, cell by cell, and the CSV of
  * what changed. The last row is always empty: what is typed there is a new planting.
  */
+import { dayTyped } from '../ui/dateTyped';
 import {
   csvOf,
   cropNamed,
+  cropById,
   CROPS,
+  RESTS,
+  STORED,
   marked,
   readPlantingsCsv,
   tableOf,
@@ -57,22 +61,11 @@ export function gridOf(plantings: readonly Planting[], beds: readonly BedOf[]): 
     const words = Object.fromEntries(Object.entries(cells).map(([k, v]) => [k, unmarked(v)]));
     const own = {
       ...words,
-      crop: CROPS.find((c) => c.id === cells['crop'])?.name ?? cells['crop']!,
+      crop: cropById(cells['crop']!).name,
     } as Record<string, string>;
     return { id: plantings[i]!.id, cells: own, kept: own };
   });
   return closed(named);
-}
-
-const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
-/** "14 mar" as the next one that comes, "2027-03-14" as it is; else as it was typed. */
-function dateTyped(text: string, today: string): string {
-  const m = /^(\d{1,2})[ .]*([a-z]{3})[a-z]*\.?(?: (\d{4}))?$/i.exec(text);
-  const month = m ? MONTHS.indexOf(m[2]!.toLowerCase()) : -1;
-  if (!m || month < 0) return text;
-  const md = `${String(month + 1).padStart(2, '0')}-${m[1]!.padStart(2, '0')}`;
-  const year = m[3] ?? (md >= today.slice(5) ? today.slice(0, 4) : String(Number(today.slice(0, 4)) + 1));
-  return `${year}-${md}`;
 }
 
 /** Without capitals and accents: a keyboard may have none. */
@@ -98,14 +91,14 @@ export function completed(col: GridColumn, text: string, beds: readonly BedOf[],
   if (col === 'crop') {
     const known = cropNamed(word);
     return known
-      ? CROPS.find((c) => c.id === known)!.name
+      ? cropById(known).name
       : only(
           word,
-          CROPS.map((c) => c.name),
+          [...CROPS, ...RESTS, ...STORED].map((c) => c.name),
         );
   }
   if (col === 'how') return only(word, ['sow', 'transplant']);
-  return col === 'planted_on' || col === 'cleared_on' ? dateTyped(word, today) : word;
+  return col === 'planted_on' || col === 'cleared_on' ? dayTyped(word, today) : word;
 }
 
 type Complete = (col: GridColumn, text: string) => string;
