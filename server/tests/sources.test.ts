@@ -3,7 +3,7 @@
  * what the days before are worth.
  */
 import type { FeedView, ForecastView, ImportView, NightReport, NowView, PlaceView } from '@fogata/contract';
-import { HOUR_MS } from '@fogata/core';
+import { HOUR_MS, nightOf } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -16,7 +16,9 @@ import {
   DEMO_STRUCTURES,
 } from '../src/demo/seed';
 import { writeFarm } from '../src/farm/store';
+import { farmWeather, isForecast } from '../src/sources/farmWeather';
 import { pollOnce } from '../src/sources/poll';
+import type { Sources } from '../src/sources/ports';
 import { startTestServer, type TestServer } from './harness';
 
 const NOW = DEMO_START_MS;
@@ -50,6 +52,30 @@ const hours = (fromMs: number, n: number, airC: (i: number) => number) =>
     windMs: 1.5,
     cloudFraction: 0.3,
   }));
+
+test('the same forecast, brought again, is the same night to the last digit; another one is not', async () => {
+  const entries = hours(NOW, 30, (i) => 2 - i / 4);
+  const members = async (id: string, as: typeof entries) => {
+    const issue = { id, name: 'brought', source: 'file' as const, issuedMs: NOW, entries: as, doubt: 1 };
+    const sources: Sources = {
+      revision: () => Promise.resolve(id),
+      issued: { issues: () => Promise.resolve([issue]) },
+      observed: { hours: () => Promise.resolve([]) },
+      thermometers: { read: () => Promise.resolve(null) },
+    };
+    const weather = await farmWeather(sources, DEMO_FARM, NOW, [], 3);
+    const coming = weather.coming(nightOf(NOW, DEMO_FARM), NOW, NOW + 24 * HOUR_MS);
+    return isForecast(coming) ? coming.members.map((m) => m.map((e) => e.airC)) : [];
+  };
+  const first = await members('a', entries);
+  expect(first).toHaveLength(3);
+  expect(await members('b', entries)).toEqual(first);
+  const other = await members(
+    'a',
+    hours(NOW, 30, (i) => 2.1 - i / 4),
+  );
+  expect(other[1]![20]! - first[1]![20]!).not.toBeCloseTo(0.1, 3);
+});
 
 test('without a forecast it asks for one, and shows no figure of a night', async () => {
   const now = await s.now();

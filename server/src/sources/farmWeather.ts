@@ -52,8 +52,14 @@ export interface FarmWeather {
   coming(window: NightWindow, fromMs: number, toMs: number): Coming;
 }
 
-/** A number from an issue's name, so that its members are the same whenever they are drawn. */
-const seedOf = (id: string) => createHash('sha1').update(id).digest().readInt32BE(0);
+/**
+ * A number from what an issue says, so that its members are the same whenever they are drawn, and brought a second time it is the same
+ * night again. What was typed is named by the device and keeps that name from the asked night to the kept one; a stand-in has one as well.
+ */
+const seedOf = ({ id, source, entries }: Issue): number => {
+  const said = source === 'typed' || source === 'simulated' ? id : JSON.stringify(entries);
+  return createHash('sha1').update(said).digest().readInt32BE(0);
+};
 
 /** How far the night has to be known: two hours past sunrise, when what froze has been seen; noon where it does not rise. */
 export function needMs(window: NightWindow, nowMs: number): number {
@@ -137,14 +143,7 @@ export async function farmWeather(
         name: issue.name,
         source: issue.source,
         untilMs: Date.parse(issue.entries.at(-1)!.time),
-        members: ensemble(
-          seedOf(issue.id),
-          issuedMs,
-          centre,
-          memberCount,
-          issue.doubt,
-          parted ? nowMs : null,
-        ),
+        members: ensemble(seedOf(issue), issuedMs, centre, memberCount, issue.doubt, parted ? nowMs : null),
         parted,
       };
     },
