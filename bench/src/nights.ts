@@ -1,8 +1,33 @@
-/** Five nights of thirty beds under thirty members, on worker threads as the server has them: night by night, then chosen together. */
-import { ensemble, NOTHING_LAIN, type Bed, type Cover, type Planting, type Structure } from '@fogata/core';
-import { chooseTogether, severalNights, type Workers } from '@fogata/core/planning';
+/** Thirty beds under thirty members, on the server's own threads: tonight's first answer, the whole, a tick; then five nights, chosen together. */
+import {
+  applyAll,
+  ensemble,
+  evaluateNew,
+  joinOutcomes,
+  NOTHING_LAIN,
+  splitTask,
+  type Bed,
+  type BedTask,
+  type Cover,
+  type HouseOutcome,
+  type OptionOutcome,
+  type Planting,
+  type Structure,
+  type WeatherEntry,
+} from '@fogata/core';
+import {
+  begin,
+  chooseTogether,
+  jobsOf,
+  nightAt,
+  severalNights,
+  type KeptAir,
+  type NightPlan,
+  type Workers,
+} from '@fogata/core/planning';
 import { trueHours } from '@fogata/core/standins';
 import { createHash } from 'node:crypto';
+import { setMaxListeners } from 'node:events';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { Piscina } from 'piscina';
@@ -113,49 +138,127 @@ const style = {
   timeZone: farm.timeZone,
 };
 
-export async function nights(say: (line: string) => void, root: string): Promise<void> {
-  const threads = Math.min(4, availableParallelism());
-  const pool = new Piscina({
-    filename: join(root, 'server', 'dist', 'worker.mjs'),
-    minThreads: threads,
-    maxThreads: threads,
+const HISTORY_H = 5 * 24;
+const MEASURED = trueHours(world, NOW - HISTORY_H * HOUR, NOW);
+const MEMBERS_AHEAD = ensemble(
+  42,
+  NOW - 3 * HOUR,
+  trueHours(world, NOW - 1 * HOUR, NOW + 132 * HOUR),
+  MEMBERS,
+);
+const data = { farm, structures, beds, plantings, covers };
+
+/** Tonight by itself, as the app asks for it. */
+function tonight(nowMs: number, state: NightPlan['state'], airs: Map<string, KeptAir>) {
+  const at = nightAt(nowMs, farm);
+  const between = (list: WeatherEntry[], fromMs: number, toMs: number) =>
+    list.filter((e) => Date.parse(e.time) >= fromMs && Date.parse(e.time) <= toMs);
+  const past = between(MEASURED, at.pastMs, at.hourMs);
+  return begin({
+    data,
+    state,
+    nowMs,
+    at,
+    weather: {
+      past: { hours: past, worth: past.map(() => 'measured' as const) },
+      members: MEMBERS_AHEAD.map((m) => between(m, at.hourMs, at.endMs)),
+      ahead: between(MEMBERS_AHEAD[0]!, at.hourMs, at.aheadMs),
+      issuedMs: NOW - 3 * HOUR,
+      name: 'members',
+      source: 'file',
+    },
+    background: { means: new Map(), deepC: 8 },
+    beliefs: new Map(),
+    airs,
   });
-  let solving = 0;
-  const run =
-    (name: string) =>
-    (task: unknown, ...rest: unknown[]) =>
-      pool.run(task, { name, signal: rest.at(-1) as AbortSignal }) as never;
+}
+
+const nameOf = (work: unknown) => createHash('sha1').update(JSON.stringify(work)).digest('hex');
+
+/** Threads as the server has them; `held` remembers equal work, as its pool does. */
+function startThreads(file: string, held: Map<string, Promise<unknown>> | null) {
+  const threads = Math.min(4, availableParallelism());
+  const pool = new Piscina({ filename: file, minThreads: threads, maxThreads: threads });
+  const run = <T>(name: string, task: unknown, signal: AbortSignal) =>
+    pool.run(task, { name, signal }) as Promise<T>;
   const workers: Workers = {
-    house: run('house'),
-    evaluate: run('evaluate'),
-    due: run('due'),
-    lift: run('lift'),
-    solve: async (task, signal) => {
-      const started = performance.now();
-      const found = (await pool.run(task, { name: 'solve', signal })) as Record<string, number>;
-      solving += performance.now() - started;
+    house: (task, signal) => {
+      const name = nameOf(task);
+      const found = (held?.get(name) as Promise<HouseOutcome> | undefined) ?? run('house', task, signal);
+      held?.set(name, found);
       return found;
     },
-    nameOf: (work) => createHash('sha1').update(JSON.stringify(work)).digest('hex'),
+    evaluate: (task, under, signal) => {
+      const all = async (some: BedTask) => {
+        const parts = splitTask(some, threads).map((t) => run<OptionOutcome[]>('evaluate', t, signal));
+        return joinOutcomes(some, await Promise.all(parts));
+      };
+      if (!held) return all(task);
+      const bed = under + nameOf({ ...task, given: null, initial: null, options: null });
+      const named = new Map(task.options.map((o) => [o, bed + nameOf(o)] as const));
+      return evaluateNew(task, (o) => named.get(o)!, held, all);
+    },
+    due: (work, _under, signal) => run('due', work, signal),
+    lift: (work, _under, signal) => run('lift', work, signal),
+    solve: (task, signal) => run('solve', task, signal),
+    nameOf,
   };
-  const history = trueHours(world, NOW - 5 * 24 * HOUR, NOW);
-  const members = ensemble(42, NOW - 3 * HOUR, trueHours(world, NOW - 1 * HOUR, NOW + 132 * HOUR), MEMBERS);
-  say(
-    `\n${NIGHTS} nights × ${HOUSES * BEDS} beds × every stack × ${members.length} members, ${threads} threads, every night from where the last one ends`,
-  );
+  return { workers, close: () => pool.destroy() };
+}
+
+/** How soon there is a first answer, the whole, and the whole again after a sheet was laid as told. */
+async function oneNight(say: (line: string) => void, file: string): Promise<void> {
+  const { signal } = new AbortController();
+  setMaxListeners(0, signal);
+  const { workers, close } = startThreads(file, new Map());
+  for (const state of ['just started', 'an hour later, warm']) {
+    const nowMs = state === 'just started' ? NOW : NOW + HOUR;
+    const airs = new Map<string, KeptAir>();
+    const started = performance.now();
+    const seconds = () => ((performance.now() - started) / 1000).toFixed(2);
+    let first = '';
+    const plan = await tonight(nowMs, NOTHING_LAIN, airs).run(
+      workers,
+      signal,
+      new Map(),
+      undefined,
+      () => (first = seconds()),
+    );
+    const whole = seconds();
+    const job = jobsOf(plan, style).find((j) => j.kind === 'cover');
+    const item = job?.kind === 'cover' ? job.items[0]! : null;
+    if (!item) throw new Error('the bench’s night asks for nothing');
+    const act = { kind: 'cover', id: 'tick', atMs: nowMs + HOUR / 12, ...item, on: true };
+    const before = new Map(plan.beds.map((b) => [b.bed.id, b.chosen]));
+    const ticked = performance.now();
+    const next = await tonight(nowMs + HOUR / 10, applyAll([act]), airs).run(workers, signal, before);
+    const moved = next.beds.filter((b) => b.chosen !== before.get(b.bed.id)).length;
+    say(
+      `  tonight, ${state}: a first answer after ${first} s, the whole after ${whole} s; after a sheet laid as told again in ${((performance.now() - ticked) / 1000).toFixed(2)} s, ${moved} beds under something else`,
+    );
+  }
+  await close();
+}
+
+export async function nights(say: (line: string) => void, root: string): Promise<void> {
+  const file = join(root, 'server', 'dist', 'worker.mjs');
+  say(`\nA night of ${HOUSES * BEDS} beds × every stack × ${MEMBERS} members`);
+  await oneNight(say, file);
+  const { workers, close } = startThreads(file, null);
+  say(`\n${NIGHTS} nights of them, every night from where the last one ends`);
   for (const state of ['just started', 'warm']) {
     const started = performance.now();
     const seconds = () => ((performance.now() - started) / 1000).toFixed(1);
     const each: string[] = [];
-    solving = 0;
-    const signal = new AbortController().signal;
+    const { signal } = new AbortController();
+    setMaxListeners(0, signal);
     const planned = await severalNights(
       {
-        data: { farm, structures, beds, plantings, covers },
+        data,
         state: NOTHING_LAIN,
         nowMs: NOW,
-        history,
-        members,
+        history: MEASURED,
+        members: MEMBERS_AHEAD,
         nights: NIGHTS,
         style,
       },
@@ -164,12 +267,11 @@ export async function nights(say: (line: string) => void, root: string): Promise
       () => each.push(seconds()),
     );
     const alone = seconds();
-    solving = 0;
     const t = await chooseTogether(planned, workers, signal, style);
     const left = t.nights.reduce((sum, n) => sum + (n.leftOn?.size ?? 0), 0);
     say(
-      `  ${state}: nights known after ${each.join(', ')} s; chosen together after ${seconds()} s (${alone} s without; the solver ${(solving / 1000).toFixed(1)} s), at most ${(100 * t.gap).toFixed(2)} % from the best; saves ${t.saves.toFixed(0)} €, ${left} times a bed stays covered by day`,
+      `  ${state}: nights known after ${each.join(', ')} s; chosen together after ${seconds()} s (${alone} s without), at most ${(100 * t.gap).toFixed(2)} % from the best; saves ${t.saves.toFixed(0)} €, ${left} times a bed stays covered by day`,
     );
   }
-  await pool.destroy();
+  await close();
 }

@@ -23,8 +23,11 @@ export function steady(now: Now, last: Now | null): Now {
   if (now.progress.state !== 'computing' || !last || !same || last.progress.state !== 'ready') return now;
   const state = foldOn(now.standing, [], new Set());
   const known = knownActs(last.standing);
+  // what stands there is more than a first look
+  const { first: _first, ...progress } = now.progress;
   return {
     ...now,
+    progress,
     sentence: last.sentence,
     evidence: last.evidence,
     night: last.night,

@@ -63,7 +63,7 @@ function Opening({ view }: { view: NowView }) {
       {view.night?.doubt ? (
         <Text kind="small" tone="ochre" testID="doubt">{`▲ ${view.night.doubt}`}</Text>
       ) : null}
-      <Progress progress={view.progress} still={view.night !== null} />
+      <Progress progress={view.progress} still={view.night !== null && !view.progress.first} />
     </View>
   );
 }
@@ -108,7 +108,9 @@ function Jobs({ view }: { view: NowView }) {
 /** What the figures beside the places are, in this hour. */
 function lowestOf(view: NowView): string {
   if (view.clock.phase === 'morning') return 'lowest leaf of the night, by the model';
-  return view.progress.state === 'computing' ? 'lowest leaf, as it stands' : 'lowest leaf, as planned';
+  return view.progress.state === 'computing' && !view.progress.first
+    ? 'lowest leaf, as it stands'
+    : 'lowest leaf, as planned';
 }
 
 function Places({

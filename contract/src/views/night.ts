@@ -89,6 +89,8 @@ export const planProgress = z.object({
   lack: lack.exactOptional(),
   done: z.number(),
   of: z.number(),
+  /** What is shown is a first look under so many of the forecast's members; the whole follows. */
+  first: z.object({ members: z.number(), of: z.number() }).exactOptional(),
   message: z.string().exactOptional(),
 });
 export type PlanProgress = z.infer<typeof planProgress>;

@@ -5,7 +5,15 @@
  * being late alone.
  */
 import { HOUR_MS } from '../time/farmTime';
-import { couldWin, coverProblem, expectedLoss, workCost, type BedChoice, type PricedOption } from './choose';
+import {
+  couldWin,
+  coverProblem,
+  expectedLoss,
+  undominated,
+  workCost,
+  type BedChoice,
+  type PricedOption,
+} from './choose';
 import { coldNights } from './outcome';
 import { darkAtMs, type OtherHands, type PlannedBed, type Work } from './planned';
 import { optionKey, type CoverOption } from './options';
@@ -112,7 +120,10 @@ export function moreThatMayWin(w: Work, b: PlannedBed, options: readonly CoverOp
 const chosenFrom = (beds: readonly PlannedBed[], w: Work) => ({
   choices: beds.map((b): BedChoice => ({
     bedId: b.bed.id,
-    options: wanted(b).flatMap((o) => priced(w, b, o)),
+    options: undominated(
+      wanted(b).flatMap((o) => priced(w, b, o)),
+      w.inputs.data.farm.hourlyRate,
+    ),
   })),
   stock: Object.fromEntries(w.inputs.data.covers.map((c) => [c.id, c.count])),
 });

@@ -108,6 +108,23 @@ export function changeMinutes(
   return { now, later };
 }
 
+/**
+ * Of a bed's options those that no other one makes useless: one that costs no more, takes no more of any sheet and no more minutes, and has them to be done no
+ * sooner. Whatever the other beds bear, the other one can stand in its place: what is left holds a best choice. Of two alike the first stays.
+ * @example undominated([{ key: 'a', loss: 2, minutes: 0, pieces: {} }, { key: 'b', loss: 3, minutes: 5, pieces: { s: 1 } }], 12).map((o) => o.key) // ['a']
+ */
+export function undominated(options: readonly PricedOption[], ratePerHour: number): PricedOption[] {
+  const all = options.map((o) => ({ o, cost: o.loss + workCost(o, ratePerHour) }));
+  const beats = (x: (typeof all)[number], y: (typeof all)[number]) =>
+    x.cost <= y.cost &&
+    x.o.minutes <= y.o.minutes &&
+    (x.o.minutes === 0 || (x.o.byMin ?? Infinity) >= (y.o.byMin ?? Infinity)) &&
+    Object.entries(x.o.pieces).every(([id, n]) => n <= (y.o.pieces[id] ?? 0));
+  return all
+    .filter((y, n) => !all.some((x, k) => k !== n && beats(x, y) && (k < n || !beats(y, x))))
+    .map(({ o }) => o);
+}
+
 export interface CoverProblem {
   lp: string;
   /** What is chosen for each bed, from the solver's variables; throws where they hold no choice for one. */

@@ -83,6 +83,36 @@ export function joinOutcomes(task: BedTask, parts: readonly OptionOutcome[][]): 
   return task.options.map((o) => found.get(o.key)!);
 }
 
+/**
+ * A bed's outcomes, of which only those are run that are not held under their name yet; what is abandoned or fails is held no longer, and who waited for it
+ * runs it anew.
+ */
+export function evaluateNew(
+  task: BedTask,
+  nameOf: (option: BedTask['options'][number]) => string,
+  held: Map<string, Promise<unknown>>,
+  run: (task: BedTask) => Promise<OptionOutcome[]>,
+): Promise<OptionOutcome[]> {
+  const some = (options: BedTask['options']) => {
+    const fresh = run({ ...task, options });
+    return options.map((o) => {
+      const name = nameOf(o);
+      const one = fresh.then((all) => all.find((x) => x.key === o.key)!);
+      held.set(name, one);
+      one.catch(() => held.get(name) === one && held.delete(name));
+      return one;
+    });
+  };
+  const missing = task.options.filter((o) => !held.has(nameOf(o)));
+  if (missing.length > 0) some(missing);
+  return Promise.all(
+    task.options.map((o) => {
+      const found = held.get(nameOf(o)) as Promise<OptionOutcome>;
+      return missing.includes(o) ? found : found.catch(() => some([o])[0]!);
+    }),
+  );
+}
+
 /** What laying a bed's covers later than `dueAtMs` takes from its leaf: by when, and how much, each step worse than the one before. */
 export interface Due {
   dueAtMs: number;

@@ -12,6 +12,7 @@ import { HOUR_MS, localDate, nightOf, phaseOf, type NightWindow, type Phase } fr
 import { doubtK, type Issue, type PastHours } from '../weather/record';
 import { otherHands } from './choice';
 import type { Measured } from './parting';
+import type { KeptAir } from './airs';
 import { workOut } from './plan';
 import type { Background, NightPlan, PlannedBed, Work, Workers } from './planned';
 import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
@@ -73,6 +74,8 @@ export interface Evening {
   beliefs: Map<string, Belief>;
   /** By structure: what its thermometer showed in the last hours. */
   measured?: ReadonlyMap<string, readonly Measured[]>;
+  /** What houses' options were priced in when the night was last worked out; it is read and written. */
+  airs?: Map<string, KeptAir>;
   /** Nights that will be chosen together with this one, itself included; one unless said. */
   together?: number;
 }
@@ -86,6 +89,8 @@ export interface Begun {
     signal: AbortSignal,
     before?: ReadonlyMap<string, string>,
     onBeds?: (beds: PlannedBed[]) => void,
+    /** A first choice from a few members, where the night was not worked out before. */
+    onFirst?: (plan: NightPlan) => void,
   ): Promise<NightPlan>;
 }
 
@@ -163,7 +168,7 @@ export function begin(e: Evening): Begun {
   return {
     plan,
     beds: roofs.reduce((n, r) => n + r.beds.length, 0),
-    run: async (workers, signal, before = new Map(), onBeds = () => undefined) => {
+    run: async (workers, signal, before = new Map(), onBeds = () => undefined, onFirst) => {
       const work: Work = {
         inputs,
         roofs,
@@ -174,10 +179,11 @@ export function begin(e: Evening): Begun {
         errorK: plan.errorK,
         worth: plan.worth,
         before,
+        ...(e.airs ? { airs: e.airs } : {}),
         together: e.together ?? 1,
         onSpot: (id, spot) => plan.spots.set(id, spot),
       };
-      plan.beds = await workOut(work, onBeds);
+      plan.beds = await workOut(work, onBeds, onFirst && ((beds) => onFirst({ ...plan, beds })));
       plan.otherHands = await otherHands(plan.beds, work);
       return plan;
     },

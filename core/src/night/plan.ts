@@ -1,230 +1,30 @@
 /**
  * A night worked out. Contract: `workOut` gives every bed with its outcomes, prices and what is chosen for it; `onBeds` is
- * told of beds as they stand, as soon as they are known. A house is run whole; what could lie on one of its beds, in the
- * air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
+ * told of beds as they stand, as soon as they are known, `onFirst` of a first choice from a few members. A house is run whole; what could lie on one
+ * of its beds, in the air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
-import { cropOf } from '../crops/cultivars';
-import { failShare, withoutExposed } from '../covers/exposed';
-import { carriedIn, isIndoors, pastIndoors } from '../covers/indoors';
-import { piecesOn } from '../farm/facts';
-import type { Cover } from '../farm/types';
-import { hardeningOf } from '../hardiness/before';
-import { thresholds } from '../hardiness/hardiness';
-import { shareLeft } from '../hardiness/left';
-import { addDays, floorMinutes, HOUR_MS, localDate } from '../time/farmTime';
-import { choose, mayWin, moreThatMayWin } from './choice';
-import { changeMinutes, expectedLoss, plantingValue } from './choose';
+import { isIndoors } from '../covers/indoors';
+import { floorMinutes, HOUR_MS } from '../time/farmTime';
+import { airAgain, keepAir, lateAgain } from './airs';
+import { choose } from './choice';
+import { firstChoice } from './firstChoice';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
-import { coldNights, type OptionOutcome } from './outcome';
-import { bedTask, isKnown, layAtMs, type Found, type PlannedBed, type Work } from './planned';
+import {
+  asPlanned,
+  coversOf,
+  FIRST_LOOK,
+  shutAsItLies,
+  tryAll,
+  tryOptions,
+  tryThrees,
+  unknownOf,
+  withChosenBefore,
+} from './looks';
 import { countedK, pairsOf, partedUnder } from './parting';
-import { optionKey, threeOptions, type CoverOption } from './options';
-import { structureIndex } from './stack';
-import { AS_IS, SHUT, houseTask, plannedSpec, type BedPlan, type Roof } from './tasks';
-
-/** Members under which beds are first looked at: before a house's air is known as it will be, and for what cannot win. */
-const FIRST_LOOK = 4;
-
-/** A bed with its outcomes priced; nothing is chosen for it yet. */
-function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number): PlannedBed {
-  const { inputs, background } = w;
-  const found = house.beds[n]!;
-  const zone = inputs.data.farm.timeZone;
-  const past = pastIndoors(found.past, indoorSpans(w, p.bed.id));
-  const atRisk = p.plantings.map((planting) => {
-    const hardening = hardeningOf(planting, p.structure.kind, background.means, inputs.today);
-    const limits = thresholds(cropOf(planting), hardening, planting.aim);
-    const score = inputs.state.harm.get(planting.id);
-    const since = past.lows
-      // a night of which nobody knows the weather has killed nothing
-      .filter((l) => isKnown({ history: inputs.history, worth: w.worth }, l.atMs))
-      .filter((l) => l.atMs > (score?.atMs ?? -Infinity) && localDate(l.atMs, zone) > planting.plantedOn)
-      .map((l) => l.leafC);
-    const first = localDate(past.lows[0]?.atMs ?? inputs.nowMs, zone);
-    // nights before those that were just run; a night is called by its evening's date
-    const before = (inputs.data.pastLows?.get(p.bed.id) ?? [])
-      .filter((l) => addDays(l.night, 1) < first && l.night >= planting.plantedOn)
-      .filter((l) => !score || l.night >= localDate(score.atMs, zone))
-      .map((l) => l.leafC);
-    const left = shareLeft(limits, planting.aim, score?.score ?? null, [...before, ...since]);
-    return { planting, thresholds: limits, hardening, left, value: plantingValue(planting) * left };
-  });
-  const minutes: Record<string, number> = { [AS_IS]: 0 };
-  const laterMinutes: Record<string, number> = { [AS_IS]: 0 };
-  for (const o of p.options) setWork({ ...p, minutes, laterMinutes }, o);
-  const { timesMs, outsideC, skyC } = house;
-  const { initial, outcome } = found;
-  const bed: PlannedBed = {
-    ...p,
-    outcome: { timesMs, outsideC, skyC, initial, past, options: [] },
-    chosen: AS_IS,
-    fixed: inputs.fixed.get(p.bed.id) ?? null,
-    atRisk,
-    loss: {},
-    calm: {},
-    minutes,
-    laterMinutes,
-    due: null,
-    lateAtMs: null,
-    plannedSpec: p.asIsSpec,
-    lift: null,
-  };
-  take(w, bed, [outcome]);
-  return bed;
-}
-
-/** When a bed's crates stood in which place indoors. */
-function indoorSpans({ inputs: { state, data } }: Work, bedId: string) {
-  return (state.spans.get(bedId) ?? []).flatMap(({ fromMs, toMs, coverId }) => {
-    const place = data.covers.find((c) => c.id === coverId && isIndoors(c));
-    return place ? [{ fromMs, toMs, place }] : [];
-  });
-}
-
-/** The covers of an outcome: those of its option, or what lies. */
-const coversUnder = (b: PlannedBed, key: string): readonly Cover[] =>
-  key === AS_IS || key === SHUT ? b.on : (b.options.find((o) => o.key === key)?.covers ?? []);
-
-/** Takes outcomes in, in the place of what was known of the same options, and prices them. */
-function take(w: Work, bed: PlannedBed, outcomes: readonly OptionOutcome[]): void {
-  const { errorK, inputs } = w;
-  const options = new Map(bed.outcome.options.map((o) => [o.key, o] as const));
-  for (const bare of outcomes) {
-    const place = coversUnder(bed, bare.key).find(isIndoors);
-    const fromMs = place && bed.on.includes(place) ? inputs.nowMs : layAtMs(inputs, bed);
-    const o = place ? carriedIn(bare, bed.outcome.timesMs, fromMs, place) : bare;
-    options.set(o.key, o);
-    bed.calm[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, coldNights(o), errorK), 0);
-  }
-  bed.outcome.options = [...options.values()];
-  for (const key of Object.keys(bed.calm)) bed.loss[key] = lossInWind(w, bed, key);
-}
-
-/** What a night takes under an option, with the share of outcomes in which wind or snow takes its sheets off. */
-function lossInWind({ inputs }: Work, b: PlannedBed, key: string): number {
-  const calm = b.calm[key]!;
-  const covers = coversUnder(b, key);
-  const share = failShare(covers, b.structure, inputs.members, inputs.nowMs, inputs.window.toMs);
-  if (share === 0) return calm;
-  const less = b.calm[optionKey(withoutExposed(covers, b.structure))] ?? b.calm[AS_IS] ?? calm;
-  return (1 - share) * calm + share * Math.max(calm, less);
-}
-
-const coversOf = (b: PlannedBed, key = b.chosen): readonly Cover[] =>
-  b.options.find((o) => o.key === key)?.covers ?? b.on;
-
-/** The roof with each bed under what is planned for it, or under what `keys` has. */
-async function asPlanned(
-  w: Work,
-  roof: Roof,
-  beds: readonly PlannedBed[],
-  keys?: ReadonlyMap<string, string>,
-) {
-  const task = houseTask(w.inputs, roof, 'planned', (b) => {
-    const bed = beds.find((x) => x.bed.id === b.bed.id)!;
-    const covers = coversOf(bed, keys?.get(b.bed.id));
-    const onAtMs = layAtMs(w.inputs, bed);
-    const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onAtMs);
-    return { spec, covers };
-  });
-  return { house: await w.pool.house(task, w.signal), under: w.pool.nameOf(task.beds) };
-}
-
-/** What is open, shut, with everything else as it lies: what shutting alone gives, and what laying is measured against. */
-async function shutAsItLies(w: Work, f: Found): Promise<void> {
-  if (!w.inputs.state.openings.get(f.roof.structure.id)?.fraction) return;
-  const { house, under } = await asPlanned(w, f.roof, f.beds);
-  f.house = house;
-  f.under = under;
-  f.beds.forEach((b, n) => take(w, b, [{ ...house.beds[n]!.outcome, key: SHUT }]));
-}
-
-async function tryOptions(
-  w: Work,
-  f: Found,
-  b: PlannedBed,
-  members: number,
-  which: readonly CoverOption[] = b.options,
-): Promise<void> {
-  if (which.length === 0) return;
-  const { inputs } = w;
-  const options = which.map((o) => ({
-    key: o.key,
-    spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeAtMs),
-    structureLayer: structureIndex(b.structure, o.covers),
-  }));
-  const task = { ...bedTask(w, f, b, members), options };
-  take(w, b, await w.pool.evaluate(task, f.under, w.signal));
-}
-
-/**
- * None and one sheet under every member first; then each two that one of its sheets alone does not leave nothing to win by; what cannot be the
- * best has its figure from a few members.
- */
-async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
-  const everyone = w.inputs.members.length;
-  if (everyone <= FIRST_LOOK || b.fixed !== null) return tryOptions(w, f, b, everyone);
-  const on = optionKey(b.on);
-  const first = b.options.filter((o) => o.covers.length < 2 || o.key === on);
-  await tryOptions(
-    w,
-    f,
-    b,
-    everyone,
-    first.filter((o) => o.key === on),
-  );
-  const may = mayWin(w, b);
-  await tryOptions(
-    w,
-    f,
-    b,
-    everyone,
-    first.filter((o) => o.key !== on && may.includes(o)),
-  );
-  await tryMore(w, f, b, may);
-  const known = new Set(b.outcome.options.map((o) => o.key));
-  await tryOptions(
-    w,
-    f,
-    b,
-    FIRST_LOOK,
-    b.options.filter((o) => !known.has(o.key)),
-  );
-}
-
-/** Of some options those that may still be the best and are not known under everyone. */
-async function tryMore(w: Work, f: Found, b: PlannedBed, options: readonly CoverOption[]): Promise<void> {
-  const everyone = w.inputs.members.length;
-  const known = (o: CoverOption) =>
-    b.outcome.options.find((x) => x.key === o.key)?.minLeafC.length === everyone;
-  const rest = options.filter((o) => !known(o));
-  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest));
-}
-
-/** A third sheet is looked at where no two of its three do nearly as well: on a bitter night, for what is worth it. */
-async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void> {
-  if (b.fixed !== null) return;
-  const { data } = w.inputs;
-  const mayTouch = data.farm.schools.touch !== 'hoops';
-  const known = new Set(b.options.map((o) => o.key));
-  const threes = threeOptions(b.structure, b.bed, data.covers, mayTouch).filter((o) => !known.has(o.key));
-  for (const o of threes) setWork(b, o);
-  // late by now, one sheet alone may leave more to win than it did
-  await tryMore(w, f, b, mayWin(w, b));
-  const worth = moreThatMayWin(w, b, threes);
-  await tryOptions(w, f, b, w.inputs.members.length, worth);
-  b.options = [...b.options, ...worth];
-}
-
-function setWork(
-  b: Pick<PlannedBed, 'on' | 'structure' | 'bed' | 'minutes' | 'laterMinutes'>,
-  o: CoverOption,
-) {
-  const work = changeMinutes(b.on, o, (c) => piecesOn(c, b.structure, b.bed));
-  b.minutes[o.key] = work.now;
-  b.laterMinutes[o.key] = work.later;
-}
+import { bedTask, layAtMs, type Found, type PlannedBed, type Work } from './planned';
+import { plannedBed, take } from './pricing';
+import { AS_IS, houseTask, plannedSpec, type Roof } from './tasks';
 
 /** What the coming hours under a roof are taken colder by, for what its thermometer showed of the last ones, K. */
 function byItsThermometer(w: Work, { structure }: Roof, house: HouseOutcome): number {
@@ -236,7 +36,11 @@ function byItsThermometer(w: Work, { structure }: Roof, house: HouseOutcome): nu
   return countedK(parted);
 }
 
-export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Promise<PlannedBed[]> {
+export async function workOut(
+  w: Work,
+  onBeds: (beds: PlannedBed[]) => void,
+  onFirst?: (beds: PlannedBed[]) => void,
+): Promise<PlannedBed[]> {
   const { inputs, roofs, phase } = w;
   const found = await Promise.all(
     roofs.map(async (first): Promise<Found> => {
@@ -261,16 +65,23 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
   }
   const everyone = inputs.members.length;
   await Promise.all(found.map((f) => shutAsItLies(w, f)));
+  // where nothing was chosen for this night yet there is an answer soon; else the last one stands meanwhile
+  if (onFirst && w.before.size === 0 && everyone > FIRST_LOOK) onFirst(await firstChoice(w, found));
   const shared = found.filter((f) => f.beds.length > 1);
   // a house is priced in its air as it will be: as it was chosen before, or as a first look has it
+  for (const b of shared.flatMap((f) => f.beds)) withChosenBefore(w, b);
   const known = shared.filter((f) =>
     f.beds.every((b) => b.options.some((o) => o.key === w.before.get(b.bed.id))),
   );
   const toFind = shared.filter((f) => !known.includes(f));
   await Promise.all(
     found.map(async (f) => {
-      if (known.includes(f)) Object.assign(f, await asPlanned(w, f.roof, f.beds, w.before));
-      const first = (b: PlannedBed) => tryOptions(w, f, b, Math.min(FIRST_LOOK, everyone));
+      if (known.includes(f)) {
+        lateAgain(w, f);
+        const planned = await asPlanned(w, f.roof, f.beds, w.before);
+        Object.assign(f, airAgain(w, f, planned.house) ?? planned);
+      }
+      const first = (b: PlannedBed) => tryOptions(w, f, b, Math.min(FIRST_LOOK, everyone), unknownOf(b));
       await Promise.all(f.beds.map((b) => (toFind.includes(f) ? first(b) : tryAll(w, f, b))));
     }),
   );
@@ -305,7 +116,9 @@ export async function workOut(w: Work, onBeds: (beds: PlannedBed[]) => void): Pr
         );
       // alone under its roof and in time, a bed is as it was looked at
       if (f.beds.length < 2 && !f.beds.some((b) => b.lateAtMs !== null)) return;
+      const lookedIn = { house: f.house, under: f.under };
       Object.assign(f, await asPlanned(w, f.roof, f.beds));
+      keepAir(w, f, lookedIn);
       f.beds.forEach((b, n) => take(w, b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }]));
     }),
   );

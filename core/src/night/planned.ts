@@ -7,6 +7,7 @@ import type { Lain } from '../log/apply';
 import { HOUR_MS, type NightWindow, type Phase } from '../time/farmTime';
 import type { Issue, Worth } from '../weather/record';
 import { outcomeOf, type PlantingAtRisk } from './choose';
+import type { KeptAir } from './airs';
 import type { BedTask, Due } from './evaluate';
 import type { HouseOutcome, HouseTask } from './house';
 import type { LiftLook, LiftTask } from './lift';
@@ -120,6 +121,8 @@ export interface Work {
   worth: readonly Worth[];
   /** What was chosen for each bed when this night was last worked out: the likeliest again. */
   before: ReadonlyMap<string, string>;
+  /** The airs that houses' options were priced in when this night was last worked out, by structure; left out where nothing is kept. */
+  airs?: Map<string, KeptAir>;
   /** Nights that are chosen together: a sheet may be laid once for all of them. */
   together: number;
   /** Takes what a structure's thermometer says beside the model. */
@@ -132,6 +135,8 @@ export interface Found {
   /** The house with its openings shut and what lies on its beds now, or as last chosen: whose air counts. */
   house: HouseOutcome;
   under: string;
+  /** Where that air is the one of before: what cannot win, as it was looked at under a few members then, by bed and what lies on it. */
+  few?: ReadonlyMap<string, readonly OptionOutcome[]> | undefined;
 }
 
 type Evening = Pick<NightPlan, 'window' | 'closeAtMs' | 'leavesAtMs'>;

@@ -11,7 +11,7 @@ import { stormView } from './storm';
 
 export async function nowOf(ctx: Context): Promise<NowView> {
   const m = await ctx.moment();
-  const { progress, plan, partial } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+  const { progress, plan, partial, first } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
   const kept = await findNight(ctx.db, m.clock.window.night);
   const rounds =
     m.clock.phase === 'morning'
@@ -19,7 +19,7 @@ export async function nowOf(ctx: Context): Promise<NowView> {
       : [];
   const coming = m.weather.coming(m.clock.window, m.nowMs, m.nowMs);
   const parted = isForecast(coming) ? coming.parted : null;
-  const view = nowView(m.clock, progress, plan, rounds, m.style, partial, parted);
+  const view = nowView(m.clock, progress, plan ?? first, rounds, m.style, partial, parted);
   const acts = [
     ...view.jobs.flatMap((j) => j.recordIds),
     ...rounds.flatMap((r) => r.reading?.recordId ?? []),

@@ -8,10 +8,13 @@ import { localDate, nightOf, type Belief } from '@fogata/core';
 import {
   anythingStands,
   begin,
+  FIRST_LOOK,
   nightAt,
   type Background,
+  type KeptAir,
   type NightAt,
   type NightPlan,
+  type PlannedBed,
 } from '@fogata/core/planning';
 import { setMaxListeners } from 'node:events';
 import { setTimeout as sleep } from 'node:timers/promises';
@@ -32,6 +35,8 @@ interface Job {
   plan: NightPlan | null;
   /** The beds that are worked out so far, as they stand: the choice comes when all are. */
   partial: NightPlan | null;
+  /** A first choice from a few members, until there is the whole. */
+  first: NightPlan | null;
   /** Until it is known whether it has to be worked out. */
   looked: Promise<void>;
   promise: Promise<void>;
@@ -51,6 +56,7 @@ export interface Asked {
   progress: PlanProgress;
   plan: NightPlan | null;
   partial: NightPlan | null;
+  first: NightPlan | null;
 }
 
 /** So many nights at once; the one that was asked for longest ago is dropped. */
@@ -63,6 +69,8 @@ export class Planner {
   private readonly jobs = new Map<string, Job>();
   /** What was chosen last, by bed, and for which night. */
   private last: { night: string; chosen: Map<string, string> } = { night: '', chosen: new Map() };
+  /** What that night's houses were priced in. */
+  private airs: { night: string; by: Map<string, KeptAir> } = { night: '', by: new Map() };
   private background: { key: string; value: Promise<Background> } | null = null;
   private readonly kept: KeptPlans;
   private readonly locks: Locks;
@@ -90,7 +98,7 @@ export class Planner {
   async ask(data: FarmData, weather: FarmWeather, nowMs: number): Promise<Asked> {
     const job = this.jobFor(data, weather, nowMs);
     await job.looked;
-    return { progress: job.progress, plan: job.plan, partial: job.partial };
+    return { progress: job.progress, plan: job.plan, partial: job.partial, first: job.first };
   }
 
   private jobFor(data: FarmData, weather: FarmWeather, nowMs: number): Job {
@@ -133,6 +141,7 @@ export class Planner {
       progress,
       plan: null,
       partial: null,
+      first: null,
       abort,
       looked: new Promise((done) => (looked = done)),
       promise: Promise.resolve(),
@@ -172,6 +181,8 @@ export class Planner {
       this.last = { night, chosen: new Map(plan.beds.map((b) => [b.bed.id, b.chosen])) };
     job.plan = plan;
     job.partial = null;
+    job.first = null;
+    delete job.progress.first;
     Object.assign(job.progress, { state: 'ready', done: plan.beds.length, of: plan.beds.length });
   }
 
@@ -211,6 +222,7 @@ export class Planner {
     const { signal } = job.abort;
     const ahead = weather.coming(at.window, at.hourMs, at.aheadMs);
     const background = await this.backgroundFor(data, weather, nowMs);
+    if (this.airs.night !== night) this.airs = { night, by: new Map() };
     const begun = begin({
       data,
       state,
@@ -224,6 +236,7 @@ export class Planner {
       background,
       measured: await measuredUnder(data, state, weather, at, background.deepC, nowMs),
       beliefs: await this.beliefs(data, state, weather, night, signal),
+      airs: this.airs.by,
     });
     const { plan } = begun;
     job.partial = plan;
@@ -234,10 +247,14 @@ export class Planner {
         : Promise.resolve();
     await tell();
     if (this.last.night !== night) this.last = { night, chosen: await this.kept.lastChosen(night) };
-    await begun.run(this.deps.pool, signal, this.last.chosen, (beds) => {
+    const onBeds = (beds: PlannedBed[]) => {
       plan.beds.push(...beds);
       job.progress.done += beds.length;
       void tell().catch(() => undefined);
+    };
+    await begun.run(this.deps.pool, signal, this.last.chosen, onBeds, (first) => {
+      job.first = first;
+      job.progress.first = { members: FIRST_LOOK, of: first.members.length };
     });
     await this.deps.onReady?.(plan);
     // a plan that could not be kept is still a plan

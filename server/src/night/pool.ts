@@ -1,5 +1,6 @@
 /** The worker threads: a kept pool with a queue; a task can be abandoned by its signal. */
 import {
+  evaluateNew,
   joinOutcomes,
   splitTask,
   type Belief,
@@ -59,9 +60,15 @@ export function remembering(pool: NightPool): NightPool {
       return once(held, `house:${digest(task)}`, () => pool.house(task, signal));
     },
     evaluate: (task, under, signal) => {
-      const { given: _given, initial: _initial, ...own } = task;
-      const key = `evaluate:${under}:${digest(own)}`;
-      return once(held, key, () => pool.evaluate(task, under, signal));
+      const { given: _given, initial: _initial, options: _options, ...own } = task;
+      const bed = `evaluate:${under}:${digest(own)}`;
+      const named = new Map(task.options.map((o) => [o, `${bed}:${digest(o)}`] as const));
+      return evaluateNew(
+        task,
+        (o) => named.get(o)!,
+        held,
+        (some) => pool.evaluate(some, under, signal),
+      );
     },
     due: (work, under, signal) => {
       const { given: _given, initial: _initial, ...own } = work.task;

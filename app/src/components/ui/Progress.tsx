@@ -6,6 +6,13 @@ import { useTheme } from '../../theme/theme';
 import { Problem } from './Bars';
 import { Text } from './Text';
 
+/** What is said while it is worked out. */
+function words({ done, of, first }: PlanProgress): string {
+  if (first)
+    return `A first look: one sheet at most on a bed, under ${first.members} of ${first.of} forecasts. Every cover under every forecast is being worked out.`;
+  return of > 0 ? `${done} of ${of} beds, every cover under every forecast` : 'Reading the forecast';
+}
+
 /** `still`: while what was worked out last stands below, a hair's line that moves nothing under a finger. */
 export function Progress({ progress, still = false }: { progress: PlanProgress; still?: boolean }) {
   const theme = useTheme();
@@ -35,10 +42,8 @@ export function Progress({ progress, still = false }: { progress: PlanProgress; 
         <View style={{ height: 4, width: `${Math.round(share * 100)}%`, backgroundColor: theme.emberFill }} />
       </View>
       {still ? null : (
-        <Text kind="small" tone="quiet">
-          {progress.of > 0
-            ? `${progress.done} of ${progress.of} beds, every cover under every forecast`
-            : 'Reading the forecast'}
+        <Text kind="small" tone="quiet" testID="working">
+          {words(progress)}
         </Text>
       )}
     </View>

@@ -1,0 +1,89 @@
+/**
+ * The air that a house's options were priced in, kept from one working-out of a night to the next. Contract: `keepAir` keeps it with what was chosen and the
+ * house as that came out; `airAgain` gives it where what is planned under the roof is still that, the beds start from where they did and the house as
+ * planned comes out within a tenth of a kelvin from an hour after closing on: a sheet that went on as it was planned, only sooner, then changes nothing
+ * for the beds beside it. Else null.
+ */
+import { HOUR_MS } from '../time/farmTime';
+import type { HouseOutcome } from './house';
+import { optionKey } from './options';
+import type { Found, PlannedBed, Work } from './planned';
+
+/** What may part two airs that are taken for one, K: far under what the model can tell. */
+const SAME_K = 0.1;
+
+interface LookedIn {
+  house: HouseOutcome;
+  under: string;
+  /** By bed and what lies on it: what was only looked at under a few members. */
+  few?: Found['few'];
+}
+
+export interface KeptAir {
+  chosen: string;
+  starts: string;
+  /** Beds that hands come to only after closing, and when. */
+  late: ReadonlyMap<string, number>;
+  lookedIn: LookedIn;
+  ended: HouseOutcome;
+}
+
+const startsOf = (w: Work, house: HouseOutcome): string => w.pool.nameOf(house.beds.map((b) => b.initial));
+
+/** @example fewKey({ bed: { id: 'b' }, on: [] }) // 'b bare' */
+export const fewKey = (b: Pick<PlannedBed, 'bed' | 'on'>): string => `${b.bed.id} ${optionKey(b.on)}`;
+
+const fewOf = (w: Work, b: PlannedBed) =>
+  b.outcome.options.filter((o) => o.minLeafC.length < w.inputs.members.length);
+
+export function keepAir(w: Work, f: Found, lookedIn: LookedIn): void {
+  if (f.house.shared[0]?.layers === 0) return;
+  w.airs?.set(f.roof.structure.id, {
+    chosen: f.beds.map((b) => `${b.bed.id} ${b.chosen}`).join(),
+    starts: startsOf(w, f.house),
+    late: new Map(f.beds.flatMap((b) => (b.lateAtMs === null ? [] : [[b.bed.id, b.lateAtMs] as const]))),
+    lookedIn: { ...lookedIn, few: new Map(f.beds.map((b) => [fewKey(b), fewOf(w, b)])) },
+    ended: f.house,
+  });
+}
+
+/** Of the beds under a roof, those that hands came to only late when it was last worked out, to be run so again. */
+export function lateAgain(w: Work, f: Found): void {
+  const late = w.airs?.get(f.roof.structure.id)?.late;
+  for (const b of f.beds) b.lateAtMs = late?.get(b.bed.id) ?? null;
+}
+
+export function airAgain(w: Work, f: Found, planned: HouseOutcome): LookedIn | null {
+  const kept = w.airs?.get(f.roof.structure.id);
+  const chosen = f.beds.map((b: PlannedBed) => `${b.bed.id} ${w.before.get(b.bed.id)}`).join();
+  if (!kept || kept.chosen !== chosen || kept.starts !== startsOf(w, planned)) return null;
+  return apartK(kept.ended, planned, w.inputs.closeAtMs + HOUR_MS) <= SAME_K ? kept.lookedIn : null;
+}
+
+/**
+ * How far the air of two runs of a house parts at most, from an instant on, over its layers and members, K; Infinity where they are not of the same hours.
+ * @example apartK({ timesMs: [0], shared: [] }, { timesMs: [1], shared: [] }, 0) // Infinity
+ */
+export function apartK(
+  a: Pick<HouseOutcome, 'timesMs' | 'shared'>,
+  b: Pick<HouseOutcome, 'timesMs' | 'shared'>,
+  fromMs: number,
+): number {
+  if (a.shared.length !== b.shared.length || a.timesMs.join() !== b.timesMs.join()) return Infinity;
+  const span = a.timesMs.at(-1)! - a.timesMs[0]!;
+  let most = 0;
+  a.shared.forEach((x, m) => {
+    const y = b.shared[m]!;
+    if (x.rows.length !== y.rows.length || x.stride !== y.stride) most = Infinity;
+    // a trace has a row a step, and one to spare
+    const steps = x.rows.length / x.stride - 2;
+    for (let k = 0; k <= steps; k++) {
+      if (a.timesMs[0]! + (k / steps) * span < fromMs) continue;
+      for (let i = 0; i < x.layers; i++) {
+        const at = k * x.stride + x.sheets + i;
+        most = Math.max(most, Math.abs(x.rows[at]! - y.rows[at]!));
+      }
+    }
+  });
+  return most;
+}

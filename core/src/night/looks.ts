@@ -1,0 +1,139 @@
+/**
+ * What is run of a night, and in which order. Contract: `asPlanned` runs a roof with its beds under what is planned for them; `tryOptions` some of a bed's
+ * options in the air that its roof was found to have; `tryAll` and `tryThrees` as many of them as may still be the best.
+ */
+import type { Cover } from '../farm/types';
+import { fewKey } from './airs';
+import { mayWin, moreThatMayWin } from './choice';
+import { optionKey, threeOptions, type CoverOption } from './options';
+import { bedTask, layAtMs, type Found, type PlannedBed, type Work } from './planned';
+import { setWork, take } from './pricing';
+import { structureIndex } from './stack';
+import { SHUT, houseTask, plannedSpec, type Roof } from './tasks';
+
+export const coversOf = (b: PlannedBed, key = b.chosen): readonly Cover[] =>
+  b.options.find((o) => o.key === key)?.covers ?? b.on;
+
+/** Members under which beds are first looked at: before a house's air is known as it will be, and for what cannot win. */
+export const FIRST_LOOK = 4;
+
+/** The roof with each bed under what is planned for it, or under what `keys` has. */
+export async function asPlanned(
+  w: Work,
+  roof: Roof,
+  beds: readonly PlannedBed[],
+  keys?: ReadonlyMap<string, string>,
+) {
+  const task = houseTask(w.inputs, roof, 'planned', (b) => {
+    const bed = beds.find((x) => x.bed.id === b.bed.id)!;
+    const covers = coversOf(bed, keys?.get(b.bed.id));
+    const onAtMs = layAtMs(w.inputs, bed);
+    const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onAtMs);
+    return { spec, covers };
+  });
+  return { house: await w.pool.house(task, w.signal), under: w.pool.nameOf(task.beds) };
+}
+
+/** What is open, shut, with everything else as it lies: what shutting alone gives, and what laying is measured against. */
+export async function shutAsItLies(w: Work, f: Found): Promise<void> {
+  if (!w.inputs.state.openings.get(f.roof.structure.id)?.fraction) return;
+  const { house, under } = await asPlanned(w, f.roof, f.beds);
+  f.house = house;
+  f.under = under;
+  f.beds.forEach((b, n) => take(w, b, [{ ...house.beds[n]!.outcome, key: SHUT }]));
+}
+
+export async function tryOptions(
+  w: Work,
+  f: Found,
+  b: PlannedBed,
+  members: number,
+  which: readonly CoverOption[] = b.options,
+): Promise<void> {
+  if (which.length === 0) return;
+  const { inputs } = w;
+  const options = which.map((o) => ({
+    key: o.key,
+    spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeAtMs),
+    structureLayer: structureIndex(b.structure, o.covers),
+  }));
+  const task = { ...bedTask(w, f, b, members), options };
+  take(w, b, await w.pool.evaluate(task, f.under, w.signal));
+}
+
+/**
+ * None and one sheet under every member first; then each two that one of its sheets alone does not leave nothing to win by; what cannot be the
+ * best has its figure from a few members.
+ */
+export async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  const everyone = w.inputs.members.length;
+  if (everyone <= FIRST_LOOK || b.fixed !== null) return tryOptions(w, f, b, everyone);
+  const on = optionKey(b.on);
+  const first = b.options.filter((o) => o.covers.length < 2 || o.key === on);
+  await tryOptions(
+    w,
+    f,
+    b,
+    everyone,
+    first.filter((o) => o.key === on),
+  );
+  const may = mayWin(w, b);
+  await tryOptions(
+    w,
+    f,
+    b,
+    everyone,
+    first.filter((o) => o.key !== on && may.includes(o)),
+  );
+  await tryMore(w, f, b, may);
+  take(
+    w,
+    b,
+    (f.few?.get(fewKey(b)) ?? []).filter((o) => unknownOf(b).some((x) => x.key === o.key)),
+  );
+  await tryOptions(w, f, b, FIRST_LOOK, unknownOf(b));
+}
+
+/** Options of which nothing was run yet. */
+export function unknownOf(b: PlannedBed): CoverOption[] {
+  const known = new Set(b.outcome.options.map((o) => o.key));
+  return b.options.filter((o) => !known.has(o.key));
+}
+
+/** Of some options those that may still be the best and are not known under everyone. */
+async function tryMore(w: Work, f: Found, b: PlannedBed, options: readonly CoverOption[]): Promise<void> {
+  const everyone = w.inputs.members.length;
+  const known = (o: CoverOption) =>
+    b.outcome.options.find((x) => x.key === o.key)?.minLeafC.length === everyone;
+  const rest = options.filter((o) => !known(o));
+  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest));
+}
+
+/** Three sheets, where that is what was chosen for a bed before: it is one of its options from the beginning. */
+export function withChosenBefore(w: Work, b: PlannedBed): void {
+  const key = w.before.get(b.bed.id);
+  if (key === undefined || b.fixed !== null || b.options.some((o) => o.key === key)) return;
+  const three = threesOf(w, b).find((o) => o.key === key);
+  if (!three) return;
+  setWork(b, three);
+  b.options = [...b.options, three];
+}
+
+function threesOf(w: Work, b: PlannedBed): CoverOption[] {
+  const { data } = w.inputs;
+  const mayTouch = data.farm.schools.touch !== 'hoops';
+  const known = new Set(b.options.map((o) => o.key));
+  return threeOptions(b.structure, b.bed, data.covers, mayTouch).filter((o) => !known.has(o.key));
+}
+
+/** A third sheet is looked at where no two of its three do nearly as well: on a bitter night, for what is worth it. */
+export async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  if (b.fixed !== null) return;
+  const threes = threesOf(w, b);
+  for (const o of threes) setWork(b, o);
+  // late by now, one sheet alone may leave more to win than it did
+  await tryMore(w, f, b, mayWin(w, b));
+  const worth = moreThatMayWin(w, b, threes);
+  await tryOptions(w, f, b, w.inputs.members.length, worth);
+  b.options = [...b.options, ...worth];
+}

@@ -1,0 +1,125 @@
+/** What is answered soon, and what is not worked out twice: a first look, and the air that options were priced in. */
+import { begin, FIRST_LOOK, jobsOf, type KeptAir, type NightPlan, type Workers } from '../planning';
+import { apartK } from '../src/night/airs';
+import { evening, NOW, planned, style, workers, type EveningShape } from './eveningFixture';
+
+const sheetsOf = (p: NightPlan) =>
+  p.beds.map((b) => b.options.find((o) => o.key === b.chosen)!.covers.length);
+const chosen = (p: NightPlan) => new Map(p.beds.map((b) => [b.bed.id, b.chosen]));
+const signal = new AbortController().signal;
+
+/** As the server's pool: equal work is done once. `fresh` lists what was not, by the crop that stands there. */
+function remembering() {
+  const held = new Map<string, ReturnType<Workers['evaluate']>>();
+  const fresh: number[] = [];
+  const pool: Workers = {
+    ...workers,
+    evaluate: (task, under, s) => {
+      const { given: _given, initial: _initial, ...own } = task;
+      const key = under + JSON.stringify(own);
+      if (!held.has(key)) {
+        fresh.push(task.options.length * task.members.length);
+        held.set(key, workers.evaluate(task, under, s));
+      }
+      return held.get(key)!;
+    },
+  };
+  return { pool, fresh };
+}
+
+describe('a first look', () => {
+  test('comes before the whole, with one sheet at most, and changes nothing of what follows', async () => {
+    const seen: { first: NightPlan; chosen: string[]; ready: boolean }[] = [];
+    let ready = false;
+    const e = evening(1, 6);
+    const whole = await begin(e).run(workers, signal, new Map(), undefined, (first) =>
+      seen.push({ first, chosen: first.beds.map((b) => b.chosen), ready }),
+    );
+    ready = true;
+    expect(seen).toHaveLength(1);
+    const { first } = seen[0]!;
+    expect(Math.max(...sheetsOf(first))).toBe(1);
+    expect(Math.max(...sheetsOf(whole))).toBe(3);
+    // what was said first still says it when the whole is there
+    expect(first.beds.map((b) => b.chosen)).toEqual(seen[0]!.chosen);
+    for (const b of first.beds)
+      for (const o of b.outcome.options) if (o.key !== 'as-is') expect(o.minLeafC).toHaveLength(FIRST_LOOK);
+    const without = await planned(evening(1, 6));
+    expect(chosen(whole)).toEqual(chosen(without));
+    for (const [n, b] of whole.beds.entries())
+      expect(b.loss[b.chosen]!).toBeCloseTo(without.beds[n]!.loss[b.chosen]!, 9);
+    // jobs can be read off it
+    expect(jobsOf(first, style).some((j) => j.kind === 'cover' && j.dueAtMs >= NOW)).toBe(true);
+  });
+
+  test('is not given where the last answer of the night still stands', async () => {
+    const before = chosen(await planned(evening(1, 2)));
+    let firsts = 0;
+    await begin(evening(1, 2)).run(workers, signal, before, undefined, () => (firsts += 1));
+    expect(firsts).toBe(0);
+  });
+});
+
+describe('the air that options were priced in', () => {
+  // within one hour: what counts from the next full hour on is then the same
+  const early: EveningShape = { nowMs: NOW + 600_000 };
+  const later: EveningShape = { nowMs: NOW + 1_200_000 };
+  const lay = (bedId: string) => ({
+    kind: 'cover',
+    id: `lay ${bedId}`,
+    atMs: NOW + 900_000,
+    bedId,
+    coverId: 'fleece',
+    on: true,
+  });
+  const first = async () => {
+    const { pool, fresh } = remembering();
+    const airs = new Map<string, KeptAir>();
+    const plan = await begin({ ...evening(1, 1, [], early), airs }).run(pool, signal);
+    expect(plan.beds.map((b) => b.chosen)).toEqual(['bare', 'fleece']);
+    const again = async (acts: object[], shape = later) => {
+      const done = fresh.length;
+      const e = evening(1, 1, acts as never, shape);
+      const next = await begin({ ...e, airs }).run(pool, signal, chosen(plan));
+      return { next, work: fresh.slice(done).reduce((s, n) => s + n, 0) };
+    };
+    return { plan, again, all: fresh.reduce((s, n) => s + n, 0) };
+  };
+
+  test('a sheet that goes on as planned has only its own bed looked at again, and the plan stands', async () => {
+    const { plan, again, all } = await first();
+    const { next, work } = await again([lay('tender')]);
+    expect(chosen(next)).toEqual(chosen(plan));
+    expect(work).toBeGreaterThan(0);
+    expect(work).toBeLessThan(0.6 * all);
+    // and what is said of it is what a plan made from nothing says
+    const afresh = await planned(evening(1, 1, [lay('tender')] as never, later));
+    for (const [n, b] of next.beds.entries()) {
+      expect(b.loss[b.chosen]!).toBeCloseTo(afresh.beds[n]!.loss[b.chosen]!, 6);
+      expect(afresh.beds[n]!.chosen).toBe(b.chosen);
+    }
+  });
+
+  test('where the house was opened its beds start from somewhere else: all of them are looked at again', async () => {
+    const { again } = await first();
+    const asPlanned = (await again([lay('tender')])).work;
+    const open = { kind: 'vent', id: 'v', atMs: NOW - 7_200_000, structureId: 's', fraction: 0.5 };
+    expect((await again([open])).work).toBeGreaterThan(asPlanned);
+  });
+
+  test('airs of other hours are never one, and equal ones part by nothing', () => {
+    const row = (c: number) => ({
+      layers: 1,
+      sheets: 0,
+      stride: 1,
+      snowLayer: new Int16Array(4),
+      rows: Float64Array.of(0, c, c, 0),
+    });
+    const run = (c: number, timesMs = [0, 3_600_000]) => ({ timesMs, shared: [row(c)] });
+    expect(apartK(run(5), run(5), 0)).toBe(0);
+    expect(apartK(run(5), run(5.2), 0)).toBeCloseTo(0.2, 9);
+    expect(apartK(run(5), run(5.2), 3_600_001)).toBe(0);
+    expect(apartK(run(5), run(5, [0, 7_200_000]), 0)).toBe(Infinity);
+    expect(apartK(run(5), { timesMs: [0, 3_600_000], shared: [] }, 0)).toBe(Infinity);
+  });
+});
