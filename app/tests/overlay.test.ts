@@ -176,6 +176,11 @@ test('while the night is worked out anew the list stays where it is', () => {
   const fresh = view({ jobs: [], places: [], progress: { state: 'computing', done: 0, of: 3 } });
   expect(steady(fresh, view()).jobs).toHaveLength(2);
   expect(steady(fresh, view()).progress.state).toBe('computing');
+  // a first look says less than what stands there
+  const first = { ...fresh, progress: { ...fresh.progress, first: { members: 4, of: 31 } } };
+  expect(steady(first, view()).jobs).toHaveLength(2);
+  expect(steady(first, view()).progress).toEqual(fresh.progress);
+  expect(steady(first, null).progress.first).toBeDefined();
   const other = view();
   other.clock = { ...other.clock, window: nightWindow('2027-01-13', site) };
   expect(steady(fresh, other).jobs).toHaveLength(0);

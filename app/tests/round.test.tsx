@@ -90,4 +90,7 @@ test('while a night is worked out anew nothing moves: the bar takes no room wher
   expect(screen.queryByText(/of 6 beds/)).toBeNull();
   rerender(<Progress progress={progress} />);
   expect(screen.getByText(/3 of 6 beds/)).toBeTruthy();
+  // what is a first look says so, and how far it goes
+  rerender(<Progress progress={{ ...progress, first: { members: 4, of: 31 } }} />);
+  expect(screen.getByText(/A first look: one sheet at most.*4 of 31 forecasts/)).toBeTruthy();
 });

@@ -7,7 +7,7 @@ import {
   latestCoverAtMs,
   looksAtLifting,
 } from '@fogata/core';
-import { chosenOutcome } from '@fogata/core/planning';
+import { chosenOutcome, FIRST_LOOK } from '@fogata/core/planning';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
@@ -83,6 +83,43 @@ test('beds show as they come, as they stand, and the choice comes when all are t
   const plan = (await planner.wait(data, weather, DEMO_START_MS))!;
   expect(plan.beds.map((b) => b.bed.id)).toEqual(['n1', 'n2', 's1']);
   expect((await planner.ask(data, weather, DEMO_START_MS)).partial).toBeNull();
+}, 60_000);
+
+test('a first look is shown and said to be one, until every cover has been looked at under every forecast', async () => {
+  const { pool, letGo } = gatedPool();
+  await letGo();
+  let open = () => {};
+  const gate = new Promise<void>((resolve) => (open = resolve));
+  const slow: NightPool = {
+    ...pool,
+    evaluate: async (task) => {
+      if (task.members.length > FIRST_LOOK) await gate;
+      return evaluateBed(task);
+    },
+  };
+  const six = await demoWeather(DEMO_START_MS, 6);
+  const planner = new Planner({ pool: slow });
+  const ask = () => planner.ask(data, six, DEMO_START_MS);
+  let asked = await ask();
+  for (let i = 0; i < 2000 && !asked.first; i++) {
+    await new Promise((r) => setTimeout(r, 5));
+    asked = await ask();
+  }
+  expect(asked.plan).toBeNull();
+  expect(asked.progress).toEqual({
+    state: 'computing',
+    done: 0,
+    of: 3,
+    first: { members: FIRST_LOOK, of: 6 },
+  });
+  const view = nowView(clock, asked.progress, asked.first, [], style);
+  expect(view.jobs.length).toBeGreaterThan(0);
+  expect(view.sentence.map((p) => p.text).join('')).toMatch(/starting by/);
+  open();
+  const plan = (await planner.wait(data, six, DEMO_START_MS))!;
+  expect(plan.beds).toHaveLength(3);
+  const after = await ask();
+  expect([after.first, after.progress]).toEqual([null, { state: 'ready', done: 3, of: 3 }]);
 }, 60_000);
 
 test('asked twice for one state it works once; a new state abandons the old work', async () => {

@@ -91,6 +91,8 @@ export interface Begun {
     onBeds?: (beds: PlannedBed[]) => void,
     /** A first choice from a few members, where the night was not worked out before. */
     onFirst?: (plan: NightPlan) => void,
+    /** Told of each bed whose covers have all been looked at. */
+    onLooked?: () => void,
   ): Promise<NightPlan>;
 }
 
@@ -168,7 +170,7 @@ export function begin(e: Evening): Begun {
   return {
     plan,
     beds: roofs.reduce((n, r) => n + r.beds.length, 0),
-    run: async (workers, signal, before = new Map(), onBeds = () => undefined, onFirst) => {
+    run: async (workers, signal, before = new Map(), onBeds = () => undefined, onFirst, onLooked) => {
       const work: Work = {
         inputs,
         roofs,
@@ -179,6 +181,7 @@ export function begin(e: Evening): Begun {
         errorK: plan.errorK,
         worth: plan.worth,
         before,
+        ...(onLooked ? { onLooked } : {}),
         ...(e.airs ? { airs: e.airs } : {}),
         together: e.together ?? 1,
         onSpot: (id, spot) => plan.spots.set(id, spot),

@@ -74,6 +74,10 @@ export async function workOut(
     f.beds.every((b) => b.options.some((o) => o.key === w.before.get(b.bed.id))),
   );
   const toFind = shared.filter((f) => !known.includes(f));
+  const whole = async (f: Found, b: PlannedBed) => {
+    await tryAll(w, f, b);
+    w.onLooked?.();
+  };
   await Promise.all(
     found.map(async (f) => {
       if (known.includes(f)) {
@@ -82,7 +86,7 @@ export async function workOut(
         Object.assign(f, airAgain(w, f, planned.house) ?? planned);
       }
       const first = (b: PlannedBed) => tryOptions(w, f, b, Math.min(FIRST_LOOK, everyone), unknownOf(b));
-      await Promise.all(f.beds.map((b) => (toFind.includes(f) ? first(b) : tryAll(w, f, b))));
+      await Promise.all(f.beds.map((b) => (toFind.includes(f) ? first(b) : whole(f, b))));
     }),
   );
   await choose(all, w);
@@ -90,7 +94,7 @@ export async function workOut(
     await Promise.all(
       toFind.map(async (f) => {
         Object.assign(f, await asPlanned(w, f.roof, f.beds));
-        await Promise.all(f.beds.map((b) => tryAll(w, f, b)));
+        await Promise.all(f.beds.map((b) => whole(f, b)));
       }),
     );
     await choose(all, w);

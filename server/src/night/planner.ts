@@ -252,10 +252,16 @@ export class Planner {
       job.progress.done += beds.length;
       void tell().catch(() => undefined);
     };
-    await begun.run(this.deps.pool, signal, this.last.chosen, onBeds, (first) => {
+    const onFirst = (first: NightPlan) => {
       job.first = first;
       job.progress.first = { members: FIRST_LOOK, of: first.members.length };
-    });
+      job.progress.done = 0;
+    };
+    // from then on they are counted as their covers have been gone through
+    const onLooked = () => {
+      if (job.first) job.progress.done += 1;
+    };
+    await begun.run(this.deps.pool, signal, this.last.chosen, onBeds, onFirst, onLooked);
     await this.deps.onReady?.(plan);
     // a plan that could not be kept is still a plan
     await this.kept
