@@ -69,6 +69,26 @@ test('a third sheet goes on where two leave more to lose than it takes to lay it
   expect(tried(await planned(evening(1, 2)))).toEqual([]);
 });
 
+test('three sheets stay three where the grower has said yes to them, and where they ask for them by themselves', async () => {
+  const { night } = nightAt(NOW, farm).window;
+  const key = 'fleece+fleece+fleece';
+  const said = (verdict: 'accepted' | 'changed') => ({
+    kind: 'decision',
+    id: 'd',
+    atMs: NOW,
+    night,
+    bedId: 'tender',
+    key,
+    verdict,
+  });
+  const bitter = await planned(evening(1, 6, [said('accepted')]));
+  expect(chosen(bitter).tender).toBe(key);
+  // on a mild night nobody would lay them but the one who says so
+  const mild = await planned(evening(MILD, 6, [said('changed')]));
+  expect(chosen(mild)).toEqual({ hardy: 'bare', tender: key });
+  expect(jobsOf(mild, style).flatMap((j) => Object.values(j.planKeys))).toContain(key);
+});
+
 describe('hours in which nobody is there at dusk', () => {
   /** The farm's clock says three; nobody is there from `from` to `to`. */
   const away = async (from: string, to: string) => {

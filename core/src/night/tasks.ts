@@ -9,7 +9,7 @@ import type { Lain } from '../log/apply';
 import { HOUR_MS, type NightWindow } from '../time/farmTime';
 import type { HouseBed, HouseTask } from './house';
 import type { Measured } from './parting';
-import { BARE, coverOptions, optionKey, type CoverOption } from './options';
+import { BARE, coverOptions, optionKey, threeOptions, type CoverOption } from './options';
 import { bedSpec, structureIndex } from './stack';
 
 /** The bed as it stands, nothing touched: covers as they are, openings as they are. */
@@ -188,6 +188,12 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
   const mayTouch = data.farm.schools.touch !== 'hoops';
   let options = i.onlyAsIs ? [] : coverOptions(structure, bed, data.covers, on, Infinity, mayTouch);
   const wanted = i.fixed.get(bed.id);
+  // the grower's word may be of three sheets, which are else looked at only where two leave much to lose
+  const three = (key: string) =>
+    options.length === 0 || options.some((o) => o.key === key)
+      ? []
+      : threeOptions(structure, bed, data.covers, mayTouch).filter((o) => o.key === key);
+  if (wanted !== undefined) options = [...options, ...three(wanted)];
   if (wanted !== undefined && options.some((o) => o.key === wanted)) {
     options = options.filter((o) => o.key === wanted || o.key === optionKey(on) || o.key === BARE);
   }
