@@ -37,6 +37,7 @@ import { frames } from './frames';
 import { largeFarm } from './largeFarm';
 import { longLog } from './longLog';
 import { nights } from './nights';
+import { regret } from './regret';
 import { relay } from './relay';
 import { season } from './season';
 import { whatIf } from './whatIf';
@@ -272,6 +273,7 @@ const PARTS: Record<string, () => unknown> = {
   evening,
   day: () => day(say, root),
   nights: () => nights(say, root),
+  regret: () => regret(say, root),
   season: () => season(say, join(root, 'server', 'dist', 'worker.mjs')),
   relay: () => relay(say),
   frames: () => frames(say),

@@ -2,15 +2,9 @@
 import {
   applyAll,
   ensemble,
-  evaluateNew,
-  joinOutcomes,
   NOTHING_LAIN,
-  splitTask,
   type Bed,
-  type BedTask,
   type Cover,
-  type HouseOutcome,
-  type OptionOutcome,
   type Planting,
   type Structure,
   type WeatherEntry,
@@ -23,14 +17,11 @@ import {
   severalNights,
   type KeptAir,
   type NightPlan,
-  type Workers,
 } from '@fogata/core/planning';
 import { trueHours } from '@fogata/core/standins';
-import { createHash } from 'node:crypto';
 import { setMaxListeners } from 'node:events';
-import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import { Piscina } from 'piscina';
+import { startThreads } from './threads';
 
 const HOUSES = 5;
 const BEDS = 6;
@@ -38,7 +29,7 @@ const MEMBERS = 30;
 const NIGHTS = 5;
 const HOUR = 3_600_000;
 const at = (text: string) => Date.parse(`${text}:00Z`);
-const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
+export const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
 const world = {
   seed: 42,
   site,
@@ -55,7 +46,7 @@ const world = {
 };
 const NOW = at('2027-01-14T14:30');
 
-const structures = Array.from({ length: HOUSES }, (_, h): Structure => ({
+export const structures = Array.from({ length: HOUSES }, (_, h): Structure => ({
   id: `h${h}`,
   name: `House ${h}`,
   kind: 'house',
@@ -70,7 +61,7 @@ const structures = Array.from({ length: HOUSES }, (_, h): Structure => ({
   ventAreaM2: 10,
   order: h,
 }));
-const beds = structures.flatMap((s, h) =>
+export const beds = structures.flatMap((s, h) =>
   Array.from({ length: BEDS }, (_, n): Bed => ({
     id: `b${h}-${n}`,
     structureId: s.id,
@@ -87,7 +78,7 @@ const beds = structures.flatMap((s, h) =>
   })),
 );
 const CROPS = ['lettuce-leaf', 'spinach', 'pak-choi', 'rocket', 'mache', 'chard'];
-const plantings = beds.map((b, i): Planting => ({
+export const plantings = beds.map((b, i): Planting => ({
   id: `p-${b.id}`,
   bedId: b.id,
   crop: CROPS[i % CROPS.length]!,
@@ -100,7 +91,7 @@ const plantings = beds.map((b, i): Planting => ({
   aim: 'grow',
   note: '',
 }));
-const cover = (
+export const cover = (
   id: string,
   material: Cover['material'],
   count: number,
@@ -124,14 +115,14 @@ const covers = [
   cover('blanket', 'frost-blanket', 6, 'hoops', 9),
   cover('flat', 'fleece-17', 8, 'flat', 4),
 ];
-const farm = {
+export const farm = {
   ...site,
   timeZone: 'Europe/Madrid',
   hourlyRate: 12,
   hands: 3,
   schools: { uncover: 'thaw' as const, touch: 'both' as const },
 };
-const style = {
+export const style = {
   units: { temperature: 'C' as const, length: 'm' as const, clock: 24 as const },
   currency: '€',
   hours: 24 as const,
@@ -171,39 +162,6 @@ function tonight(nowMs: number, state: NightPlan['state'], airs: Map<string, Kep
     beliefs: new Map(),
     airs,
   });
-}
-
-const nameOf = (work: unknown) => createHash('sha1').update(JSON.stringify(work)).digest('hex');
-
-/** Threads as the server has them; `held` remembers equal work, as its pool does. */
-function startThreads(file: string, held: Map<string, Promise<unknown>> | null) {
-  const threads = Math.min(4, availableParallelism());
-  const pool = new Piscina({ filename: file, minThreads: threads, maxThreads: threads });
-  const run = <T>(name: string, task: unknown, signal: AbortSignal) =>
-    pool.run(task, { name, signal }) as Promise<T>;
-  const workers: Workers = {
-    house: (task, signal) => {
-      const name = nameOf(task);
-      const found = (held?.get(name) as Promise<HouseOutcome> | undefined) ?? run('house', task, signal);
-      held?.set(name, found);
-      return found;
-    },
-    evaluate: (task, under, signal) => {
-      const all = async (some: BedTask) => {
-        const parts = splitTask(some, threads).map((t) => run<OptionOutcome[]>('evaluate', t, signal));
-        return joinOutcomes(some, await Promise.all(parts));
-      };
-      if (!held) return all(task);
-      const bed = under + nameOf({ ...task, given: null, initial: null, options: null });
-      const named = new Map(task.options.map((o) => [o, bed + nameOf(o)] as const));
-      return evaluateNew(task, (o) => named.get(o)!, held, all);
-    },
-    due: (work, _under, signal) => run('due', work, signal),
-    lift: (work, _under, signal) => run('lift', work, signal),
-    solve: (task, signal) => run('solve', task, signal),
-    nameOf,
-  };
-  return { workers, close: () => pool.destroy() };
 }
 
 /** How soon there is a first answer, the whole, and the whole again after a sheet was laid as told. */
