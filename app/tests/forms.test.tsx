@@ -1,13 +1,14 @@
 /** Forms in steps: what each part says while it is shut is what it holds. */
 import type { Farm } from '@fogata/contract';
 import type { Cover } from '@fogata/core';
-import { fireEvent, render, screen } from '@testing-library/react-native';
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { SheetFields } from '../src/components/plan/SheetFields';
 import { SettingsScreen } from '../src/screens/SettingsScreen';
 import { format as mockFormat } from './kit';
 
 let mockPart: string | undefined;
 const mockSave = jest.fn();
+let mockRefuse: (patch: object) => void;
 const mockFarm = {
   name: 'Rescoldo',
   timeZone: 'Europe/Madrid',
@@ -23,7 +24,10 @@ const mockFarm = {
 } as unknown as Farm;
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/data/useSaveFarm', () => ({
-  useSaveFarm: () => ({ farm: mockFarm, save: mockSave, problem: null }),
+  useSaveFarm: (onRefused?: (patch: object) => void) => {
+    if (onRefused) mockRefuse = onRefused;
+    return { farm: mockFarm, save: mockSave, problem: null };
+  },
 }));
 jest.mock('../src/data/hooks', () => ({
   useFarm: () => ({ data: { farm: mockFarm, clock: { nowMs: 0 } } }),
@@ -76,6 +80,16 @@ test('settings open at the part that a link names, and say in a line what the ot
     { schools: { ...mockFarm.schools, uncover: 'thaw' } },
     'When to uncover',
   );
+});
+
+test('a setting that is refused after its part was shut has it opened again', () => {
+  mockPart = 'schools';
+  render(<SettingsScreen />);
+  act(() => mockRefuse({ hands: 99 }));
+  expect(screen.getByText('People who cover in the evening')).toBeTruthy();
+  act(() => mockRefuse({ timeZone: 'Nowhere', name: 'Rescoldo' }));
+  expect(screen.getByTestId('step-hands')).toHaveTextContent(/two people/);
+  expect(screen.getByDisplayValue('Europe/Madrid')).toBeTruthy();
 });
 
 test('a link to a part that there is not opens the first', () => {

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { patchFarm, useFarm } from './hooks';
 import { offerUndo } from './undo';
 
-export function useSaveFarm() {
+/** `onRefused` is told what was to be changed and was not. */
+export function useSaveFarm(onRefused?: (patch: FarmPatch) => void) {
   const { data } = useFarm();
   const [problem, setProblem] = useState<string | null>(null);
   const farm = data?.farm;
@@ -14,7 +15,10 @@ export function useSaveFarm() {
     const before = Object.fromEntries(Object.keys(patch).map((k) => [k, farm[k as keyof Farm]])) as FarmPatch;
     patchFarm(patch)
       .then(() => offerUndo(`${label}: changed`, async () => void (await patchFarm(before))))
-      .catch((e: Error) => setProblem(e.message));
+      .catch((e: Error) => {
+        setProblem(e.message);
+        onRefused?.(patch);
+      });
   };
   return { farm, save, problem, setProblem };
 }

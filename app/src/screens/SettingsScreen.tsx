@@ -25,6 +25,17 @@ const THEMES: Record<Farm['theme'], string> = {
   night: 'night theme',
 };
 
+/** Where something is changed; what is not named here is the farm's own. */
+const PART_OF: Partial<Record<keyof Farm, StepId>> = {
+  units: 'measures',
+  theme: 'measures',
+  schools: 'schools',
+  hands: 'hands',
+  hourlyRate: 'hands',
+  away: 'hands',
+  messages: 'messages',
+};
+
 /** What each part says while it is shut. */
 export function saidOf(farm: Farm): Record<StepId, string> {
   const { units, schools } = farm;
@@ -38,10 +49,13 @@ export function saidOf(farm: Farm): Record<StepId, string> {
 }
 
 export function SettingsScreen() {
-  const { farm, save, problem } = useSaveFarm();
   // a link may open the part that it is about
   const { part } = useLocalSearchParams<{ part?: string }>();
   const [step, setStep] = useState<StepId | null>(STEPS.find((s) => s === part) ?? 'measures');
+  // what was not accepted may be in a part that was shut since
+  const { farm, save, problem } = useSaveFarm((patch) =>
+    setStep(PART_OF[Object.keys(patch)[0] as keyof Farm] ?? 'farm'),
+  );
   const said = farm ? saidOf(farm) : null;
   return (
     <Page testID="settings" width={FORM_WIDTH}>

@@ -14,8 +14,7 @@ import type { Context, Moment } from '../context';
 import { readMeta, writeMeta } from '../farm/store';
 import { OUTSIDE } from '../night/spots';
 import { parseBody, Problem } from '../problem';
-import { calendarOf } from '../season/calendar';
-import { yearsJobs } from '../season/views';
+import { seasonCalendar } from '../season/calendar';
 import { pollOnce, pollState, setPoll } from '../sources/poll';
 import { takeFeed, takeTemperatures } from '../sources/take';
 
@@ -92,8 +91,7 @@ export function feedRoutes(ctx: Context): Router {
     const { key } = req.query;
     if (!(await holds(CALENDAR, typeof key === 'string' ? key : undefined)))
       throw new Problem(401, 'No key', 'key: expected the one of the address that was made in the settings');
-    const { data, nowMs } = await ctx.standing(false);
-    res.type('text/calendar').send(calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowMs), nowMs));
+    res.type('text/calendar').send(await seasonCalendar(ctx));
   });
 
   router.put('/feeds/poll', async (req, res) => {

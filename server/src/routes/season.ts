@@ -6,14 +6,14 @@ import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
 import { notFound, parseBody, Problem } from '../problem';
-import { calendarOf } from '../season/calendar';
+import { seasonCalendar } from '../season/calendar';
 import { countersView } from '../season/counters';
 import { storyOf } from '../season/story';
 import { compareView } from '../relay/compare';
 import { mendView } from '../relay/mend';
 import { needView } from '../relay/need';
 import { takeClimate } from '../season/climateFile';
-import { cropView, farmCrop, seasonView, yearsJobs } from '../season/views';
+import { cropView, farmCrop, seasonView } from '../season/views';
 
 const needSchema = z
   .object({
@@ -58,9 +58,8 @@ export function seasonRoutes(ctx: Context): Router {
   });
 
   router.get('/season.ics', async (_req, res) => {
-    const { data, nowMs } = await ctx.standing(false);
     res.setHeader('Content-Disposition', 'attachment; filename="season.ics"');
-    res.type('text/calendar').send(calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowMs), nowMs));
+    res.type('text/calendar').send(await seasonCalendar(ctx));
   });
 
   router.get('/season/:crop', async (req, res) => {

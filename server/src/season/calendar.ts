@@ -1,18 +1,68 @@
-/** The season's jobs as iCalendar (RFC 5545): whole days, named as the app names them, each the same event when it is read again. */
-import { jobTitle, type SeasonJob } from '@fogata/contract';
+/**
+ * The season's jobs and the weeks of shade cloth as iCalendar (RFC 5545): whole days, named as the app names them, each the same event when it is read
+ * again. Contract: `calendarOf` is pure; `seasonCalendar` gives what is known of the coming year, and the shade once it has been looked for.
+ */
+import { jobTitle, type SeasonJob, type ShadeRow } from '@fogata/contract';
+import { addDays } from '@fogata/core';
 import { createEvents, type DateArray } from 'ics';
+import type { Context } from '../context';
+import { shadeView } from '../day/shadeView';
+import { yearsJobs } from './views';
 
 const dayOf = (date: string) => date.split('-').map(Number) as DateArray;
-const after = (date: string) => new Date(Date.parse(date) + 86_400_000).toISOString().slice(0, 10);
 
-export function calendarOf(farmName: string, jobs: readonly SeasonJob[], nowMs: number): string {
+interface Day {
+  uid: string;
+  title: string;
+  description: string;
+  date: string;
+}
+
+const jobDay = (j: SeasonJob): Day => ({
+  uid: `${j.plantingId}.${j.step}@fogata`,
+  title: jobTitle(j),
+  description: `${j.place}, ${j.bed}: ${Number(j.metres.toFixed(1))} m in ${j.rows} rows`,
+  date: j.date,
+});
+
+/**
+ * Cloth goes on at the first day of a span unless it is on, and comes off the day after its last. A span is called by its place in its house's year: when it
+ * begins moves a little with what stands there.
+ */
+function shadeDays(rows: readonly ShadeRow[], today: string): Day[] {
+  const seen = new Map<string, number>();
+  return rows.flatMap(({ structureId, name, what, from, to, isOn, why }) => {
+    if (what === 'off' || !from || !to) return [];
+    const year = `shade.${structureId}.${from.slice(0, 4)}`;
+    const n = (seen.get(year) ?? 0) + 1;
+    seen.set(year, n);
+    const description = why
+      ? `For the ${why.crop}: else too hot on a warm bright day, with everything open`
+      : '';
+    const day = (act: 'on' | 'off', date: string): Day => ({
+      uid: `${year}.${n}.${act}@fogata`,
+      title: `Shade cloth ${act}: ${name}`,
+      description: act === 'on' ? description : '',
+      date,
+    });
+    const off = day('off', addDays(to, 1));
+    return isOn && from <= today ? [off] : [day('on', from), off];
+  });
+}
+
+export function calendarOf(
+  farmName: string,
+  jobs: readonly SeasonJob[],
+  shade: readonly ShadeRow[],
+  today: string,
+  nowMs: number,
+): string {
+  const days = [...jobs.map(jobDay), ...shadeDays(shade, today)];
   const { value, error } = createEvents(
-    jobs.map((j) => ({
-      uid: `${j.plantingId}.${j.step}@fogata`,
-      title: jobTitle(j),
-      description: `${j.place}, ${j.bed}: ${Number(j.metres.toFixed(1))} m in ${j.rows} rows`,
-      start: dayOf(j.date),
-      end: dayOf(after(j.date)),
+    days.map(({ date, ...event }) => ({
+      ...event,
+      start: dayOf(date),
+      end: dayOf(addDays(date, 1)),
       created: nowMs,
       lastModified: nowMs,
       busyStatus: 'FREE' as const,
@@ -22,4 +72,10 @@ export function calendarOf(farmName: string, jobs: readonly SeasonJob[], nowMs: 
   );
   if (error) throw error;
   return value ?? '';
+}
+
+export async function seasonCalendar(ctx: Context): Promise<string> {
+  const { data, nowMs } = await ctx.standing(false);
+  const { rows, today } = await shadeView(ctx);
+  return calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowMs), rows, today, nowMs);
 }
