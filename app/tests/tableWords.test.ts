@@ -249,6 +249,7 @@ describe('counters and water', () => {
     uneven: false,
     bank: null,
     held: false,
+    rough: false,
     feed: null,
     crops: ['rocket'],
     kind: 'bed',
@@ -288,6 +289,8 @@ describe('counters and water', () => {
       '12 min of its lines, for their poor end',
     );
     expect(words({ held: true })).toContain('Held back, as you said');
+    expect(words({ rough: true })).toContain('Roughly, by its cover alone');
+    expect(words({})).not.toContain('oughly');
     expect(feedWords(3, { length: 'ft' })).toContain('0.98 oz/100 ft² of nitrogen');
     expect(feedWords(3, { length: 'm' })).toBe(
       '3.0 g/m² of nitrogen: 50 g/m² of a feed that has 6 in a hundred',

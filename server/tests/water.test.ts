@@ -37,6 +37,21 @@ test('every bed in which something stands has its balance; in January little is 
   expect((await rowOf('n1')).since).toBe('2026-12-22');
 });
 
+test('beds whose hours under their covers are not there yet go by the cover and are marked; the open is not', async () => {
+  expect((await water()).rows.filter((r) => r.rough)).toEqual([]);
+  const { waters } = s.context;
+  const wait = jest
+    .spyOn(waters, 'wait')
+    .mockImplementation((tasks) => Promise.resolve(tasks.map(() => null)));
+  const { rows } = await water();
+  wait.mockRestore();
+  const rough = rows.filter((r) => r.rough).map((r) => r.place);
+  expect(rough).toContain('North house');
+  expect(rows.find((r) => r.bedId === 'o1')!.rough).toBe(false);
+  for (const r of rows) expect(r.usedMm).toBeLessThan(3);
+  expect((await water()).rows.filter((r) => r.rough)).toEqual([]);
+});
+
 test('what a finger found dry wants water, and gets none into three nights of frost', async () => {
   await note({ kind: 'soil', bedId: 'o1', feel: 'dry' }).expect(201);
   const row = await rowOf('o1');

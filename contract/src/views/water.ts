@@ -29,6 +29,8 @@ export const waterRow = z.object({
   uneven: z.boolean(),
   /** Before tomorrow's frost: what watering today is worth to the leaf that night, K, and whether this farm does it; null where it is no day for it. */
   bank: z.object({ worthK: z.number(), does: z.boolean() }).nullable(),
+  /** Reckoned by its cover alone, until its hours under its layers are there. */
+  rough: z.boolean(),
   /** Held back on purpose. */
   held: z.boolean(),
   /** Nitrogen that it lacks by now, g/m², and when it was last fed; null where it lacks none. */

@@ -6,7 +6,6 @@
  */
 import { HOUR_MS } from '../time/farmTime';
 import type { HouseOutcome } from './house';
-import { optionKey } from './options';
 import type { Found, PlannedBed, Work } from './planned';
 
 /** What may part two airs that are taken for one, K: far under what the model can tell. */
@@ -30,8 +29,9 @@ export interface KeptAir {
 
 const startsOf = (w: Work, house: HouseOutcome): string => w.pool.nameOf(house.beds.map((b) => b.initial));
 
-/** @example fewKey({ bed: { id: 'b' }, on: [] }) // 'b bare' */
-export const fewKey = (b: Pick<PlannedBed, 'bed' | 'on'>): string => `${b.bed.id} ${optionKey(b.on)}`;
+/** One name for a bed as it stands, with all that its outcomes come of but the air and the weather. */
+export const fewKey = (w: Work, b: PlannedBed): string =>
+  `${b.bed.id} ${w.pool.nameOf([b.asIsSpec, b.belief, b.placeK, b.partedK])}`;
 
 const fewOf = (w: Work, b: PlannedBed) =>
   b.outcome.options.filter((o) => o.minLeafC.length < w.inputs.members.length);
@@ -42,7 +42,7 @@ export function keepAir(w: Work, f: Found, lookedIn: LookedIn): void {
     chosen: f.beds.map((b) => `${b.bed.id} ${b.chosen}`).join(),
     starts: startsOf(w, f.house),
     late: new Map(f.beds.flatMap((b) => (b.lateAtMs === null ? [] : [[b.bed.id, b.lateAtMs] as const]))),
-    lookedIn: { ...lookedIn, few: new Map(f.beds.map((b) => [fewKey(b), fewOf(w, b)])) },
+    lookedIn: { ...lookedIn, few: new Map(f.beds.map((b) => [fewKey(w, b), fewOf(w, b)])) },
     ended: f.house,
   });
 }

@@ -89,7 +89,7 @@ export async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
   take(
     w,
     b,
-    (f.few?.get(fewKey(b)) ?? []).filter((o) => unknownOf(b).some((x) => x.key === o.key)),
+    (f.few?.get(fewKey(w, b)) ?? []).filter((o) => unknownOf(b).some((x) => x.key === o.key)),
   );
   await tryOptions(w, f, b, FIRST_LOOK, unknownOf(b));
 }

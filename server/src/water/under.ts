@@ -1,5 +1,5 @@
 /**
- * Days of water under each bed's own layers. Contract: `underOf` gives them by bed, of the days that were and those that are said, covers and openings as the log has them;
+ * Days of water under each bed's own layers. Contract: `underOf` gives them by bed, and of which beds a part is missing, of the days that were and those that are said, covers and openings as the log has them;
  * a bed in the open that bore no sheet in that time has none: its weather is the weather. What was until last midnight is worked out once a day.
  */
 import { standingIn, type Bed, type Structure, type WeatherEntry } from '@fogata/core';
@@ -20,6 +20,13 @@ export interface WaterHours {
   today: string;
   dateOf: (ms: number) => string;
   deepC: number;
+}
+
+export interface UnderLayers {
+  /** By bed and date. */
+  days: Map<string, Map<string, WaterDay>>;
+  /** Beds under layers of which a part is not there: it failed, or is being run. */
+  missing: Set<string>;
 }
 
 /** Beds under one air. */
@@ -47,10 +54,11 @@ export async function underOf(
   ctx: Context,
   m: Moment,
   { hours, today, dateOf, deepC }: WaterHours,
-): Promise<Map<string, Map<string, WaterDay>>> {
+): Promise<UnderLayers> {
   const out = new Map<string, Map<string, WaterDay>>();
+  const missing = new Set<string>();
   const first = hours.find((e) => dateOf(msOf(e)) === today);
-  if (!first) return out;
+  if (!first) return { days: out, missing };
   const { latitude, longitude, elevationM, timeZone } = m.data.farm;
   const [startMs, midnightMs, farMs] = [msOf(hours[0]!), msOf(first), m.nowMs + FAR_MS];
   const roofs = roofsOf(m, today, startMs, farMs);
@@ -80,8 +88,12 @@ export async function underOf(
     farMs,
     was,
   );
+  for (const part of [was, comes])
+    part.forEach((answer, r) => {
+      if (answer === null) for (const { id } of roofs[r]!.beds) missing.add(id);
+    });
   for (const answer of [...was, ...comes])
     for (const { id, days } of answer?.beds ?? [])
       out.set(id, new Map([...(out.get(id) ?? []), ...days.map((d) => [d.date, d] as const)]));
-  return out;
+  return { days: out, missing };
 }

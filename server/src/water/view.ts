@@ -215,7 +215,7 @@ export async function waterView(ctx: Context): Promise<WaterView> {
   };
   const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
   const { deepC } = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
-  const layers = await underOf(ctx, m, {
+  const { days: layers, missing } = await underOf(ctx, m, {
     hours: [...past.hours, ...hours.filter((e) => Date.parse(e.time) > fromMs)],
     today,
     dateOf: (ms) => localDate(ms, farm.timeZone),
@@ -241,6 +241,7 @@ export async function waterView(ctx: Context): Promise<WaterView> {
           crops: [...new Set(stands.map((p) => cropOf(p).name))],
           since: own.at(-1)?.date ?? null,
           held: farm.holdBack.includes(bed.id),
+          rough: missing.has(bed.id),
           uneven: (farm.drip?.uneven ?? 0) > 0,
         };
         const now = days.coming[0] ?? days.past.at(-1);

@@ -127,6 +127,7 @@ export function rowWords(
     out.push(
       `lacks ${format.rain(r.lacksMm)} of full, wants water at ${format.rain(r.wantsMm)}; uses ${format.rain(r.usedMm)} a day`,
     );
+  if (r.rough) out.push('roughly, by its cover alone: its hours under it are not worked out yet');
   out.push(
     r.since === null
       ? 'nobody has said when it was watered: feel it once'
