@@ -74,4 +74,8 @@ test('of two that are alike the first stays; one that is better in one thing and
       { ...a, key: 'b', byMin: 10 },
     ]),
   ).toEqual(['a']);
+  // late for nothing is still late
+  const late = { ...a, key: 'b', byMin: 90, lateAtMs: 5_400_000 };
+  expect(keys([{ ...a, byMin: 60 }, late])).toEqual(['a', 'b']);
+  expect(keys([late, { ...late, key: 'c', lateAtMs: 7_200_000, byMin: 120 }])).toEqual(['b', 'c']);
 });

@@ -110,7 +110,7 @@ export function changeMinutes(
 
 /**
  * Of a bed's options those that no other one makes useless: one that costs no more, takes no more of any sheet and no more minutes, and has them to be done no
- * sooner. Whatever the other beds bear, the other one can stand in its place: what is left holds a best choice. Of two alike the first stays.
+ * sooner, in time or by the same late hour. Whatever the other beds bear, the other one can stand in its place: what is left holds a best choice. Of two alike the first stays.
  * @example undominated([{ key: 'a', loss: 2, minutes: 0, pieces: {} }, { key: 'b', loss: 3, minutes: 5, pieces: { s: 1 } }], 12).map((o) => o.key) // ['a']
  */
 export function undominated(options: readonly PricedOption[], ratePerHour: number): PricedOption[] {
@@ -118,6 +118,8 @@ export function undominated(options: readonly PricedOption[], ratePerHour: numbe
   const beats = (x: (typeof all)[number], y: (typeof all)[number]) =>
     x.cost <= y.cost &&
     x.o.minutes <= y.o.minutes &&
+    // what is late is never taken for what is in time, nor one hour of being late for another
+    (x.o.lateAtMs === undefined || x.o.lateAtMs === y.o.lateAtMs) &&
     (x.o.minutes === 0 || (x.o.byMin ?? Infinity) >= (y.o.byMin ?? Infinity)) &&
     Object.entries(x.o.pieces).every(([id, n]) => n <= (y.o.pieces[id] ?? 0));
   return all
