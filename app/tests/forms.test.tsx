@@ -3,6 +3,7 @@ import type { Farm } from '@fogata/contract';
 import type { Cover } from '@fogata/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { SheetFields } from '../src/components/plan/SheetFields';
+import { PacketFields } from '../src/components/seeds/PacketFields';
 import { SettingsScreen } from '../src/screens/SettingsScreen';
 import { format as mockFormat } from './kit';
 
@@ -64,6 +65,36 @@ test('a cover’s form says of each part what it holds, and opens the one that i
   expect(screen.getByTestId('step-what')).toHaveTextContent(/fleece 30, worn/);
   fireEvent.press(screen.getByRole('radio', { name: 'laid on the crop' }));
   expect(change).toHaveBeenCalledWith({ use: 'flat' });
+});
+
+test('a packet’s form says of each part what was typed, and that the rest is as the book has it', () => {
+  const set = jest.fn();
+  const typed = {
+    crop: 'spinach',
+    name: 'Vara Larga',
+    days: 45,
+    germination: 88,
+    seedsPerGram: null,
+    spacingM: null,
+    depthMm: null,
+    year: 2027,
+    holds: 'grams' as const,
+    grams: null,
+    seeds: null,
+  };
+  const { rerender } = render(<PacketFields typed={typed} set={set} year={2027} />);
+  expect(screen.getByTestId('step-says')).toHaveTextContent(/45 days to harvest, 88 of 100 come up/);
+  expect(screen.getByTestId('step-holds')).toHaveTextContent(/of 2027, nobody has said how much/);
+  fireEvent.press(screen.getByTestId('step-holds'));
+  expect(screen.getByTestId('step-what')).toHaveTextContent(/spinach Vara Larga/);
+  fireEvent.press(screen.getByRole('radio', { name: 'number of seeds' }));
+  expect(set).toHaveBeenCalledWith({ holds: 'seeds' });
+  rerender(
+    <PacketFields typed={{ ...typed, days: null, germination: null, grams: 12 }} set={set} year={2027} />,
+  );
+  expect(screen.getByTestId('step-says')).toHaveTextContent(/nothing other than the book/);
+  fireEvent.press(screen.getByTestId('step-says'));
+  expect(screen.getByTestId('step-holds')).toHaveTextContent(/12 g, of 2027/);
 });
 
 test('settings open at the part that a link names, and say in a line what the others are', () => {

@@ -15,8 +15,11 @@ test('a packet typed in becomes a cultivar with its seed, and all of it is taken
   await page.getByTestId('crop-search').fill('leek');
   await page.getByRole('radio', { name: 'leeks' }).click();
   await page.getByTestId('packet-name').fill('Vara Larga');
+  await page.getByTestId('step-says').click();
   await page.getByTestId('packet-days').getByRole('button', { name: /up 10/ }).click();
   await expect(page.getByTestId('packet-means')).toContainText('To the first picking');
+  await page.getByTestId('step-holds').click();
+  await expect(page.getByTestId('step-what')).toContainText('leeks Vara Larga');
   await page.getByTestId('packet-grams').getByRole('button', { name: /up 1$/ }).click();
   await glovesFit(page);
   await page.getByTestId('save-packet').click();

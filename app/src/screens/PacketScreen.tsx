@@ -1,27 +1,16 @@
 /** A packet typed in. It answers: what does the packet say, and what does that mean here? */
 import { api, call } from '@fogata/contract/client';
 import type { SeedRow } from '@fogata/contract';
-import {
-  CROPS,
-  cropById,
-  figureById,
-  packetFigures,
-  type Cultivar,
-  type Figures,
-  type Packet,
-  type SeedLot,
-} from '@fogata/core';
-import { packetDays } from '@fogata/core/season';
+import { cropById, figureById, packetFigures, type Cultivar, type Figures, type SeedLot } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { PacketFields, packetOf, type Typed } from '../components/seeds/PacketFields';
 import { figureName, figureText } from '../components/seeds/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
-import { CropChoice } from '../components/ui/CropChoice';
-import { NoteField } from '../components/ui/Field';
-import { Amount, Choose, Metres } from '../components/ui/Fields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
+import { FORM_WIDTH } from '../components/ui/Steps';
 import { PartTitle, Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
 import { useFormat } from '../data/format';
@@ -29,28 +18,6 @@ import { change, useFarm, useSeeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
-
-interface Typed {
-  crop: string;
-  name: string;
-  days: number | null;
-  germination: number | null;
-  seedsPerGram: number | null;
-  spacingM: number | null;
-  depthMm: number | null;
-  year: number;
-  holds: 'grams' | 'seeds';
-  grams: number | null;
-  seeds: number | null;
-}
-
-const packetOf = (t: Typed): Packet => ({
-  daysToHarvest: t.days,
-  germination: t.germination === null ? null : t.germination / 100,
-  seedsPerGram: t.seedsPerGram,
-  spacingM: t.spacingM,
-  depthMm: t.depthMm,
-});
 
 /** What the packet says other than the book, in the farm's units. */
 function Meaning({ typed, figures }: { typed: Typed; figures: Figures }) {
@@ -152,123 +119,13 @@ function Form({ rows, year, nowMs }: { rows: readonly SeedRow[]; year: number; n
     }
   };
   return (
-    <Page testID="packet">
+    <Page testID="packet" width={FORM_WIDTH}>
       <TopLine back="Seed" />
       <Text kind="title" heading={1}>
         What stands on the packet?
       </Text>
       <View style={{ gap: 16, paddingTop: 8 }}>
-        <CropChoice
-          crops={CROPS}
-          value={t.crop}
-          onChange={(id) => set({ crop: id, days: null, seedsPerGram: null, spacingM: null, depthMm: null })}
-        />
-        <NoteField
-          label="Cultivar"
-          value={t.name}
-          onChange={(name) => set({ name })}
-          placeholder="Brasa Verde"
-          testID="packet-name"
-        />
-        <Text kind="small" tone="quiet">
-          Only what the packet says: the rest stays as the book has it.
-        </Text>
-        <Amount
-          label="Days to harvest"
-          value={t.days}
-          onChange={(days) => set({ days })}
-          unit="days"
-          step={1}
-          bigStep={10}
-          min={10}
-          max={400}
-          start={Math.round(packetDays(crop))}
-          testID="packet-days"
-        />
-        {crop.sowing ? (
-          <>
-            <Amount
-              label="Of a hundred seeds, so many come up"
-              value={t.germination}
-              onChange={(germination) => set({ germination })}
-              unit="of 100"
-              step={1}
-              bigStep={10}
-              min={1}
-              max={100}
-              start={Math.round(100 * crop.sowing.germination)}
-              testID="packet-germination"
-            />
-            <Amount
-              label="Seeds in a gram"
-              value={t.seedsPerGram}
-              onChange={(seedsPerGram) => set({ seedsPerGram })}
-              unit="a gram"
-              step={10}
-              bigStep={100}
-              min={1}
-              max={50_000}
-              start={Math.round(1000 / crop.sowing.seedMg)}
-            />
-          </>
-        ) : null}
-        <Metres
-          label="From plant to plant"
-          value={t.spacingM ?? crop.spacingM}
-          onChange={(spacingM) => set({ spacingM })}
-          step={0.01}
-          bigStep={0.1}
-          min={0.01}
-          max={3}
-        />
-        <PartTitle>What is in it</PartTitle>
-        <Amount
-          label="Of the year"
-          value={t.year}
-          onChange={(y) => set({ year: y })}
-          unit=""
-          step={1}
-          bigStep={5}
-          min={1980}
-          max={year + 1}
-          testID="packet-year"
-        />
-        <Choose
-          label="It holds so much, by"
-          value={t.holds}
-          options={[
-            { value: 'grams', label: 'weight' },
-            { value: 'seeds', label: 'number of seeds' },
-          ]}
-          onChange={(holds) => set({ holds })}
-        />
-        {t.holds === 'grams' ? (
-          <Amount
-            label="Weight"
-            value={t.grams}
-            onChange={(grams) => set({ grams })}
-            unit="g"
-            step={1}
-            bigStep={25}
-            digits={1}
-            min={0}
-            max={100_000}
-            start={10}
-            testID="packet-grams"
-          />
-        ) : (
-          <Amount
-            label="Seeds"
-            value={t.seeds}
-            onChange={(seeds) => set({ seeds })}
-            unit="seeds"
-            step={50}
-            bigStep={1000}
-            min={0}
-            max={10_000_000}
-            start={500}
-          />
-        )}
+        <PacketFields typed={t} set={set} year={year} />
         <Meaning typed={t} figures={figures} />
         {problem ? <Problem>{problem}</Problem> : null}
         <Button
