@@ -84,6 +84,8 @@ export async function workOut(
         lateAgain(w, f);
         const planned = await asPlanned(w, f.roof, f.beds, w.before);
         Object.assign(f, airAgain(w, f, planned.house) ?? planned);
+        // options are priced as laid in time
+        for (const b of f.beds) b.lateAtMs = null;
       }
       const first = (b: PlannedBed) => tryOptions(w, f, b, Math.min(FIRST_LOOK, everyone), unknownOf(b));
       await Promise.all(f.beds.map((b) => (toFind.includes(f) ? first(b) : whole(f, b))));
