@@ -32,7 +32,10 @@ function normals(seed: number): () => number {
   };
 }
 
-/** A normal number's place in a shape of quantiles; beyond its ends as steep as there. */
+/**
+ * A normal number's place in a shape of quantiles; beyond its ends as steep as there.
+ * @example shaped(0, Float64Array.from({ length: 200 }, (_, i) => i)) > 0 // true
+ */
 export function shaped(z: number, shape: Float64Array): number {
   const at = normalBelow(z) * QUANTILES - 0.5;
   const i = Math.min(QUANTILES - 2, Math.max(0, Math.floor(at)));

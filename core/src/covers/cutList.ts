@@ -227,7 +227,10 @@ function boundOf(needs: readonly CutNeed[], left: readonly number[], rolls: read
   }, 0);
 }
 
-/** What has to be bought for sheets that no roll serves: metres of cloth at least as wide as their shorter side. */
+/**
+ * What has to be bought for sheets that no roll serves: metres of cloth at least as wide as their shorter side.
+ * @example orderFor([{ widthM: 2, lengthM: 24, count: 2 }, { widthM: 10, lengthM: 2, count: 1 }]) // [{ widthM: 2, lengthM: 58, sheets: 3 }]
+ */
 export function orderFor(missing: CutPlan['missing']): { widthM: number; lengthM: number; sheets: number }[] {
   const byWidth = new Map<number, { lengthM: number; sheets: number }>();
   for (const m of missing) {

@@ -65,5 +65,6 @@ export function failShare(
   return each.reduce((s, p) => s + p, 0) / each.length;
 }
 
+/** @example withoutExposed([aCover()], { kind: 'house' }).length // 1 */
 export const withoutExposed = (covers: readonly Cover[], structure: Pick<Structure, 'kind'>): Cover[] =>
   covers.filter((c) => !isExposed(c, structure));

@@ -50,7 +50,10 @@ export function turnsOf(site: Site, fromMs: number, toMs: number): Turn[] {
 const BEFORE_RISE_MS = HOUR_MS;
 const AFTER_SET_MS = 2 * HOUR_MS;
 
-/** The full hours of a span at which somebody is there, and the moments at which they come. */
+/**
+ * The full hours of a span at which somebody is there, and the moments at which they come.
+ * @example hoursThere({ there: [{ fromMs: 1_800_000, toMs: 9_000_000 }] }, [], 0, 7_200_000) // [1800000, 3600000, 7200000]
+ */
 export function hoursThere(limits: Limits, turns: readonly Turn[], fromMs: number, toMs: number): number[] {
   const there =
     limits.there ??

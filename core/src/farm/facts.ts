@@ -65,7 +65,10 @@ export function sheetOf(
   return cover && asUsed(cover, of.use ?? cover.use);
 }
 
-/** The covers on a bed, as they are in stock; one that is no longer in stock is left out. */
+/**
+ * The covers on a bed, as they are in stock; one that is no longer in stock is left out.
+ * @example coversOn({ onBed: new Map([['b', [{ coverId: 'a' }, { coverId: 'sold' }]]]) }, 'b', [aCover()]).map((c) => c.id) // ['a']
+ */
 export function coversOn(state: Lain, bedId: string, stock: readonly Cover[]): Cover[] {
   return (state.onBed.get(bedId) ?? []).flatMap((c) => sheetOf(c, stock) ?? []);
 }

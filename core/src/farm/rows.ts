@@ -17,6 +17,7 @@ function together(a: Planting, b: Planting): boolean {
   return a.plantedOn < ends(b) && b.plantedOn < ends(a);
 }
 
+/** @example sharedRows({ id: 'x', bedId: 'b', fromRow: 1, toRow: 2, lengthM: 10, plantedOn: '2027-01-01', clearedOn: null }, [{ id: 'y', bedId: 'b', fromRow: 2, toRow: 3, lengthM: 10, plantedOn: '2027-02-01', clearedOn: null }], { id: 'b', lengthM: 18 }).map((s) => [s.fromRow, s.toRow]) // [[2, 2]] */
 export function sharedRows(
   p: Planting,
   others: readonly Planting[],

@@ -10,6 +10,7 @@ import { CONDITIONS, FORMS, HEATS, HOWS, KINDS, OPENING_KINDS, SHADES, STEPS, US
 
 export const id = z.string().min(1).max(64);
 export const date = z.iso.date({ error: 'a date like 2027-01-14' });
+/** @example metres(0.1, 5).safeParse(9).success // false */
 export const metres = (min: number, max: number) =>
   z.number({ error: 'a length in metres' }).min(min, `at least ${min} m`).max(max, `at most ${max} m`);
 export const name = z.string().trim().min(1, 'a name').max(60, 'at most 60 letters');

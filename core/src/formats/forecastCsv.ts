@@ -113,7 +113,10 @@ export function entryFrom(ms: number, v: Values): WeatherEntry | string {
   };
 }
 
-/** Dew points where none came: a degree under the lowest of the twelve hours before and after. */
+/**
+ * Dew points where none came: a degree under the lowest of the twelve hours before and after.
+ * @example withDewPoints([{ ...weather()[0], airC: 4, dewPointC: NaN }])[0].dewPointC // 3
+ */
 export function withDewPoints(entries: readonly WeatherEntry[]): WeatherEntry[] {
   return entries.map((e, i) => {
     if (!Number.isNaN(e.dewPointC)) return e;
@@ -122,7 +125,10 @@ export function withDewPoints(entries: readonly WeatherEntry[]): WeatherEntry[] 
   });
 }
 
-/** Puts one row after those that are there; a sentence where it does not follow. */
+/**
+ * Puts one row after those that are there; a sentence where it does not follow.
+ * @example append([], { ...weather()[0], time: '2027-01-14T12:30:00Z' }) // 'its time is not a full hour'
+ */
 export function append(entries: WeatherEntry[], next: WeatherEntry): string | null {
   const last = entries.at(-1);
   const ms = Date.parse(next.time);

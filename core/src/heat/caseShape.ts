@@ -9,6 +9,7 @@ export const instant = z.iso.datetime({
   offset: true,
   error: 'an ISO 8601 instant with an offset or Z, like 2027-01-14T15:00:00Z',
 });
+/** @example between(0, 1, 'a share').safeParse(0.5).success // true */
 export const between = (min: number, max: number, unit: string) =>
   z
     .number({ error: `a number from ${min} to ${max} ${unit}`.trim() })

@@ -60,7 +60,10 @@ export const FREEZE_SPAN_C = 1;
 /** Depth of a dry crust, m. */
 export const CRUST_M = 0.05;
 
-/** Properties at a depth: under a dry crust the body is moist. */
+/**
+ * Properties at a depth: under a dry crust the body is moist.
+ * @example soilProps({ texture: 'loam', wetness: 'moist' }).water > soilProps({ texture: 'loam', wetness: 'dry' }).water // true
+ */
 export function soilProps(ground: Ground, depthM = 0): SoilProps {
   const t = TEXTURE[ground.texture ?? 'loam'];
   const given = ground.wetness ?? 'moist';
@@ -89,7 +92,10 @@ export function skinResistanceSm(water: number, fullWater: number): number {
   return percent >= 15 ? 10 : 10 * Math.exp(0.3563 * (15 - percent));
 }
 
-/** Water of the skin after `dt` s: `evaporatedKgM2` gone (negative for dew), rain in, the rest rises or drains. */
+/**
+ * Water of the skin after `dt` s: `evaporatedKgM2` gone (negative for dew), rain in, the rest rises or drains.
+ * @example skinWaterAfter(0.2, soilProps({ texture: 'loam', wetness: 'moist' }), 0, 0, 0) // 0.2
+ */
 export function skinWaterAfter(
   water: number,
   soil: SoilProps,

@@ -45,11 +45,15 @@ export function looksAtLifting({ task, lifted, left }: LiftTask): LiftLook[] {
 /** A chance of harm that is taken for the light of a day: starting value. */
 const BORNE = 0.1;
 
-/** Whether a planting bears being uncovered: harm in at most one outcome of ten, or no likelier than under its cover. */
+/**
+ * Whether a planting bears being uncovered: harm in at most one outcome of ten, or no likelier than under its cover.
+ * @example bearsLifting({ thresholds: thresholds(cropById('spinach'), 0, 'survive') }, { atMs: 0, off: [{ leafMinC: 5 }], on: [{ leafMinC: 6 }] }) // true
+ */
 export function bearsLifting(p: PlantingAtRisk, look: LiftLook): boolean {
   return harmChance(p, look.off) <= Math.max(BORNE, harmChance(p, look.on) + 0.02);
 }
 
+/** @example liftTimeMs([{ thresholds: thresholds(cropById('lettuce'), 0, 'survive') }], [{ atMs: 1, off: [{ leafMinC: -12 }], on: [{ leafMinC: 2 }] }, { atMs: 2, off: [{ leafMinC: 5 }], on: [{ leafMinC: 5 }] }]) // 2 */
 export function liftTimeMs(plantings: readonly PlantingAtRisk[], looks: readonly LiftLook[]): number | null {
   return looks.find((look) => plantings.every((p) => bearsLifting(p, look)))?.atMs ?? null;
 }

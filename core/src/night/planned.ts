@@ -165,7 +165,10 @@ export function asIsOutcome(b: PlannedBed) {
   return outcomeOf(b.outcome.options, AS_IS);
 }
 
-/** Whether the weather of an hour that was is known, if only from a forecast; of a guess nothing is said. */
+/**
+ * Whether the weather of an hour that was is known, if only from a forecast; of a guess nothing is said.
+ * @example isKnown({ history: weather(), worth: ['measured', 'guessed'] }, START_MS + 3_600_000) // false
+ */
 export function isKnown(
   p: { history: readonly WeatherEntry[]; worth: readonly Worth[] },
   ms: number,

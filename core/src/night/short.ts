@@ -12,6 +12,7 @@ export interface Short {
   saves: number;
 }
 
+/** @example sheetsShort([{ loss: { bare: 9, a: 1 }, minutes: {}, laterMinutes: {}, chosen: 'bare', options: [{ key: 'bare', pieces: {} }, { key: 'a', pieces: { a: 2 } }] }], [{ id: 'a', count: 1 }], 12).missing.get('a') // 1 */
 export function sheetsShort(
   beds: readonly PlannedBed[],
   stock: readonly { id: string; count: number }[],

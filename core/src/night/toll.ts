@@ -40,6 +40,7 @@ export function overNights(
   return sum / nights.length;
 }
 
+/** @example tollOf(thresholds(cropById('spinach'), 0, 'survive'), [{ leafMinC: 8 }]) // { plants: 0, leaves: 0, flowers: 0, daysLost: 0 } */
 export function tollOf(t: Thresholds, nights: readonly ColdNight[], errorK = REST_ERROR_K): Toll {
   const sum: Toll = { plants: 0, leaves: 0, flowers: 0, daysLost: 0 };
   for (const night of nights)

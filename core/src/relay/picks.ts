@@ -17,6 +17,7 @@ export interface Pick {
 /**
  * What is to be picked in the week from a day: of outer leaves and what is cut a share every week, so that no planting is stripped; of what
  * is pulled as much as has to go each week for the last to be out in time. What ends soonest is first.
+ * @example picks(aYear([aBedOf('b')], []), 0) // []
  */
 export function picks(year: RelayYear, fromDay: number): Pick[] {
   return year.strips

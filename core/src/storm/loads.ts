@@ -29,7 +29,10 @@ function sideM2(alongM: number, s: Structure): number {
   return alongM * s.heightM * (s.shape === 'arch' ? 0.75 : 1);
 }
 
-/** The hardest gust of these hours, against both sides of a structure that lies turned by `turnDeg`. */
+/**
+ * The hardest gust of these hours, against both sides of a structure that lies turned by `turnDeg`.
+ * @example windOn(aStructure(), [], 'open', 0, null) // null
+ */
 export function windOn(
   s: Structure,
   hours: readonly WeatherEntry[],

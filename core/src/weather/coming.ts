@@ -30,6 +30,7 @@ function lackOf(issue: Issue, nowMs: number, needMs: number): Lack | null {
 /**
  * The issue to go by, the newest first; `needMs` is how far the night has to be known. Where none will do, what is lacking of
  * the newest.
+ * @example issueFor([], 0, 0) // { why: 'none' }
  */
 export function issueFor(issues: readonly Issue[], nowMs: number, needMs: number): Issue | Lack {
   const held = issues.filter((i) => i.entries.length > 0);
@@ -41,6 +42,7 @@ export function issueFor(issues: readonly Issue[], nowMs: number, needMs: number
 /**
  * Its hours from `fromMs` to `toMs`. Before its first hour that hour stands; after its last, the same hour of the day
  * before, or the last: hours beyond the night that only what is tried by day looks at.
+ * @example hoursOf({ entries: weather() }, START_MS - 3_600_000, START_MS + 3_600_000).map((e) => e.airC === weather()[0].airC) // [true, true, false]
  */
 export function hoursOf(issue: Issue, fromMs: number, toMs: number): WeatherEntry[] {
   const held = new Map(issue.entries.map((e) => [at(e), e]));

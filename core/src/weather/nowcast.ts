@@ -25,7 +25,10 @@ export interface Parted {
   hours: number;
 }
 
-/** Null where too little is measured, the issue said nothing of these hours or knew them, or they hardly differ. */
+/**
+ * Null where too little is measured, the issue said nothing of these hours or knew them, or they hardly differ.
+ * @example partedBy({ issuedMs: START_MS, entries: weather() }, [], START_MS) // null
+ */
 export function partedBy(issue: Issue, observed: readonly WeatherEntry[], nowMs: number): Parted | null {
   const said = new Map(issue.entries.map((e) => [Date.parse(e.time), e.airC]));
   const off = observed.flatMap((e) => {

@@ -23,7 +23,10 @@ export interface ForecastError {
   dewK: number;
 }
 
-/** The error of one member at an instant; member −1 is the truth’s own. */
+/**
+ * The error of one member at an instant; member −1 is the truth’s own.
+ * @example errorAt(1, 0, 3, 7_200_000).airK === errorAt(1, 0, 3, 7_200_000).airK // true
+ */
 export function errorAt(seed: number, issueMs: number, member: number, ms: number): ForecastError {
   const key = seed ^ Math.imul(Math.round(issueMs / HOUR_MS), 0x27d4eb2f) ^ Math.imul(member + 1, 0x165667b1);
   const h = ms / HOUR_MS;

@@ -144,7 +144,10 @@ function byLayers(crop: Crop, how: How, layers: number, frosts: Frosts): Window[
   return [autumn(), spring()];
 }
 
-/** Days that it stands in trays at 15 °C. */
+/**
+ * Days that it stands in trays at 15 °C.
+ * @example bench(cropById('carrot')) // 0
+ */
 export function bench(crop: Crop): number {
   return crop.raiseDd === null
     ? 0

@@ -118,7 +118,10 @@ const ASKED_AFTER_DAYS = 42;
 /** What is only looked at, and what may be gathered, is said for so many days after its date. */
 const SAID_AFTER_DAYS: Partial<Record<StepId, number>> = { gaps: 10, pick: 6 };
 
-/** The steps that are open from long ago until `untilDays` ahead: what a week's list holds. */
+/**
+ * The steps that are open from long ago until `untilDays` ahead: what a week's list holds.
+ * @example openSteps({ planned: true }, [{ id: 'sow', date: '2027-01-20', done: null }, { id: 'plant', date: '2027-03-20', done: null }], '2027-01-14', 14).map((s) => s.id) // ['sow']
+ */
 export function openSteps(p: Planting, steps: readonly Step[], today: string, untilDays: number): Step[] {
   const started = p.planned !== true;
   return steps.filter((s) => {
