@@ -86,6 +86,18 @@ test('a late spring leaves what is cleared on its day half picked; those after i
   expect(moved.plantedOn).toBe('2027-05-05');
 });
 
+test('what is put off keeps nothing in its row but the one it has it from: not the one before that', () => {
+  const day = (n: number) => isoOf(TODAY + n);
+  const strips = [
+    make('spinach', [2, 2], [day(-18), day(12)], { planned: false }),
+    make('spinach', [2, 2], [day(12), day(42)]),
+    make('tomato', [2, 2], [day(42), day(72)]),
+  ];
+  const moves = of(asked(strips, -1), 'tender').moves;
+  expect(moves.find((m) => m.crop === 'tomato')!.plantedOn).toBe(day(43));
+  expect(moves.some((m) => m.id === strips[0]!.planting.id)).toBe(false);
+});
+
 test('whatever the plan and the spring: the best comes first, gains are over leaving it, and no row is given twice that was not', () => {
   const one = fc.record({
     crop: fc.constantFrom('spinach', 'lettuce', 'tomato', 'radish'),

@@ -8,7 +8,7 @@ import { neighbours } from './neighbours';
 import { quarrel, type Quarrel } from './quarrel';
 import { outOfReach, walks } from './reach';
 import { rotation, tooCool } from './rotation';
-import { askedIn, cellsOn, kgBetween, WEEK } from './supply';
+import { askedIn, inTrays, kgBetween, WEEK } from './supply';
 import type { RelayYear, Strip } from './year';
 
 export interface RelayCheck {
@@ -77,17 +77,20 @@ export function gluts(year: RelayYear): Quarrel[] {
 function trays(year: RelayYear): Quarrel[] {
   const { cells } = year;
   if (cells === null) return [];
-  const raised = year.strips.filter((s) => s.how === 'transplant' && s.startDay > year.today);
-  let worst: { day: number; wanted: number; of: Strip[] } | null = null;
-  for (const { startDay } of raised) {
+  const raised = year.strips.flatMap((s) => {
+    const trays = s.startDay > year.today ? inTrays(s) : null;
+    return trays ? [{ s, ...trays }] : [];
+  });
+  const on = (day: number) => raised.filter((r) => day >= r.fromDay && day < r.toDay);
+  let worst: { day: number; wanted: number } | null = null;
+  for (const { toDay } of raised) {
     // they are fullest just before something leaves them
-    const day = startDay - 1;
-    const of = raised.filter((s) => cellsOn(s, day) > 0);
-    const wanted = of.reduce((sum, s) => sum + cellsOn(s, day), 0);
-    if (wanted > cells && (!worst || wanted > worst.wanted)) worst = { day, wanted, of };
+    const day = toDay - 1;
+    const wanted = on(day).reduce((sum, r) => sum + r.cells, 0);
+    if (wanted > cells && (!worst || wanted > worst.wanted)) worst = { day, wanted };
   }
   if (!worst) return [];
-  const ids = worst.of.map((s) => s.planting.id);
+  const ids = on(worst.day).map(({ s }) => s.planting.id);
   return [quarrel('trays', null, ids, [worst.day, worst.day + 1], { wanted: worst.wanted, cells })];
 }
 

@@ -85,12 +85,21 @@ const outOn = (was: Strip, now: Strip): number =>
     ? now.endDay
     : Math.min(now.endDay, Math.max(now.overDay, now.startDay + 1));
 
-/** Places in the list of those that stand in a strip's rows before it. */
+const inOneRow = (a: Strip, b: Strip): boolean =>
+  a.planting.bedId === b.planting.bedId && sharedRows(a.planting, b.planting) > 0;
+
+/**
+ * Places in the list of those that a strip has its rows from: they stand in them before it, and nothing came between. What is out before another one is
+ * half through its days handed its rows to that one.
+ */
 const oldsOf = (list: readonly Strip[], i: number, fromDay: number): number[] =>
   list.flatMap((o, j) => {
     const s = list[i]!;
-    const same = j < i && o.planting.bedId === s.planting.bedId && sharedRows(o.planting, s.planting) > 0;
-    return same && o.endDay > fromDay ? [j] : [];
+    if (j >= i || o.endDay <= fromDay || !inOneRow(o, s)) return [];
+    const between = list
+      .slice(j + 1, i)
+      .some((k) => inOneRow(k, s) && inOneRow(k, o) && (k.startDay + k.endDay) / 2 > o.endDay);
+    return between ? [] : [j];
   });
 
 /** Whether such a spring has it over before its day, or not by then. */

@@ -84,11 +84,17 @@ export function minutesBetween(s: Strip, from: number, to: number): number {
 
 /** A tenth more cells than plants. */
 export const SPARES = 1.1;
-/** Cells that a planting fills while it is raised. */
+/** The days in which it stands in trays, the last one not counted, and the cells that it takes there; null where it does not. */
+export function inTrays(s: Strip): { fromDay: number; toDay: number; cells: number } | null {
+  if (s.how !== 'transplant' || s.planting.done?.plant !== undefined) return null;
+  const fromDay = s.startDay - Math.round(bench(s.crop));
+  return { fromDay, toDay: s.startDay, cells: Math.ceil((metresOf(s) / s.crop.spacingM) * SPARES) };
+}
+
+/** Cells in trays on a day. */
 export function cellsOn(s: Strip, day: number): number {
-  if (s.how !== 'transplant' || s.planting.done?.plant !== undefined) return 0;
-  const from = s.startDay - Math.round(bench(s.crop));
-  return day >= from && day < s.startDay ? Math.ceil((metresOf(s) / s.crop.spacingM) * SPARES) : 0;
+  const t = inTrays(s);
+  return t && day >= t.fromDay && day < t.toDay ? t.cells : 0;
 }
 
 /** What is asked for in a week that begins on a day, kg by crop; '' for whatever there is. */

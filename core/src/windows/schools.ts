@@ -144,10 +144,7 @@ function byLayers(crop: Crop, how: How, layers: number, frosts: Frosts): Window[
   return [autumn(), spring()];
 }
 
-/**
- * Days that it stands in trays at 15 °C.
- * @example bench(cropById('carrot')) // 0
- */
+/** Days that it stands in trays at 15 °C. @example bench(cropById('carrot')) // 0 */
 export function bench(crop: Crop): number {
   return crop.raiseDd === null
     ? 0
