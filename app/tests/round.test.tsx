@@ -92,5 +92,5 @@ test('while a night is worked out anew nothing moves: the bar takes no room wher
   expect(screen.getByText(/3 of 6 beds/)).toBeTruthy();
   // what is a first look says so, and how far it goes
   rerender(<Progress progress={{ ...progress, first: { members: 4, of: 31 } }} />);
-  expect(screen.getByText(/A first look: one sheet at most.*4 of 31 forecasts/)).toBeTruthy();
+  expect(screen.getByText(/A first look: at most one more sheet.*4 of 31 forecasts/)).toBeTruthy();
 });

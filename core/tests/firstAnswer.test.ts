@@ -1,5 +1,6 @@
 /** What is answered soon, and what is not worked out twice: a first look, and the air that options were priced in. */
 import { begin, FIRST_LOOK, jobsOf, type KeptAir, type NightPlan, type Workers } from '../planning';
+import { evaluateNew } from '../src';
 import { apartK } from '../src/night/airs';
 import { evening, NOW, planned, style, workers, type EveningShape } from './eveningFixture';
 
@@ -52,12 +53,59 @@ describe('a first look', () => {
     expect(jobsOf(first, style).some((j) => j.kind === 'cover' && j.dueAtMs >= NOW)).toBe(true);
   });
 
+  test('takes nothing off that lies there, and adds one sheet at most', async () => {
+    const lay = (n: number) => ({
+      kind: 'cover',
+      id: `lay ${n}`,
+      atMs: NOW - 3_600_000 + n,
+      bedId: 'hardy',
+      coverId: 'fleece',
+      on: true,
+    });
+    for (const [meanC, lies] of [
+      [12, 1],
+      [1, 1],
+      [12, 2],
+    ] as const) {
+      const acts = Array.from({ length: lies }, (_, n) => lay(n));
+      let first: NightPlan | null = null;
+      await begin(evening(meanC, 6, acts)).run(workers, signal, new Map(), undefined, (p) => (first = p));
+      const [hardy, tender] = sheetsOf(first!);
+      expect(hardy).toBeGreaterThanOrEqual(lies);
+      expect(hardy).toBeLessThanOrEqual(lies + 1);
+      expect(tender).toBeLessThanOrEqual(1);
+    }
+  });
+
   test('is not given where the last answer of the night still stands', async () => {
     const before = chosen(await planned(evening(1, 2)));
     let firsts = 0;
     await begin(evening(1, 2)).run(workers, signal, before, undefined, () => (firsts += 1));
     expect(firsts).toBe(0);
   });
+});
+
+test('of a bed only what is not held is run; what was abandoned is run anew for the next who asks', async () => {
+  const held = new Map<string, Promise<unknown>>();
+  const ran: string[][] = [];
+  let fails = true;
+  const ask = (...keys: string[]) =>
+    evaluateNew(
+      { options: keys.map((key) => ({ key })) } as never,
+      (o) => `bed ${o.key}`,
+      held,
+      (task) => {
+        ran.push(task.options.map((o) => o.key));
+        return fails
+          ? Promise.reject(new Error('abandoned'))
+          : Promise.resolve(task.options.map((o) => ({ key: o.key }) as never));
+      },
+    );
+  await expect(ask('a', 'b')).rejects.toThrow('abandoned');
+  fails = false;
+  expect((await ask('a')).map((o) => o.key)).toEqual(['a']);
+  expect((await ask('b', 'a', 'c')).map((o) => o.key)).toEqual(['b', 'a', 'c']);
+  expect(ran).toEqual([['a', 'b'], ['a'], ['b', 'c']]);
 });
 
 describe('the air that options were priced in', () => {

@@ -1,10 +1,9 @@
 /**
- * A first answer, in the time that it takes to read the sentence above it. Contract: `firstChoice` gives copies of the beds with none or one sheet chosen for
- * each, under a few members of the forecast, by the same programme; the beds themselves keep what was run and lose nothing.
+ * A first answer, in the time that it takes to read the sentence above it. Contract: `firstChoice` gives copies of the beds with at most one sheet more
+ * chosen for each, under a few members of the forecast, by the same programme; the beds themselves keep what was run and lose nothing.
  */
 import { choose } from './choice';
 import { coversOf, FIRST_LOOK, tryOptions } from './looks';
-import { optionKey } from './options';
 import { layAtMs, type Found, type PlannedBed, type Work } from './planned';
 import { plannedSpec } from './tasks';
 
@@ -17,13 +16,19 @@ const copyOf = (b: PlannedBed): PlannedBed => ({
   options: b.options.filter((o) => b.loss[o.key] !== undefined),
 });
 
+/** What lies there, alone or with one sheet more, and what the grower asked for: from a few members nothing is said to be taken off. */
+const oneMore = (b: PlannedBed) =>
+  b.options.filter((o) => {
+    const rest = [...o.covers];
+    const keeps = b.on.every((c) => rest.includes(c) && rest.splice(rest.indexOf(c), 1).length > 0);
+    return o.key === b.fixed || (keeps && rest.length < 2);
+  });
+
 export async function firstChoice(w: Work, found: readonly Found[]): Promise<PlannedBed[]> {
   const looked = await Promise.all(
     found.flatMap((f) =>
       f.beds.map(async (b) => {
-        const on = optionKey(b.on);
-        const simple = b.options.filter((o) => o.covers.length < 2 || o.key === on || o.key === b.fixed);
-        await tryOptions(w, f, b, FIRST_LOOK, simple);
+        await tryOptions(w, f, b, FIRST_LOOK, oneMore(b));
         return copyOf(b);
       }),
     ),

@@ -9,7 +9,7 @@ import { Text } from './Text';
 /** What is said while it is worked out. */
 function words({ done, of, first }: PlanProgress): string {
   if (first)
-    return `A first look: one sheet at most on a bed, under ${first.members} of ${first.of} forecasts. Every cover under every forecast is being worked out.`;
+    return `A first look: at most one more sheet on a bed, under ${first.members} of ${first.of} forecasts. Every cover under every forecast is being worked out.`;
   return of > 0 ? `${done} of ${of} beds, every cover under every forecast` : 'Reading the forecast';
 }
 
