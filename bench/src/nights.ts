@@ -175,13 +175,9 @@ async function oneNight(say: (line: string) => void, file: string): Promise<void
     const started = performance.now();
     const seconds = () => ((performance.now() - started) / 1000).toFixed(2);
     let first = '';
-    const plan = await tonight(nowMs, NOTHING_LAIN, airs).run(
-      workers,
-      signal,
-      new Map(),
-      undefined,
-      () => (first = seconds()),
-    );
+    const plan = await tonight(nowMs, NOTHING_LAIN, airs).run(workers, signal, new Map(), {
+      onFirst: () => (first = seconds()),
+    });
     const whole = seconds();
     const job = jobsOf(plan, style).find((j) => j.kind === 'cover');
     const item = job?.kind === 'cover' ? job.items[0]! : null;

@@ -33,9 +33,9 @@ describe('a first look', () => {
     const seen: { first: NightPlan; chosen: string[]; ready: boolean }[] = [];
     let ready = false;
     const e = evening(1, 6);
-    const whole = await begin(e).run(workers, signal, new Map(), undefined, (first) =>
-      seen.push({ first, chosen: first.beds.map((b) => b.chosen), ready }),
-    );
+    const whole = await begin(e).run(workers, signal, new Map(), {
+      onFirst: (first) => seen.push({ first, chosen: first.beds.map((b) => b.chosen), ready }),
+    });
     ready = true;
     expect(seen).toHaveLength(1);
     const { first } = seen[0]!;
@@ -69,7 +69,7 @@ describe('a first look', () => {
     ] as const) {
       const acts = Array.from({ length: lies }, (_, n) => lay(n));
       let first: NightPlan | null = null;
-      await begin(evening(meanC, 6, acts)).run(workers, signal, new Map(), undefined, (p) => (first = p));
+      await begin(evening(meanC, 6, acts)).run(workers, signal, new Map(), { onFirst: (p) => (first = p) });
       const [hardy, tender] = sheetsOf(first!);
       expect(hardy).toBeGreaterThanOrEqual(lies);
       expect(hardy).toBeLessThanOrEqual(lies + 1);
@@ -80,7 +80,7 @@ describe('a first look', () => {
   test('is not given where the last answer of the night still stands', async () => {
     const before = chosen(await planned(evening(1, 2)));
     let firsts = 0;
-    await begin(evening(1, 2)).run(workers, signal, before, undefined, () => (firsts += 1));
+    await begin(evening(1, 2)).run(workers, signal, before, { onFirst: () => (firsts += 1) });
     expect(firsts).toBe(0);
   });
 });

@@ -80,6 +80,16 @@ export interface Evening {
   together?: number;
 }
 
+/** What is told on the way. */
+export interface Told {
+  /** Beds as they stand, as soon as they are known. */
+  onBeds?: (beds: PlannedBed[]) => void;
+  /** A first choice from a few members, where the night was not worked out before. */
+  onFirst?: (plan: NightPlan) => void;
+  /** Each bed whose covers have all been looked at. */
+  onLooked?: () => void;
+}
+
 export interface Begun {
   plan: NightPlan;
   /** Beds that will be looked at. */
@@ -88,11 +98,7 @@ export interface Begun {
     workers: Workers,
     signal: AbortSignal,
     before?: ReadonlyMap<string, string>,
-    onBeds?: (beds: PlannedBed[]) => void,
-    /** A first choice from a few members, where the night was not worked out before. */
-    onFirst?: (plan: NightPlan) => void,
-    /** Told of each bed whose covers have all been looked at. */
-    onLooked?: () => void,
+    told?: Told,
   ): Promise<NightPlan>;
 }
 
@@ -170,7 +176,7 @@ export function begin(e: Evening): Begun {
   return {
     plan,
     beds: roofs.reduce((n, r) => n + r.beds.length, 0),
-    run: async (workers, signal, before = new Map(), onBeds = () => undefined, onFirst, onLooked) => {
+    run: async (workers, signal, before = new Map(), told = {}) => {
       const work: Work = {
         inputs,
         roofs,
@@ -181,12 +187,13 @@ export function begin(e: Evening): Begun {
         errorK: plan.errorK,
         worth: plan.worth,
         before,
-        ...(onLooked ? { onLooked } : {}),
         ...(e.airs ? { airs: e.airs } : {}),
         together: e.together ?? 1,
         onSpot: (id, spot) => plan.spots.set(id, spot),
       };
-      plan.beds = await workOut(work, onBeds, onFirst && ((beds) => onFirst({ ...plan, beds })));
+      const { onFirst, ...rest } = told;
+      const first = onFirst && ((beds: PlannedBed[]) => onFirst({ ...plan, beds }));
+      plan.beds = await workOut(work, { ...rest, ...(first ? { onFirst: first } : {}) });
       plan.otherHands = await otherHands(plan.beds, work);
       return plan;
     },

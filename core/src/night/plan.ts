@@ -1,6 +1,6 @@
 /**
  * A night worked out. Contract: `workOut` gives every bed with its outcomes, prices and what is chosen for it; `onBeds` is
- * told of beds as they stand, as soon as they are known, `onFirst` of a first choice from a few members. A house is run whole; what could lie on one
+ * told of beds as they stand, as soon as they are known, `onFirst` of a first choice from a few members, `onLooked` of each bed that has been gone through. A house is run whole; what could lie on one
  * of its beds, in the air that the house was found to have; then the house once more as it was chosen, and that is what is shown.
  */
 import { isIndoors } from '../covers/indoors';
@@ -38,8 +38,11 @@ function byItsThermometer(w: Work, { structure }: Roof, house: HouseOutcome): nu
 
 export async function workOut(
   w: Work,
-  onBeds: (beds: PlannedBed[]) => void,
-  onFirst?: (beds: PlannedBed[]) => void,
+  told: {
+    onBeds?: (beds: PlannedBed[]) => void;
+    onFirst?: (beds: PlannedBed[]) => void;
+    onLooked?: () => void;
+  } = {},
 ): Promise<PlannedBed[]> {
   const { inputs, roofs, phase } = w;
   const found = await Promise.all(
@@ -54,7 +57,7 @@ export async function workOut(
         house = await w.pool.house(task, w.signal);
       }
       const beds = roof.beds.map((p, n) => plannedBed(w, p, house, n));
-      onBeds(beds);
+      told.onBeds?.(beds);
       return { roof, beds, house, under: w.pool.nameOf(task.beds) };
     }),
   );
@@ -66,7 +69,7 @@ export async function workOut(
   const everyone = inputs.members.length;
   await Promise.all(found.map((f) => shutAsItLies(w, f)));
   // where nothing was chosen for this night yet there is an answer soon; else the last one stands meanwhile
-  if (onFirst && w.before.size === 0 && everyone > FIRST_LOOK) onFirst(await firstChoice(w, found));
+  if (told.onFirst && w.before.size === 0 && everyone > FIRST_LOOK) told.onFirst(await firstChoice(w, found));
   const shared = found.filter((f) => f.beds.length > 1);
   // a house is priced in its air as it will be: as it was chosen before, or as a first look has it
   for (const b of shared.flatMap((f) => f.beds)) withChosenBefore(w, b);
@@ -76,7 +79,7 @@ export async function workOut(
   const toFind = shared.filter((f) => !known.includes(f));
   const whole = async (f: Found, b: PlannedBed) => {
     await tryAll(w, f, b);
-    w.onLooked?.();
+    told.onLooked?.();
   };
   await Promise.all(
     found.map(async (f) => {

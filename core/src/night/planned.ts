@@ -125,8 +125,6 @@ export interface Work {
   airs?: Map<string, KeptAir>;
   /** Nights that are chosen together: a sheet may be laid once for all of them. */
   together: number;
-  /** Told of each bed whose covers have all been looked at. */
-  onLooked?: () => void;
   /** Takes what a structure's thermometer says beside the model. */
   onSpot: (structureId: string, spot: SpotNow) => void;
 }

@@ -261,7 +261,7 @@ export class Planner {
     const onLooked = () => {
       if (job.first) job.progress.done += 1;
     };
-    await begun.run(this.deps.pool, signal, this.last.chosen, onBeds, onFirst, onLooked);
+    await begun.run(this.deps.pool, signal, this.last.chosen, { onBeds, onFirst, onLooked });
     await this.deps.onReady?.(plan);
     // a plan that could not be kept is still a plan
     await this.kept
