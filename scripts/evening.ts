@@ -13,7 +13,7 @@ import {
   type FarmFacts,
   withOwn,
 } from '@fogata/core';
-import { chooseTogether, reachMs, severalNights, type Workers } from '@fogata/core/planning';
+import { chooseTogether, reachAtMs, severalNights, type Workers } from '@fogata/core/planning';
 import highs from 'highs';
 import { parseArgs } from 'node:util';
 import { jsonOf, print, refuse } from './lines';
@@ -54,10 +54,10 @@ function given() {
 
 const args = given();
 if (!args.farm || !args.weather || !args.at) refuse(USAGE);
-const nowMs = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/.test(args.at)
+const nowAtMs = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/.test(args.at)
   ? Date.parse(args.at)
   : NaN;
-if (Number.isNaN(nowMs))
+if (Number.isNaN(nowAtMs))
   refuse(`--at: expected an ISO 8601 instant with an offset or Z, like 2027-01-14T15:00:00Z`);
 const nights = Number(args.nights ?? '1');
 if (!Number.isInteger(nights) || nights < 1 || nights > 10)
@@ -65,12 +65,12 @@ if (!Number.isInteger(nights) || nights < 1 || nights > 10)
 const farm = readFarmFile(jsonOf(args.farm));
 if ('problem' in farm) refuse(`${args.farm}: ${farm.problem}`);
 const { file } = farm;
-const weather = readMembers(jsonOf(args.weather), nowMs, reachMs(nowMs, nights, file.farm));
+const weather = readMembers(jsonOf(args.weather), nowAtMs, reachAtMs(nowAtMs, nights, file.farm));
 if ('problem' in weather) refuse(`${args.weather}: ${weather.problem}`);
 
 /** What happened by then and stands. */
 function standing(records: readonly FarmRecord[]): FarmRecord[] {
-  const then = records.filter((r) => r.atMs <= nowMs);
+  const then = records.filter((r) => r.atMs <= nowAtMs);
   const back = new Set<string>();
   for (const r of [...then].reverse()) if (r.kind === 'retraction' && !back.has(r.id)) back.add(r.retracts);
   return then.filter((r) => r.kind !== 'retraction' && !back.has(r.id)).sort((a, b) => a.atMs - b.atMs);
@@ -94,7 +94,7 @@ void (async () => {
         plantings: withOwn(file.plantings, file.cultivars ?? [], new Map()),
       } as unknown as FarmFacts,
       state: applyAll(standing(file.records)),
-      nowMs,
+      nowAtMs,
       ...members,
       nights,
       style,

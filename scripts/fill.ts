@@ -20,7 +20,7 @@ void (async () => {
   const solver = (await highs()) as unknown as SparseSolver;
   const tell = process.stderr.isTTY;
   const answer = fillResult(request, (csv) => textOf(resolve(here, csv)), solver, {
-    nowMs: () => performance.now(),
+    nowAtMs: () => performance.now(),
     ...(tell
       ? {
           onProgress: ({ money, boundMoney }) =>

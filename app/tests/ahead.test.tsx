@@ -48,8 +48,8 @@ const night = (date: string, outside: number, more: Partial<AheadNight> = {}): A
   ...more,
 });
 const view = (nights: AheadNight[], more: Partial<AheadView> = {}): AheadView => ({
-  nowMs: Date.parse('2027-01-14T14:30:00Z'),
-  untilMs: Date.parse('2027-01-18T14:30:00Z'),
+  nowAtMs: Date.parse('2027-01-14T14:30:00Z'),
+  untilAtMs: Date.parse('2027-01-18T14:30:00Z'),
   lack: null,
   nights,
   together: null,

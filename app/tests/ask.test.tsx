@@ -43,7 +43,7 @@ jest.mock('../src/data/hooks', () => ({
   useFarm: () => ({
     data: {
       farm: { name: 'Farm', latitude: 50, longitude: 5, elevationM: 9, timeZone: 'UTC' },
-      clock: { nowMs: mockNow },
+      clock: { nowAtMs: mockNow },
       emptyFarm: mockEmpty,
     },
   }),

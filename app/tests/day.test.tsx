@@ -34,7 +34,7 @@ const house = (more: Partial<DayStructure> = {}): DayStructure => ({
   ...more,
 });
 const view = (more: Partial<DayView> = {}): DayView => ({
-  nowMs: NOW,
+  nowAtMs: NOW,
   phase: 'morning',
   structures: [house()],
   away: [],
@@ -61,7 +61,7 @@ test('what an hour late does at a later move stands beside it', () => {
 });
 
 test('hours in which nobody is there are said under the moves', () => {
-  mockDay = { data: view({ away: [{ fromMs: at(10), toMs: at(17) }] }) };
+  mockDay = { data: view({ away: [{ fromAtMs: at(10), toAtMs: at(17) }] }) };
   render(<DayRows format={format} />);
   expect(screen.getByTestId('away-today')).toHaveTextContent(
     /Nobody is here from 10:00 to 17:00: each is left/,

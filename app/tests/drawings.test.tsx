@@ -38,7 +38,7 @@ describe('the plan of the farm', () => {
       width={900}
       height={600}
       site={{ latitude, longitude: 0 }}
-      sunMs={NOON}
+      sunAtMs={NOON}
       windFromDeg={300}
       selected={null}
       onSelect={jest.fn()}
@@ -103,7 +103,7 @@ test('cuts are told sheet by sheet, with how much of the roll is used', () => {
 const hours = Array.from({ length: 24 }, (_, i) => NOON + i * 3_600_000);
 const result = (minLeafC: number, more: Partial<TryResult> = {}): TryResult =>
   ({
-    timesMs: hours,
+    timesAtMs: hours,
     outsideC: hours.map(() => -4),
     leafC: hours.map(() => minLeafC),
     canopyC: hours.map((_, i) => i),
@@ -119,7 +119,7 @@ const result = (minLeafC: number, more: Partial<TryResult> = {}): TryResult =>
 test('curves tell their lowest and highest, and a layer that is off leaves a gap', () => {
   render(
     <Curves
-      timesMs={hours}
+      timesAtMs={hours}
       format={format}
       width={360}
       label="N2"
@@ -213,7 +213,7 @@ describe('before wind and snow', () => {
   const job = (more: Partial<StormView> = {}): StormView => ({
     structureId: 's',
     what: 'wind',
-    byMs: NOON,
+    byAtMs: NOON,
     level: 2,
     title: 'Long house: lash and close up',
     steps: ['Shut the windward end', 'check the fixings'],
@@ -225,7 +225,7 @@ describe('before wind and snow', () => {
   });
 
   test('a job opens into its steps and what is not known', () => {
-    render(<StormRows jobs={[job()]} nowMs={NOON} format={format} />);
+    render(<StormRows jobs={[job()]} nowAtMs={NOON} format={format} />);
     expect(screen.queryByText(/nobody here can say/)).toBeNull();
     fireEvent.press(screen.getByTestId('storm-wind'));
     expect(screen.getByText('Shut the windward end, check the fixings.')).toBeTruthy();
@@ -233,20 +233,20 @@ describe('before wind and snow', () => {
   });
 
   test('ticked it is kept as done; ticked again that is taken back', () => {
-    const view = render(<StormRows jobs={[job()]} nowMs={NOON} format={format} />);
+    const view = render(<StormRows jobs={[job()]} nowAtMs={NOON} format={format} />);
     fireEvent.press(screen.getByTestId('storm-tick'));
     expect(keep).toHaveBeenCalledWith(
       'Long house: lash and close up: done',
       [{ kind: 'secured', atMs: NOON, structureId: 's', what: 'wind' }],
       NOON,
     );
-    view.rerender(<StormRows jobs={[job({ done: true, recordId: 'r1' })]} nowMs={NOON} format={format} />);
+    view.rerender(<StormRows jobs={[job({ done: true, recordId: 'r1' })]} nowAtMs={NOON} format={format} />);
     fireEvent.press(screen.getByTestId('storm-tick'));
     expect(retract).toHaveBeenCalledWith(['r1'], NOON);
   });
 
   test('a calm forecast shows nothing at all', () => {
-    render(<StormRows jobs={[]} nowMs={NOON} format={format} />);
+    render(<StormRows jobs={[]} nowAtMs={NOON} format={format} />);
     expect(screen.queryByTestId('storm')).toBeNull();
   });
 });

@@ -14,7 +14,7 @@ jest.mock('../src/data/hooks', () => ({
   useFarm: () => ({
     data: {
       farm: { name: 'Farm' },
-      clock: { nowMs: mockNow, window: { sunriseAtMs: mockDawn, toMs: mockDawn + 4 * 3_600_000 } },
+      clock: { nowAtMs: mockNow, window: { sunriseAtMs: mockDawn, toAtMs: mockDawn + 4 * 3_600_000 } },
     },
   }),
 }));

@@ -31,7 +31,7 @@ jest.mock('../src/data/useSaveFarm', () => ({
   },
 }));
 jest.mock('../src/data/hooks', () => ({
-  useFarm: () => ({ data: { farm: mockFarm, clock: { nowMs: 0 } } }),
+  useFarm: () => ({ data: { farm: mockFarm, clock: { nowAtMs: 0 } } }),
 }));
 jest.mock('../src/components/ui/Frame', () => ({ useWide: () => false }));
 jest.mock('../src/components/ui/Bars', () => ({ Problem: () => null }));

@@ -22,19 +22,19 @@ test('a real farm’s act is of now, however old the answer on the screen; the d
 
 test('a morning’s reading is of the night that was, up to three hours past noon', () => {
   learnFarm(view('real'));
-  const { toMs } = nightWindow('2027-01-13', site);
-  expect(nightFor(toMs - 5 * H, '2027-01-13')).toBe('2027-01-13');
-  expect(nightFor(toMs + 2 * H, '2027-01-13')).toBe('2027-01-13');
-  expect(nightFor(toMs + 4 * H, '2027-01-13')).toBe('2027-01-14');
+  const { toAtMs } = nightWindow('2027-01-13', site);
+  expect(nightFor(toAtMs - 5 * H, '2027-01-13')).toBe('2027-01-13');
+  expect(nightFor(toAtMs + 2 * H, '2027-01-13')).toBe('2027-01-13');
+  expect(nightFor(toAtMs + 4 * H, '2027-01-13')).toBe('2027-01-14');
 });
 
 test('a screen left open for days is not believed', () => {
   learnFarm(view('real'));
-  const { fromMs } = nightWindow('2027-01-20', site);
-  expect(nightFor(fromMs + 18 * H, '2027-01-13')).toBe('2027-01-20');
+  const { fromAtMs } = nightWindow('2027-01-20', site);
+  expect(nightFor(fromAtMs + 18 * H, '2027-01-13')).toBe('2027-01-20');
   // in the demo the clock stands where it was put
   learnFarm(view('demo'));
-  expect(nightFor(fromMs + 18 * H, '2027-01-13')).toBe('2027-01-13');
+  expect(nightFor(fromAtMs + 18 * H, '2027-01-13')).toBe('2027-01-13');
 });
 
 test('the night is the farm’s own, wherever the device thinks it is', () => {

@@ -9,7 +9,7 @@ const note = (id: string): FarmRecord => ({ id, kind: 'note', atMs: 1, text: id 
 class Disk implements OutboxStore {
   waiting: FarmRecord[] = [];
   refused: Refusal[] = [];
-  lease: { owner: string; untilMs: number } | null = null;
+  lease: { owner: string; untilAtMs: number } | null = null;
   broken = false;
   private ok<T>(value: T): Promise<T> {
     return this.broken ? Promise.reject(new Error('quota')) : Promise.resolve(value);
@@ -21,9 +21,9 @@ class Disk implements OutboxStore {
   refuse = (record: FarmRecord, why: string) =>
     this.remove([record.id]).then(() => void this.refused.push({ record, why }));
   read = () => this.ok(undefined).then(() => void (this.refused = []));
-  take = (owner: string, nowMs: number, forMs: number) => {
-    const free = !this.lease || this.lease.owner === owner || this.lease.untilMs < nowMs;
-    if (free) this.lease = { owner, untilMs: nowMs + forMs };
+  take = (owner: string, nowAtMs: number, forMs: number) => {
+    const free = !this.lease || this.lease.owner === owner || this.lease.untilAtMs < nowAtMs;
+    if (free) this.lease = { owner, untilAtMs: nowAtMs + forMs };
     return this.ok(free);
   };
   release = (owner: string) =>
@@ -143,7 +143,7 @@ test('tries again after pauses that grow, and not more often', async () => {
 test('of two tabs one sends; should it die, the other goes on when its time is over', async () => {
   answer = () => ({ status: 201 });
   disk.waiting = [note('a')];
-  disk.lease = { owner: 'another tab', untilMs: Date.now() + 45_000 };
+  disk.lease = { owner: 'another tab', untilAtMs: Date.now() + 45_000 };
   const outbox = new Outbox(disk);
   await outbox.ready;
   await outbox.flush();

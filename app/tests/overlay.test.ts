@@ -22,7 +22,7 @@ import { steady, steadyBeds, withoutServer } from '../src/data/steady';
 
 const site: FarmSite = { latitude: 42.7, longitude: -5.4, timeZone: 'Europe/Madrid' };
 const window = nightWindow('2027-01-14', site);
-const T = window.fromMs + 4 * 3_600_000;
+const T = window.fromAtMs + 4 * 3_600_000;
 const item = (bedId: string, lying = 0) => ({
   bedId,
   bedName: bedId,
@@ -46,7 +46,7 @@ const job = (more: Partial<JobView>): JobView =>
   }) as JobView;
 const view = (more: Partial<NowView> = {}) =>
   ({
-    clock: { nowMs: T, mode: 'real', phase: 'closing', window, closingMs: 0, morningMs: 0 },
+    clock: { nowAtMs: T, mode: 'real', phase: 'closing', window, closingAtMs: 0, morningAtMs: 0 },
     progress: { state: 'ready', done: 1, of: 1 },
     jobs: [job({ items: [item('n2'), item('n2', 1), item('n3')] }), job({ key: 'close', kind: 'close' })],
     rounds: [
@@ -60,13 +60,13 @@ const view = (more: Partial<NowView> = {}) =>
     ...more,
   }) as unknown as NowView & { askedAtMs: number };
 let n = 0;
-const act = (record: Partial<SentRecord>, sentMs: number | null = null): OwnAct => ({
+const act = (record: Partial<SentRecord>, sentAtMs: number | null = null): OwnAct => ({
   record: { id: `r${n++}`, atMs: T, ...record } as SentRecord,
-  addedMs: 0,
-  sentMs,
+  addedAtMs: 0,
+  sentAtMs,
 });
-const cover = (bedId: string, sentMs: number | null = null) =>
-  act({ kind: 'cover', bedId, coverId: 'c', on: true }, sentMs);
+const cover = (bedId: string, sentAtMs: number | null = null) =>
+  act({ kind: 'cover', bedId, coverId: 'c', on: true }, sentAtMs);
 
 test('a tick shows at once, sheet by sheet, a double as two', () => {
   const one = overlay(view(), [cover('n2')]).jobs[0]!;
@@ -103,7 +103,7 @@ test('a house that was shut, and a reading: the round goes on to the next thermo
 });
 
 const blanket = { id: 'c', name: 'C', use: 'hoops' };
-const sheet = (bedId: string, recordId: string) => ({ bedId, coverId: 'c', sinceMs: 0, recordId });
+const sheet = (bedId: string, recordId: string) => ({ bedId, coverId: 'c', sinceAtMs: 0, recordId });
 
 test('a place and all beds show what was laid and opened there without a server', () => {
   const acts = [cover('n2'), act({ kind: 'vent', structureId: 's', fraction: 0.4 })];
@@ -223,12 +223,12 @@ describe('without the server', () => {
 
   test('in the same evening all stays as it was known', () => {
     expect(at(T + 600_000).jobs).toHaveLength(2);
-    expect(at(T + 600_000).clock.nowMs).toBe(T + 600_000);
+    expect(at(T + 600_000).clock.nowAtMs).toBe(T + 600_000);
   });
 
   test('in the morning after there is a round to note, and no figure of last evening stands as if it were new', () => {
     const dawn = at(window.sunriseAtMs!);
-    expect(dawn.clock).toMatchObject({ phase: 'morning', nowMs: window.sunriseAtMs });
+    expect(dawn.clock).toMatchObject({ phase: 'morning', nowAtMs: window.sunriseAtMs });
     expect(dawn.sentence[0]!.text).toContain('worked out at 16:00');
     expect(dawn.rounds.map((r) => r.name)).toEqual(['Outside', 'North house']);
     expect([dawn.jobs, dawn.places, dawn.ribbon]).toEqual([[], [], null]);
@@ -259,5 +259,5 @@ test('a step of the week’s list is off it when it is done, on its new day when
     ['sow', '2027-01-25'],
   ]);
   // what the answer knows is left to it
-  expect(overlaySeason(view, [{ ...done, sentMs: 500 }]).jobs).toHaveLength(2);
+  expect(overlaySeason(view, [{ ...done, sentAtMs: 500 }]).jobs).toHaveLength(2);
 });

@@ -144,7 +144,7 @@ describe('the round', () => {
   ];
 
   test('goes to the first thermometer that has not been read, and names the way', () => {
-    render(<Round items={items} night="2027-01-14" nowMs={1} format={format} />);
+    render(<Round items={items} night="2027-01-14" nowAtMs={1} format={format} />);
     expect(screen.getByText('North house, lowest')).toBeTruthy();
     expect(screen.getByText(/1 of 2 read/)).toBeTruthy();
     fireEvent.press(screen.getByText('Take the thermometer’s'));

@@ -38,7 +38,7 @@ const mockPlantings = [planting];
 const today = '2027-01-14';
 jest.mock('../src/data/hooks', () => ({
   change: jest.fn(() => Promise.resolve({ recordId: 'r' })),
-  useFarm: () => ({ data: { clock: { nowMs: 0 }, farm: {} } }),
+  useFarm: () => ({ data: { clock: { nowAtMs: 0 }, farm: {} } }),
   useRelay: () => ({ data: { today: '2027-01-14', beds: mockBeds, plantings: mockPlantings } }),
 }));
 jest.mock('../src/data/undo', () => ({ offerUndo: jest.fn() }));

@@ -27,7 +27,7 @@ const item = (spot: string, more: Partial<RoundItem> = {}): RoundItem =>
 const read = (spot: string, minC: number) =>
   item(spot, { reading: { minC, maxC: null, recordId: `r-${spot}` } });
 
-const show = (items: RoundItem[]) => <Round items={items} night="2027-01-14" nowMs={NOW} format={format} />;
+const show = (items: RoundItem[]) => <Round items={items} night="2027-01-14" nowAtMs={NOW} format={format} />;
 const sent = jest.mocked(mockAct);
 
 beforeEach(() => {

@@ -8,8 +8,8 @@ const HOUR = 3_600_000;
 const at = (text: string) => Date.parse(`2027-02-10T${text}:00Z`);
 const window = {
   night: '2027-02-09',
-  fromMs: at('00:00') - 12 * HOUR,
-  toMs: at('12:00'),
+  fromAtMs: at('00:00') - 12 * HOUR,
+  toAtMs: at('12:00'),
   sunsetAtMs: at('00:00') - 6 * HOUR,
   sunriseAtMs: at('08:00'),
 };
@@ -24,9 +24,9 @@ const job = (structureId: string, more: Partial<JobView> = {}): JobView =>
     ...more,
   }) as unknown as JobView;
 const reading = { spot: 'north', name: 'North', predictedC: null, thermometer: null, reading: null };
-const view = (more: Partial<NowView> = {}, nowMs = at('08:30')): NowView =>
+const view = (more: Partial<NowView> = {}, nowAtMs = at('08:30')): NowView =>
   ({
-    clock: { nowMs, phase: 'morning', window },
+    clock: { nowAtMs, phase: 'morning', window },
     jobs: [job('south'), job('north', { key: 'n' })],
     rounds: [{ ...reading, spot: 'outside', name: 'Outside' }, reading],
     storm: [],
@@ -90,7 +90,12 @@ test('the hour names the round', () => {
   const name = (text: string, phase: NowView['clock']['phase']) => roundName(at(text), window, phase);
   expect(name('08:30', 'morning')).toBe('Morning');
   expect(name('11:30', 'morning')).toBe('Midday');
-  const evening = { ...window, fromMs: at('12:00'), toMs: at('12:00') + 24 * HOUR, sunsetAtMs: at('18:00') };
+  const evening = {
+    ...window,
+    fromAtMs: at('12:00'),
+    toAtMs: at('12:00') + 24 * HOUR,
+    sunsetAtMs: at('18:00'),
+  };
   expect(roundName(at('13:00'), evening, 'closing')).toBe('Midday');
   expect(roundName(at('15:30'), evening, 'closing')).toBe('Closing');
   expect(roundName(at('22:00'), evening, 'night')).toBe('Night');

@@ -33,7 +33,7 @@ jest.mock('../src/data/undo', () => ({ offerUndo: jest.fn() }));
 jest.mock('../src/data/actions', () => ({ retract: jest.fn() }));
 jest.mock('../src/data/hooks', () => ({
   change: jest.fn(() => Promise.resolve({ recordId: 'r' })),
-  useFarm: () => ({ data: { clock: { nowMs: 5 } } }),
+  useFarm: () => ({ data: { clock: { nowAtMs: 5 } } }),
   useScenarios: () => ({ data: { scenarios: mockScenarios } }),
 }));
 

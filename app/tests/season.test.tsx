@@ -244,7 +244,7 @@ describe('a planting’s story', () => {
     cropName: 'spinach',
     bed: { id: 'n1', name: 'N1', place: 'North house' },
     today: '2027-01-14',
-    nowMs: Date.parse('2027-01-14T15:30:00Z'),
+    nowAtMs: Date.parse('2027-01-14T15:30:00Z'),
     stands: true,
     daysIn: 112,
     hardening: 0.9,

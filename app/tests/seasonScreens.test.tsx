@@ -25,7 +25,9 @@ jest.mock('../src/data/hooks', () => ({
       { id: 'kale', name: 'kale', family: 'Brassicaceae' },
     ],
   }),
-  useFarm: () => ({ data: { farm: { name: 'Farm' }, clock: { nowMs: Date.parse('2027-08-25T08:00:00Z') } } }),
+  useFarm: () => ({
+    data: { farm: { name: 'Farm' }, clock: { nowAtMs: Date.parse('2027-08-25T08:00:00Z') } },
+  }),
   seasonAgain: () => mockAgain(),
   record: (records: object[]) => mockRecord(records),
   useNeed: () => ({}),

@@ -19,12 +19,12 @@ const job = (title: string, dueH: number, done: boolean) => ({
   detail: 'spinach',
   minutes: 12,
   dueAtMs: T + dueH * 3_600_000,
-  onByMs: T + (dueH + 0.5) * 3_600_000,
+  onByAtMs: T + (dueH + 0.5) * 3_600_000,
   done,
   items: [item('n2', done), item('n3', done)],
 });
 const view = {
-  clock: { nowMs: T, phase: 'closing' },
+  clock: { nowAtMs: T, phase: 'closing' },
   sentence: [{ text: '−5 °C by 09:00. ' }, { text: 'Cover two beds.' }],
   night: { lowC: { low: -6, mid: -5, high: -2 }, lowAtMs: T + 15 * 3_600_000 },
   storm: [],

@@ -31,7 +31,7 @@ jest.mock('../src/data/hooks', () => ({
     data: mockTowns.filter((t) => text !== '' && t.name.toLowerCase().startsWith(text.toLowerCase())),
   }),
   useTownGuess: () => mockTowns.at(-1) ?? null,
-  useFarm: () => ({ data: { farm: { name: 'Farm' }, clock: { nowMs: mockNow }, emptyFarm: true } }),
+  useFarm: () => ({ data: { farm: { name: 'Farm' }, clock: { nowAtMs: mockNow }, emptyFarm: true } }),
 }));
 jest.mock('../src/data/format', () => ({ useFormat: () => mockFormat }));
 jest.mock('../src/data/actions', () => ({ retract: jest.fn() }));

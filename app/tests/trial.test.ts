@@ -41,7 +41,7 @@ const w: WhatIf = {
   among: 0,
   openNow: 0,
   shutAtMs: START + 2 * HOUR,
-  coverFromMs: START + 2 * HOUR,
+  coverFromAtMs: START + 2 * HOUR,
   middleK: 0,
   base: { ground: { deepC: 6 }, stack: [], crop: { heightM: 0.1 } },
   opening: 0,
@@ -58,10 +58,10 @@ const w: WhatIf = {
     layer('blanket', false, { heightM: 0.56, material: 'frost-blanket' }),
     layer('fleece', true, {}),
   ],
-  countFromMs: START,
-  nightToMs: START + 20 * HOUR,
-  dayFromMs: START + 18 * HOUR,
-  dayToMs: START + 25 * HOUR,
+  countFromAtMs: START,
+  nightToAtMs: START + 20 * HOUR,
+  dayFromAtMs: START + 18 * HOUR,
+  dayToAtMs: START + 25 * HOUR,
   calibration: { leakage: 1.2, filmTransparency: 1, soilExchange: 1, zoneOffsetC: -0.3 },
 };
 const plan = asPlanned(w);
@@ -77,10 +77,10 @@ test('covers come off by day and go on again; the house never does', () => {
   const [house, fleece] = specFor(w, bed, plan).stack;
   expect(house!.on).toBeUndefined();
   expect(fleece!.on).toHaveLength(2);
-  expect(Date.parse(fleece!.on![0]!.to)).toBe(w.dayFromMs);
-  expect(Date.parse(fleece!.on![1]!.from)).toBe(w.dayToMs);
+  expect(Date.parse(fleece!.on![0]!.to)).toBe(w.dayFromAtMs);
+  expect(Date.parse(fleece!.on![1]!.from)).toBe(w.dayToAtMs);
   // it goes on when the plan has it on, and not before
-  expect(Date.parse(fleece!.on![0]!.from)).toBe(w.coverFromMs);
+  expect(Date.parse(fleece!.on![0]!.from)).toBe(w.coverFromAtMs);
   expect(specFor(w, bed, { ...plan, dayOff: false }).stack[1]!.on).toHaveLength(1);
 });
 
@@ -114,8 +114,8 @@ test('with everything off, the plan is bare', () => {
 test('the factors of the place go with the request, and the night ends when covers come off', () => {
   const r = requestFor(w, bed, plan);
   expect(r.calibration).toEqual(w.calibration);
-  expect(r.nightToMs).toBe(w.dayFromMs);
-  expect(requestFor(w, bed, { ...plan, dayOff: false }).nightToMs).toBe(w.nightToMs);
+  expect(r.nightToAtMs).toBe(w.dayFromAtMs);
+  expect(requestFor(w, bed, { ...plan, dayOff: false }).nightToAtMs).toBe(w.nightToAtMs);
 });
 
 test('what opens by wax goes with the request, with the place of its layer', () => {

@@ -33,7 +33,7 @@ const option = (n: number, more: Partial<OptionRow> = {}): OptionRow =>
 const view = (more: Partial<PlaceView>) =>
   ({
     bed: bedIn({ id: 'n1', name: 'N1' }),
-    clock: { nowMs: 0, window: { night: '2027-01-14' } },
+    clock: { nowAtMs: 0, window: { night: '2027-01-14' } },
     covers: [],
     options: [],
     ...more,

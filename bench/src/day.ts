@@ -12,8 +12,8 @@ const RUNS = 5;
 const at = (text: string) => Date.parse(`${text}:00Z`);
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
 const episode = {
-  fromMs: at('2027-04-08T00:00'),
-  toMs: at('2027-04-18T00:00'),
+  fromAtMs: at('2027-04-08T00:00'),
+  toAtMs: at('2027-04-18T00:00'),
   meanC: 9,
   cloud: 0.15,
   windMs: 1.5,

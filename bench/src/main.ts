@@ -47,8 +47,8 @@ const say = (line: string) => process.stdout.write(`${line}\n`);
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
 const at = (text: string) => Date.parse(`${text}:00Z`);
 const episode = {
-  fromMs: at('2027-01-10T00:00'),
-  toMs: at('2027-01-20T00:00'),
+  fromAtMs: at('2027-01-10T00:00'),
+  toAtMs: at('2027-01-20T00:00'),
   meanC: -1,
   cloud: 0.08,
   windMs: 1,
@@ -185,7 +185,7 @@ function roof(h: number, history: WeatherEntry[], members: WeatherEntry[][]): Ho
     history,
     members,
     key: 'as-is',
-    countFromMs: at('2027-01-14T15:00'),
+    countFromAtMs: at('2027-01-14T15:00'),
     beds: Array.from({ length: BEDS }, (_, n): HouseBed => {
       const spec = bedSpec(structure, bedOf(h * BEDS + n), [], [], { deepC: 6 });
       return { id: `b${h * BEDS + n}`, historySpec: spec, spec, structureLayer: 0, placeK: 0 };
@@ -237,7 +237,7 @@ async function evening(): Promise<void> {
               members,
               initial: b.initial,
               given: found.shared,
-              countFromMs: task.countFromMs,
+              countFromAtMs: task.countFromAtMs,
               options: coverOptions(structure, bed, STOCK, [], Infinity).map((o) => ({
                 key: o.key,
                 spec: bedSpec(structure, bed, [], o.covers, { deepC: 6 }),

@@ -35,8 +35,8 @@ const world = {
   site,
   episodes: [
     {
-      fromMs: at('2027-01-08T00:00'),
-      toMs: at('2027-01-22T00:00'),
+      fromAtMs: at('2027-01-08T00:00'),
+      toAtMs: at('2027-01-22T00:00'),
       meanC: -2,
       cloud: 0.3,
       windMs: 1.2,
@@ -140,21 +140,21 @@ const MEMBERS_AHEAD = ensemble(
 const data = { farm, structures, beds, plantings, covers };
 
 /** Tonight by itself, as the app asks for it. */
-function tonight(nowMs: number, state: NightPlan['state'], airs: Map<string, KeptAir>) {
-  const at = nightAt(nowMs, farm);
-  const between = (list: WeatherEntry[], fromMs: number, toMs: number) =>
-    list.filter((e) => Date.parse(e.time) >= fromMs && Date.parse(e.time) <= toMs);
-  const past = between(MEASURED, at.pastMs, at.hourMs);
+function tonight(nowAtMs: number, state: NightPlan['state'], airs: Map<string, KeptAir>) {
+  const at = nightAt(nowAtMs, farm);
+  const between = (list: WeatherEntry[], fromAtMs: number, toAtMs: number) =>
+    list.filter((e) => Date.parse(e.time) >= fromAtMs && Date.parse(e.time) <= toAtMs);
+  const past = between(MEASURED, at.pastAtMs, at.hourAtMs);
   return begin({
     data,
     state,
-    nowMs,
+    nowAtMs,
     at,
     weather: {
       past: { hours: past, worth: past.map(() => 'measured' as const) },
-      members: MEMBERS_AHEAD.map((m) => between(m, at.hourMs, at.endMs)),
-      ahead: between(MEMBERS_AHEAD[0]!, at.hourMs, at.aheadMs),
-      issuedMs: NOW - 3 * HOUR,
+      members: MEMBERS_AHEAD.map((m) => between(m, at.hourAtMs, at.endAtMs)),
+      ahead: between(MEMBERS_AHEAD[0]!, at.hourAtMs, at.aheadAtMs),
+      issuedAtMs: NOW - 3 * HOUR,
       name: 'members',
       source: 'file',
     },
@@ -170,22 +170,22 @@ async function oneNight(say: (line: string) => void, file: string): Promise<void
   setMaxListeners(0, signal);
   const { workers, close } = startThreads(file, new Map());
   for (const state of ['just started', 'an hour later, warm']) {
-    const nowMs = state === 'just started' ? NOW : NOW + HOUR;
+    const nowAtMs = state === 'just started' ? NOW : NOW + HOUR;
     const airs = new Map<string, KeptAir>();
     const started = performance.now();
     const seconds = () => ((performance.now() - started) / 1000).toFixed(2);
     let first = '';
-    const plan = await tonight(nowMs, NOTHING_LAIN, airs).run(workers, signal, new Map(), {
+    const plan = await tonight(nowAtMs, NOTHING_LAIN, airs).run(workers, signal, new Map(), {
       onFirst: () => (first = seconds()),
     });
     const whole = seconds();
     const job = jobsOf(plan, style).find((j) => j.kind === 'cover');
     const item = job?.kind === 'cover' ? job.items[0]! : null;
     if (!item) throw new Error('the bench’s night asks for nothing');
-    const act = { kind: 'cover', id: 'tick', atMs: nowMs + HOUR / 12, ...item, on: true };
+    const act = { kind: 'cover', id: 'tick', atMs: nowAtMs + HOUR / 12, ...item, on: true };
     const before = new Map(plan.beds.map((b) => [b.bed.id, b.chosen]));
     const ticked = performance.now();
-    const next = await tonight(nowMs + HOUR / 10, applyAll([act]), airs).run(workers, signal, before);
+    const next = await tonight(nowAtMs + HOUR / 10, applyAll([act]), airs).run(workers, signal, before);
     const moved = next.beds.filter((b) => b.chosen !== before.get(b.bed.id)).length;
     say(
       `  tonight, ${state}: a first answer after ${first} s, the whole after ${whole} s; after a sheet laid as told again in ${((performance.now() - ticked) / 1000).toFixed(2)} s, ${moved} beds under something else`,
@@ -210,7 +210,7 @@ export async function nights(say: (line: string) => void, root: string): Promise
       {
         data,
         state: NOTHING_LAIN,
-        nowMs: NOW,
+        nowAtMs: NOW,
         history: MEASURED,
         members: MEMBERS_AHEAD,
         nights: NIGHTS,

@@ -5,7 +5,7 @@
  */
 import { applyAll, ensemble, workCost, type CoverOption, type WeatherEntry } from '@fogata/core';
 import { begin, nightAt, type NightPlan, type PlannedBed, type Workers } from '@fogata/core/planning';
-import { forecastCentre, lastIssueMs, trueHours } from '@fogata/core/standins';
+import { forecastCentre, lastIssueAtMs, trueHours } from '@fogata/core/standins';
 import { setMaxListeners } from 'node:events';
 import { join } from 'node:path';
 import { beds, cover, farm, plantings, site, structures } from './nights';
@@ -33,7 +33,7 @@ const data = {
 };
 
 interface StandInNight {
-  nowMs: number;
+  nowAtMs: number;
   history: WeatherEntry[];
   truth: WeatherEntry[];
   members: WeatherEntry[][];
@@ -42,14 +42,14 @@ interface StandInNight {
 /** A winter evening with its true weather and a forecast that is as wrong as forecasts are: cold, mild, clear and dull ones. */
 function standIn(n: number): StandInNight {
   const u = (channel: number) => ((n + 0.5) * PHI[channel - 1]!) % 1;
-  const nowMs = Date.parse('2027-01-04T14:00:00Z') + n * 24 * HOUR;
+  const nowAtMs = Date.parse('2027-01-04T14:00:00Z') + n * 24 * HOUR;
   const world = {
     seed: 100 + n,
     site,
     episodes: [
       {
-        fromMs: nowMs - 24 * HOUR,
-        toMs: nowMs + 48 * HOUR,
+        fromAtMs: nowAtMs - 24 * HOUR,
+        toAtMs: nowAtMs + 48 * HOUR,
         meanC: -5 + 10 * u(1),
         cloud: 0.05 + 0.8 * u(2),
         windMs: 0.8 + 2 * u(3),
@@ -57,14 +57,14 @@ function standIn(n: number): StandInNight {
       },
     ],
   };
-  const truth = trueHours(world, nowMs - HOUR, nowMs + 40 * HOUR);
-  const issueMs = lastIssueMs(nowMs);
-  const centre = forecastCentre(world.seed, issueMs, truth);
+  const truth = trueHours(world, nowAtMs - HOUR, nowAtMs + 40 * HOUR);
+  const issueAtMs = lastIssueAtMs(nowAtMs);
+  const centre = forecastCentre(world.seed, issueAtMs, truth);
   return {
-    nowMs,
-    history: trueHours(world, nowMs - 5 * 24 * HOUR, nowMs),
+    nowAtMs,
+    history: trueHours(world, nowAtMs - 5 * 24 * HOUR, nowAtMs),
     truth,
-    members: ensemble(world.seed, issueMs, centre, MEMBERS),
+    members: ensemble(world.seed, issueAtMs, centre, MEMBERS),
   };
 }
 
@@ -77,14 +77,14 @@ async function evening(
   workers: Workers,
   words: Words = new Map(),
 ): Promise<NightPlan> {
-  const at = nightAt(night.nowMs, farm);
-  const between = (list: WeatherEntry[], fromMs: number, toMs: number) =>
-    list.filter((e) => Date.parse(e.time) >= fromMs && Date.parse(e.time) <= toMs);
-  const past = between(night.history, at.pastMs, at.hourMs);
+  const at = nightAt(night.nowAtMs, farm);
+  const between = (list: WeatherEntry[], fromAtMs: number, toAtMs: number) =>
+    list.filter((e) => Date.parse(e.time) >= fromAtMs && Date.parse(e.time) <= toAtMs);
+  const past = between(night.history, at.pastAtMs, at.hourAtMs);
   const said = [...words].map(([bedId, key]) => ({
     kind: 'decision',
     id: bedId,
-    atMs: night.nowMs,
+    atMs: night.nowAtMs,
     night: at.window.night,
     bedId,
     key,
@@ -95,13 +95,13 @@ async function evening(
   return begin({
     data,
     state: applyAll(said),
-    nowMs: night.nowMs,
+    nowAtMs: night.nowAtMs,
     at,
     weather: {
       past: { hours: past, worth: past.map(() => 'measured' as const) },
-      members: members.map((m) => between(m, at.hourMs, at.endMs)),
-      ahead: between(members[0]!, at.hourMs, at.aheadMs),
-      issuedMs: night.nowMs,
+      members: members.map((m) => between(m, at.hourAtMs, at.endAtMs)),
+      ahead: between(members[0]!, at.hourAtMs, at.aheadAtMs),
+      issuedAtMs: night.nowAtMs,
       name: 'stand-in',
       source: 'file',
     },
@@ -161,7 +161,7 @@ export async function regret(say: (line: string) => void, root: string): Promise
     const plan = await evening(night, night.members, workers);
     const known = await evening(night, [night.truth], workers);
     const saidLowC = Math.min(
-      ...plan.centre.filter((e) => Date.parse(e.time) <= plan.window.toMs).map((e) => e.airC),
+      ...plan.centre.filter((e) => Date.parse(e.time) <= plan.window.toAtMs).map((e) => e.airC),
     );
     if (saidLowC < 0) under += 1;
     const layered = byRule(plan, (b, o) =>

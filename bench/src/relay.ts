@@ -169,7 +169,7 @@ export async function relay(say: (line: string) => void): Promise<void> {
     const f = fillGaps({ ...ask, ...more }, solver, {
       seconds: 60,
       gap: 0.02,
-      nowMs: () => performance.now(),
+      nowAtMs: () => performance.now(),
       onProgress: ({ money, boundMoney }) => {
         if (twoPercent === null && boundMoney !== null && boundMoney - money <= 0.02 * boundMoney)
           twoPercent = (performance.now() - t) / 1000;

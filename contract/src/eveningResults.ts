@@ -105,7 +105,7 @@ export function eveningResult(nights: readonly PlannedNight[], style: Pick<Style
       const beds = n.plan.beds.map((b) => bedOf(n, b));
       return {
         night: n.plan.window.night,
-        at: iso(n.plan.nowMs),
+        at: iso(n.plan.nowAtMs),
         beds,
         carriedIn: n.plan.beds.flatMap((b) => {
           const into = (b.options.find((o) => o.key === b.chosen)?.covers ?? b.on).find(isIndoors);
@@ -117,7 +117,7 @@ export function eveningResult(nights: readonly PlannedNight[], style: Pick<Style
           structure: j.structureId,
           start: iso(j.dueAtMs),
           minutes: round(j.minutes, 1),
-          latest: iso(j.onByMs),
+          latest: iso(j.onByAtMs),
           saves: round(j.saves),
           items: j.items.map((x) => ({ bed: x.bedId, cover: x.coverId, on: x.on })),
         })),

@@ -16,7 +16,7 @@ export {
 } from '@fogata/core/things';
 
 export { USES } from '@fogata/core';
-export const instantMs = z.number().int().describe('epoch milliseconds, UTC');
+export const instantAtMs = z.number().int().describe('epoch milliseconds, UTC');
 
 /** Whether this machine knows a time zone: with one that it does not, no hour of the farm can be told. */
 function isTimeZone(name: string): boolean {

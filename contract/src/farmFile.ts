@@ -5,7 +5,7 @@ import {
   coverSchema,
   cultivarSchema,
   farmSchema,
-  instantMs,
+  instantAtMs,
   namedNow,
   plantingSchema,
   seedLotSchema,
@@ -29,51 +29,56 @@ const entry = z.strictObject({
   rainMm: z.number().min(0).max(500).optional(),
   snowMm: z.number().min(0).max(2000).optional(),
 });
+/** What was written under older names is read under those of now. */
+const asNamedNow = <S extends z.ZodType>(schema: S) =>
+  z.preprocess((x) => (x && typeof x === 'object' ? namedNow(x) : x), schema);
 const band = z.strictObject({ low: z.number(), mid: z.number(), high: z.number() });
 
 /** Forecasts as they were issued, what was measured, and what was predicted in the evenings. */
 const weatherFileSchema = z.strictObject({
   forecasts: z
     .array(
-      z.strictObject({
-        id: z.string().min(1).max(64),
-        name: z.string().max(80),
-        source: z.enum(['typed', 'file', 'push', 'poll']),
-        issuedMs: instantMs,
-        importedMs: instantMs,
-        fromMs: instantMs,
-        toMs: instantMs,
-        entries: z.array(entry).min(1, 'some hours').max(5000, 'at most 5000 hours'),
-        doubt: z.number().min(0.1).max(10),
-        typed: typedSchema.optional(),
-        active: z.boolean(),
-      }),
+      asNamedNow(
+        z.strictObject({
+          id: z.string().min(1).max(64),
+          name: z.string().max(80),
+          source: z.enum(['typed', 'file', 'push', 'poll']),
+          issuedAtMs: instantAtMs,
+          importedAtMs: instantAtMs,
+          fromAtMs: instantAtMs,
+          toAtMs: instantAtMs,
+          entries: z.array(entry).min(1, 'some hours').max(5000, 'at most 5000 hours'),
+          doubt: z.number().min(0.1).max(10),
+          typed: typedSchema.optional(),
+          active: z.boolean(),
+        }),
+      ),
     )
     .max(50_000, 'at most 50000 forecasts'),
-  observations: z.array(z.strictObject({ atMs: instantMs, entry, source: z.string().max(40) })),
+  observations: z.array(z.strictObject({ atMs: instantAtMs, entry, source: z.string().max(40) })),
   temperatures: z.array(
     z.strictObject({
       spot: z.string().min(1).max(64),
-      atMs: instantMs,
+      atMs: instantAtMs,
       c: z.number().min(-60).max(80),
       source: z.string().max(40),
     }),
   ),
   evenings: z.array(
-    z.strictObject({
-      night: z.iso.date(),
-      issuedMs: instantMs,
-      data: z.strictObject({ spots: z.record(z.string(), band), beds: z.record(z.string(), band) }),
-    }),
+    asNamedNow(
+      z.strictObject({
+        night: z.iso.date(),
+        issuedAtMs: instantAtMs,
+        data: z.strictObject({ spots: z.record(z.string(), band), beds: z.record(z.string(), band) }),
+      }),
+    ),
   ),
 });
 
-export const farmFileSchema = z.strictObject({
+const wholeFile = z.strictObject({
   format: z.literal(FARM_FORMAT, { error: `the string ${FARM_FORMAT}` }),
   farm: farmSchema.strict(),
-  structures: z
-    .array(z.preprocess((s) => (s && typeof s === 'object' ? namedNow(s) : s), structureSchema.strict()))
-    .max(2000, 'at most 2000 structures'),
+  structures: z.array(asNamedNow(structureSchema.strict())).max(2000, 'at most 2000 structures'),
   beds: z.array(bedSchema.strict()).max(20_000, 'at most 20000 beds'),
   plantings: z.array(plantingSchema.strict()).max(100_000, 'at most 100000 plantings'),
   covers: z.array(coverSchema.strict()).max(5000, 'at most 5000 covers'),
@@ -81,9 +86,10 @@ export const farmFileSchema = z.strictObject({
   seedLots: z.array(seedLotSchema.strict()).max(20_000, 'at most 20000 lots').optional(),
   records: z.array(recordSchema).max(500_000, 'at most 500000 records'),
   /** When each record came to the server, in their order. */
-  arrivedMs: z.array(instantMs).optional(),
+  arrivedAtMs: z.array(instantAtMs).optional(),
   weather: weatherFileSchema.optional(),
 });
+export const farmFileSchema = asNamedNow(wholeFile);
 export type FarmFile = z.infer<typeof farmFileSchema>;
 
 /** Things that name each other have to be there, and only once. */
@@ -104,8 +110,8 @@ function linkProblem(f: FarmFile): { field: string; expected: string } | null {
       seen.add(x.id);
     }
   }
-  if (f.arrivedMs && f.arrivedMs.length !== f.records.length)
-    return { field: 'arrivedMs', expected: `one for each of the ${f.records.length} records` };
+  if (f.arrivedAtMs && f.arrivedAtMs.length !== f.records.length)
+    return { field: 'arrivedAtMs', expected: `one for each of the ${f.records.length} records` };
   const structures = new Set(f.structures.map((s) => s.id));
   const beds = new Set(f.beds.map((b) => b.id));
   for (const [i, b] of f.beds.entries())

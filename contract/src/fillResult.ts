@@ -173,7 +173,7 @@ export function fillResult(
   r: FillRequest,
   read: (path: string) => string | null,
   solver: SparseSolver,
-  options: Pick<FillOptions, 'nowMs' | 'onProgress' | 'stopped'>,
+  options: Pick<FillOptions, 'nowAtMs' | 'onProgress' | 'stopped'>,
 ): { result: object } | { problem: string } {
   const made = fillAskOf(r, read);
   if ('problem' in made) return made;

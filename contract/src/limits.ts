@@ -28,7 +28,9 @@ export function readLimits(json: unknown): { limits: Limits } | { problem: strin
       style,
       ...(soilMaxC === undefined ? {} : { soilMaxC }),
       ...(leafMinC === undefined ? {} : { leafMinC }),
-      ...(there ? { there: there.map((s) => ({ fromMs: Date.parse(s.from), toMs: Date.parse(s.to) })) } : {}),
+      ...(there
+        ? { there: there.map((s) => ({ fromAtMs: Date.parse(s.from), toAtMs: Date.parse(s.to) })) }
+        : {}),
     },
   };
 }

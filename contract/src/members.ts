@@ -33,11 +33,11 @@ function orderProblem(list: readonly WeatherEntry[], name: string): string | nul
   return wet < 0 ? null : `${name}[${wet}].dewPointC: expected no more than airC`;
 }
 
-/** An ensemble that serves a moment and nights from it on; or one sentence that names the field. `reachMs` is how far it has to go. */
+/** An ensemble that serves a moment and nights from it on; or one sentence that names the field. `reachAtMs` is how far it has to go. */
 export function readMembers(
   json: unknown,
-  nowMs: number,
-  reachMs: number,
+  nowAtMs: number,
+  reachAtMs: number,
 ): { weather: Members } | { problem: string } {
   const read = membersSchema.safeParse(json, { reportInput: true });
   if (!read.success) return { problem: firstProblem(read.error) };
@@ -48,17 +48,19 @@ export function readMembers(
   if (bad) return { problem: bad };
   const iso = (ms: number) => new Date(ms).toISOString();
   const at = (e: WeatherEntry) => Date.parse(e.time);
-  if (at(history[0]!) > nowMs - HISTORY_H * HOUR_MS)
+  if (at(history[0]!) > nowAtMs - HISTORY_H * HOUR_MS)
     return {
-      problem: `history: expected from ${iso(nowMs - HISTORY_H * HOUR_MS)} on or before, a day before the moment`,
+      problem: `history: expected from ${iso(nowAtMs - HISTORY_H * HOUR_MS)} on or before, a day before the moment`,
     };
-  if (at(history.at(-1)!) < nowMs - HOUR_MS)
-    return { problem: `history: expected up to ${iso(nowMs - HOUR_MS)} at least, an hour before the moment` };
+  if (at(history.at(-1)!) < nowAtMs - HOUR_MS)
+    return {
+      problem: `history: expected up to ${iso(nowAtMs - HOUR_MS)} at least, an hour before the moment`,
+    };
   for (const [i, m] of members.entries()) {
-    if (at(m[0]!) > nowMs + HOUR_MS)
-      return { problem: `members[${i}]: expected from ${iso(nowMs + HOUR_MS)} on or before` };
-    if (at(m.at(-1)!) < reachMs)
-      return { problem: `members[${i}]: expected up to ${iso(reachMs)} at least, through the last night` };
+    if (at(m[0]!) > nowAtMs + HOUR_MS)
+      return { problem: `members[${i}]: expected from ${iso(nowAtMs + HOUR_MS)} on or before` };
+    if (at(m.at(-1)!) < reachAtMs)
+      return { problem: `members[${i}]: expected up to ${iso(reachAtMs)} at least, through the last night` };
   }
   return { weather: { history, members } };
 }

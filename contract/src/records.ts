@@ -5,11 +5,11 @@
 import { HARM } from '@fogata/core';
 import { z } from 'zod';
 import { STEPS } from '@fogata/core';
-import { date, id, instantMs, USES } from './farm';
+import { date, id, instantAtMs, USES } from './farm';
 
 const base = {
-  id: z.uuid(),
-  atMs: instantMs.describe('when it happened'),
+  id: z.uuid({ error: 'a UUID' }),
+  atMs: instantAtMs.describe('when it happened'),
   by: z
     .string()
     .trim()
@@ -140,7 +140,7 @@ export const broughtSchema = z.object({
     }),
   ),
 });
-export const retractionSchema = z.object({ ...base, kind: z.literal('retraction'), retracts: z.uuid() });
+export const retractionSchema = z.object({ ...base, kind: z.literal('retraction'), retracts: z.uuid({ error: 'a UUID' }) });
 
 export const recordSchema = z.discriminatedUnion('kind', [
   readingSchema,

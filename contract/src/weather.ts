@@ -1,7 +1,7 @@
 /** Weather and temperatures that come in: typed, brought as a file, pushed or polled. SI inside, °C, m/s, W/m², mm. */
 import { SURE } from '@fogata/core';
 import { z } from 'zod';
-import { instantMs } from './farm';
+import { instantAtMs } from './farm';
 
 const temperature = (what: string) =>
   z
@@ -13,7 +13,7 @@ const temperature = (what: string) =>
 export const typedSchema = z
   .object({
     lowC: temperature('the lowest'),
-    lowAtMs: instantMs,
+    lowAtMs: instantAtMs,
     highC: temperature('the highest'),
     windMs: z.number({ error: 'a wind' }).min(0, '0 or more').max(60, 'at most 60 m/s'),
     cloud: z.number({ error: 'how much of the sky is cloud' }).min(0, '0 to 1').max(1, '0 to 1'),

@@ -1,6 +1,6 @@
 /** Nights from files: what is refused, what an answer holds, and that a second night begins where the first one ended. */
 import { NOTHING_LAIN, type FarmFacts } from '@fogata/core';
-import { reachMs, severalNights } from '@fogata/core/planning';
+import { reachAtMs, severalNights } from '@fogata/core/planning';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { workers } from '../../core/tests/eveningFixture';
@@ -19,7 +19,7 @@ const members = kept('members.json') as {
 const read = readFarmFile(kept('farm.json'));
 if ('problem' in read) throw new Error(read.problem);
 const { file } = read;
-const reach = reachMs(NOW, 2, file.farm);
+const reach = reachAtMs(NOW, 2, file.farm);
 const problem = (change: (m: typeof members) => unknown, reachTo = reach) => {
   const answer = readMembers(change(structuredClone(members)), NOW, reachTo);
   return 'problem' in answer ? answer.problem : 'taken';
@@ -75,7 +75,7 @@ test('two nights: within the stock, each cover on before it is due off, the seco
     {
       data: file as unknown as FarmFacts,
       state: NOTHING_LAIN,
-      nowMs: NOW,
+      nowAtMs: NOW,
       ...weather.weather,
       nights: 2,
       style,

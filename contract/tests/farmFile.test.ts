@@ -91,6 +91,37 @@ test('a file from before a setting was known takes its default', () => {
   expect(read.rolls).toEqual([]);
 });
 
+test('a file from when instants did not say that they are instants is read as it was meant', () => {
+  const seen = { id: '0b3f6a1e-6a55-4c1a-9a42-0f6d3b8f0c11', kind: 'note', atMs: 1_000, text: 'ice on the lids' };
+  const at = (fromKey: string, toKey: string) => ({
+    id: 'f',
+    name: 'typed',
+    source: 'typed',
+    [`issued${fromKey}`]: 1,
+    [`imported${fromKey}`]: 2,
+    [`from${toKey}`]: 3,
+    [`to${toKey}`]: 4,
+    entries: [{ time: '2027-01-14T12:00:00Z', airC: 1, dewPointC: 0, windMs: 1, cloudFraction: 1 }],
+    doubt: 1,
+    active: true,
+  });
+  const weather = (key: string) => ({
+    forecasts: [at(key, key)],
+    observations: [],
+    temperatures: [],
+    evenings: [{ night: '2027-01-14', [`issued${key}`]: 5, data: { spots: {}, beds: {} } }],
+  });
+  const older = taken(file({ records: [seen], arrivedMs: [7], weather: weather('Ms') }));
+  expect(older).toEqual(taken(file({ records: [seen], arrivedAtMs: [7], weather: weather('AtMs') })));
+  expect(older.weather!.forecasts[0]).toMatchObject({
+    issuedAtMs: 1,
+    importedAtMs: 2,
+    fromAtMs: 3,
+    toAtMs: 4,
+  });
+  expect([older.arrivedAtMs, older.weather!.evenings[0]!.issuedAtMs]).toEqual([[7], 5]);
+});
+
 test('what was taken once is taken again as it is', () => {
   const once = taken(file());
   expect(taken(JSON.parse(JSON.stringify(once)))).toEqual(once);

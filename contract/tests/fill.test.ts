@@ -46,7 +46,7 @@ test('the kept case is filled within its rows, trays and hours, better than by t
   if ('problem' in read) throw new Error(read.problem);
   const solver = (await highs()) as unknown as SparseSolver;
   let tick = 0;
-  const options = { nowMs: () => (tick += 1) };
+  const options = { nowAtMs: () => (tick += 1) };
   const answer = fillResult(
     { ...read.request, years: 10, gap: 0.05, seconds: 3 },
     () => null,
@@ -87,7 +87,7 @@ test('the kept case is filled within its rows, trays and hours, better than by t
 test('a file of days that cannot be read is named', () => {
   const read = readFillRequest({ ...good, climate: { dailyCsv: 'days.csv' } });
   if ('problem' in read) throw new Error(read.problem);
-  const answer = fillResult(read.request, () => null, {} as SparseSolver, { nowMs: () => 0 });
+  const answer = fillResult(read.request, () => null, {} as SparseSolver, { nowAtMs: () => 0 });
   expect(answer).toEqual({
     problem: expect.stringMatching(/^climate\.dailyCsv: expected a file that can be read/),
   });

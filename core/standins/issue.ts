@@ -9,15 +9,15 @@ const HOUR_MS = 3_600_000;
 export const ISSUE_EVERY_MS = 6 * HOUR_MS;
 
 /** The last issue at or before `ms`. */
-export function lastIssueMs(ms: number): number {
+export function lastIssueAtMs(ms: number): number {
   return Math.floor(ms / ISSUE_EVERY_MS) * ISSUE_EVERY_MS;
 }
 
-/** The centre of the forecast issued at `issueMs` for these true hours: the truth less this issue's error. */
+/** The centre of the forecast issued at `issueAtMs` for these true hours: the truth less this issue's error. */
 export function forecastCentre(
   seed: number,
-  issueMs: number,
+  issueAtMs: number,
   truth: readonly WeatherEntry[],
 ): WeatherEntry[] {
-  return truth.map((e) => shifted(e, errorAt(seed, issueMs, -1, Date.parse(e.time)), -1));
+  return truth.map((e) => shifted(e, errorAt(seed, issueAtMs, -1, Date.parse(e.time)), -1));
 }

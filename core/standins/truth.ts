@@ -11,8 +11,8 @@ const HOUR_MS = 3_600_000;
 
 /** A stretch of days whose weather is given rather than drawn, eased in and out over six hours. */
 export interface Episode {
-  fromMs: number;
-  toMs: number;
+  fromAtMs: number;
+  toAtMs: number;
   /** Daily mean, °C. */
   meanC: number;
   cloud: number;
@@ -57,7 +57,7 @@ function mood(w: WeatherSeed, ms: number): Mood {
     drynessK: 4.5 + 1.5 * smoothNoise(s, 6, h, 40),
   };
   for (const e of w.episodes ?? []) {
-    const k = Math.min(1, Math.max(0, Math.min(ms - e.fromMs, e.toMs - ms) / (6 * HOUR_MS) + 0.5));
+    const k = Math.min(1, Math.max(0, Math.min(ms - e.fromAtMs, e.toAtMs - ms) / (6 * HOUR_MS) + 0.5));
     if (k <= 0) continue;
     const small = 0.6 * smoothNoise(s, 7, h, 9);
     drawn.meanC += k * (e.meanC + 0.4 * small - drawn.meanC);
@@ -109,10 +109,10 @@ export function trueWeather(w: WeatherSeed, ms: number): WeatherEntry {
   };
 }
 
-/** Hourly true weather from `fromMs` to `toMs`, both included, on whole hours. */
-export function trueHours(w: WeatherSeed, fromMs: number, toMs: number): WeatherEntry[] {
+/** Hourly true weather from `fromAtMs` to `toAtMs`, both included, on whole hours. */
+export function trueHours(w: WeatherSeed, fromAtMs: number, toAtMs: number): WeatherEntry[] {
   const hours: WeatherEntry[] = [];
-  for (let ms = Math.floor(fromMs / HOUR_MS) * HOUR_MS; ms <= toMs; ms += HOUR_MS)
+  for (let ms = Math.floor(fromAtMs / HOUR_MS) * HOUR_MS; ms <= toAtMs; ms += HOUR_MS)
     hours.push(trueWeather(w, ms));
   return hours;
 }

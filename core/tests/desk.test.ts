@@ -10,13 +10,13 @@ const MORNING = Date.parse('2027-04-15T07:00:00Z');
 const HOURS = 36;
 
 const shape = (more: EveningShape = {}): EveningShape => ({
-  nowMs: MORNING,
+  nowAtMs: MORNING,
   structure: { ventAreaM2: 12 },
   ...more,
 });
 const coming = (plan: NightPlan, meanC: number, cloud: number): WeatherEntry[][] =>
   [0, -1, 1].map((lift) =>
-    weather({ meanC: meanC + lift, cloud, hours: HOURS, startMs: Date.parse(plan.members[0]![0]!.time) }),
+    weather({ meanC: meanC + lift, cloud, hours: HOURS, startAtMs: Date.parse(plan.members[0]![0]!.time) }),
   );
 
 test('a clear day: it is opened in time and shut by the evening, and the leaves stay under what spoils them', async () => {
@@ -72,7 +72,7 @@ test('nobody there from ten to five: the moves are made before and after, and wh
   const gone = awayOn(MORNING + 4 * 3_600_000, away, plan.data.farm.timeZone)[0]!;
   const day = workOutDay(alone!);
   expect(day.steps.length).toBeGreaterThan(0);
-  for (const s of day.steps) expect(s.atMs <= gone.fromMs || s.atMs >= gone.toMs).toBe(true);
+  for (const s of day.steps) expect(s.atMs <= gone.fromAtMs || s.atMs >= gone.toAtMs).toBe(true);
   // the morning's opening has to do for noon
   expect(day.plannedC.mid).toBeLessThan(day.leftC.mid);
   const there = workOutDay(free!);

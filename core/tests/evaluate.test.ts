@@ -10,7 +10,7 @@ import {
   harmChance,
   joinOutcomes,
   latestCoverAtMs,
-  liftTimeMs,
+  liftableAtMs,
   lostAtDark,
   looksAtLifting,
   splitTask,
@@ -27,8 +27,8 @@ import { aBed, aCover, aStructure, SITE } from './fixtures';
 const HOUR = 3_600_000;
 const NOW = Date.parse('2027-01-14T15:00:00Z');
 const episode = {
-  fromMs: NOW - 48 * HOUR,
-  toMs: NOW + 48 * HOUR,
+  fromAtMs: NOW - 48 * HOUR,
+  toAtMs: NOW + 48 * HOUR,
   meanC: -1,
   cloud: 0.05,
   windMs: 1,
@@ -38,14 +38,14 @@ const world = { seed: 5, site: SITE, episodes: [episode] };
 const structure = aStructure();
 const bed = aBed();
 const fleece = aCover();
-const spec = (covers: Cover[], fromMs?: number) =>
+const spec = (covers: Cover[], fromAtMs?: number) =>
   bedSpec(structure, bed, [], covers, {
     deepC: 5,
-    ...(fromMs === undefined
+    ...(fromAtMs === undefined
       ? {}
       : {
           timing: covers.map(() => ({
-            on: [{ from: new Date(fromMs).toISOString(), to: '2030-01-01T00:00:00Z' }],
+            on: [{ from: new Date(fromAtMs).toISOString(), to: '2030-01-01T00:00:00Z' }],
           })),
         }),
   });
@@ -56,7 +56,7 @@ const roof = (count = 12, more: Partial<HouseTask> = {}): HouseTask => ({
   members: members(count),
   key: 'bare',
   beds: [{ id: 'b', historySpec: spec([]), spec: spec([]), structureLayer: 0, placeK: 0 }],
-  countFromMs: NOW,
+  countFromAtMs: NOW,
   ...more,
 });
 const task = (count = 12, more: Partial<HouseTask> = {}): BedTask => {
@@ -71,7 +71,7 @@ const task = (count = 12, more: Partial<HouseTask> = {}): BedTask => {
       { key: 'a', spec: spec([fleece]), structureLayer: 0 },
       { key: 'a+a', spec: spec([fleece, fleece]), structureLayer: 0 },
     ],
-    countFromMs: NOW,
+    countFromAtMs: NOW,
     ...(more.belief ? { belief: more.belief } : {}),
   };
 };
@@ -95,14 +95,14 @@ test('the same work gives the same answer, and tells how far it is', () => {
 test('bands hold their middle, and the past ends where the night begins', () => {
   const out = evaluateHouse(roof());
   const [bed] = out.beds;
-  expect(bed!.past.timesMs.at(-1)).toBe(out.timesMs[0]);
+  expect(bed!.past.timesAtMs.at(-1)).toBe(out.timesAtMs[0]);
   for (const leafC of [bed!.outcome.leafC, ...evaluateBed(task()).map((o) => o.leafC)]) {
     leafC.mid.forEach((mid, i) => {
       expect(leafC.low[i]!).toBeLessThanOrEqual(mid);
       expect(leafC.high[i]!).toBeGreaterThanOrEqual(mid);
     });
   }
-  expect(out.outsideC.mid).toHaveLength(out.timesMs.length);
+  expect(out.outsideC.mid).toHaveLength(out.timesAtMs.length);
   expect(evaluateBed(task())[1]!.layersC).toHaveLength(2);
 });
 
@@ -125,7 +125,7 @@ test('two beds alike are run as one and told as two; the bed alone comes out as 
     initial: out.beds[1]!.initial,
     given: out.shared,
     options: [{ key: 'a', spec: spec([fleece]), structureLayer: 0 }],
-    countFromMs: NOW,
+    countFromAtMs: NOW,
   });
   alone!.minLeafC.forEach((c, m) => expect(c).toBeCloseTo(out.beds[1]!.outcome.minLeafC[m]!, 1));
 });
@@ -144,7 +144,7 @@ test('weather that differs in its middle only is other weather', () => {
 
 test('a cover may wait until it would cost more than 0.3 K, and never gains by waiting', () => {
   const work = task(2);
-  const at = (h: number) => ({ fromMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) });
+  const at = (h: number) => ({ fromAtMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) });
   const early = latestCoverAtMs(work, [at(0), at(1), at(2), at(9)]);
   expect(early.dueAtMs).toBeLessThan(NOW + 9 * HOUR);
   expect(lostAtDark(early)).toBeGreaterThan(0);
@@ -155,7 +155,7 @@ test('what being late costs is said step by step, each later and worse than the 
   const hours = [0, 2, 4, 6, 8, 10, 12];
   const due = latestCoverAtMs(
     task(2),
-    hours.map((h) => ({ fromMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) })),
+    hours.map((h) => ({ fromAtMs: NOW + h * HOUR, spec: spec([fleece], NOW + h * HOUR) })),
   );
   expect(due.later.length).toBeGreaterThan(1);
   due.later.reduce(
@@ -282,12 +282,12 @@ describe('lifting in the morning', () => {
       return { ...e, airC, dewPointC: airC - 2, cloudFraction: 1, globalWm2: 0 };
     };
     const days = members(4).map((m) => m.map(still));
-    const under = (toMs?: number) =>
+    const under = (toAtMs?: number) =>
       bedSpec(structure, bed, [], [aCover({ material: 'frost-blanket', plies: 2 })], {
         deepC: 7,
-        ...(toMs === undefined
+        ...(toAtMs === undefined
           ? {}
-          : { timing: [{ on: [{ from: '2026-01-01T00:00:00Z', to: iso(toMs) }] }] }),
+          : { timing: [{ on: [{ from: '2026-01-01T00:00:00Z', to: iso(toAtMs) }] }] }),
       });
     const house = evaluateHouse(
       roof(4, {
@@ -305,18 +305,18 @@ describe('lifting in the morning', () => {
   test('what would freeze without its cover keeps it, on a day that does not warm', () => {
     const cold = looks(false);
     expect(cold[0]!.off[0]!.leafMinC).toBeLessThan(cold[0]!.on[0]!.leafMinC - 1);
-    expect(liftTimeMs([planting], cold)).toBeNull();
+    expect(liftableAtMs([planting], cold)).toBeNull();
     // what bears it may be uncovered all the same
     const hardy = {
       ...planting,
       thresholds: { damageC: -12, deathC: -20, flowerC: null, rootC: null, chillingC: null, harmC: -12 },
     };
-    expect(liftTimeMs([hardy], cold)).toBe(NOW + 2 * HOUR);
-    expect(liftTimeMs([hardy, planting], cold)).toBeNull();
+    expect(liftableAtMs([hardy], cold)).toBe(NOW + 2 * HOUR);
+    expect(liftableAtMs([hardy, planting], cold)).toBeNull();
   });
 
   test('on a day that warms it comes off when the air bears it, and not before', () => {
-    const at = liftTimeMs([planting], looks(true));
+    const at = liftableAtMs([planting], looks(true));
     expect(at).not.toBeNull();
     expect(at).toBeGreaterThan(NOW + 2 * HOUR);
   });

@@ -11,7 +11,7 @@ test('the one sheet there is goes on what would lose more, by its time, and says
   expect(rest).toEqual([]);
   expect(job).toMatchObject({ kind: 'cover', done: false, planKeys: { tender: 'fleece' } });
   expect(job!.dueAtMs).toBeGreaterThanOrEqual(NOW);
-  expect(job!.dueAtMs + job!.minutes * 60_000).toBeLessThanOrEqual(job!.onByMs + 60_000);
+  expect(job!.dueAtMs + job!.minutes * 60_000).toBeLessThanOrEqual(job!.onByAtMs + 60_000);
   const tender = plan.beds.find((b) => b.bed.id === 'tender')!;
   expect(job!.saves).toBeCloseTo(tender.loss['as-is']! - tender.loss['fleece']!, 6);
   expect(job!.saves).toBeGreaterThan(1);

@@ -59,7 +59,7 @@ export const NOW = Date.parse('2027-01-15T14:00:00Z');
 export const MILD = 12;
 
 export interface EveningShape {
-  nowMs?: number;
+  nowAtMs?: number;
   cloud?: number;
   structure?: Partial<Structure>;
 }
@@ -68,15 +68,15 @@ export function evening(
   meanC: number,
   sheets: number,
   acts: Parameters<typeof applyAll>[0] = [],
-  { nowMs = NOW, cloud = 0, structure = {} }: EveningShape = {},
+  { nowAtMs = NOW, cloud = 0, structure = {} }: EveningShape = {},
 ): Evening {
-  const at = nightAt(nowMs, farm);
+  const at = nightAt(nowAtMs, farm);
   const sky = (lift: number) =>
-    weather({ meanC: meanC + lift, cloud, hours: 200, startMs: at.pastMs - 3_600_000 });
+    weather({ meanC: meanC + lift, cloud, hours: 200, startAtMs: at.pastAtMs - 3_600_000 });
   const cut = (lift: number, from: number, to: number) =>
     sky(lift).filter((e) => Date.parse(e.time) >= from && Date.parse(e.time) <= to);
   // mild until today: what the nights before had killed could not be saved
-  const past = cut(MILD - meanC, at.pastMs, at.hourMs);
+  const past = cut(MILD - meanC, at.pastAtMs, at.hourAtMs);
   return {
     data: {
       farm,
@@ -86,13 +86,13 @@ export function evening(
       covers: [aCover({ id: 'fleece', material: 'fleece-50', count: sheets })],
     },
     state: acts.length > 0 ? applyAll(acts) : NOTHING_LAIN,
-    nowMs,
+    nowAtMs,
     at,
     weather: {
       past: { hours: past, worth: past.map(() => 'measured' as const) },
-      members: [0, -2, -1, 1, 2, 0.5].map((lift) => cut(lift, at.hourMs, at.endMs)),
-      ahead: cut(0, at.hourMs, at.aheadMs),
-      issuedMs: nowMs,
+      members: [0, -2, -1, 1, 2, 0.5].map((lift) => cut(lift, at.hourAtMs, at.endAtMs)),
+      ahead: cut(0, at.hourAtMs, at.aheadAtMs),
+      issuedAtMs: nowAtMs,
       name: 'test',
       source: 'file',
     },

@@ -43,7 +43,7 @@ test('dry sand watered through keeps the leaves over it warmer in the frost afte
   const start = (wetness: 'dry' | 'wet') => {
     const w = prepareWeather(
       SITE,
-      weather({ meanC: 3, hours: 48, startMs: Date.parse(hours[0]!.time) - 48 * 3_600_000 }),
+      weather({ meanC: 3, hours: 48, startAtMs: Date.parse(hours[0]!.time) - 48 * 3_600_000 }),
       1800,
     );
     return runBed(spec(wetness), w, { outside: runOutside(w, spec(wetness).ground), audit: false }).end;

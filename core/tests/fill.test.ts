@@ -24,7 +24,7 @@ beforeAll(async () => {
 });
 let tick = 0;
 const fill = (ask: FillAsk, gap = 0.02, seconds = 3): Filled =>
-  fillGaps(ask, solver, { seconds, gap, nowMs: () => (tick += 1) });
+  fillGaps(ask, solver, { seconds, gap, nowAtMs: () => (tick += 1) });
 
 /** The best of all plans, by trying every number of rows of every candidate that the limits allow. */
 function exhaustive(ask: FillAsk): number {
@@ -267,7 +267,7 @@ test('a first answer is there before the solver, is within every limit, and the 
   const f = fillGaps(ask, solver, {
     seconds: 20,
     gap: 0.05,
-    nowMs: () => (tick += 1),
+    nowAtMs: () => (tick += 1),
     onFirst: (list_) => (first = list_.length),
     onProgress: ({ money }) => told.push(money),
   });
@@ -278,7 +278,7 @@ test('a first answer is there before the solver, is within every limit, and the 
 
 test('stopped, it gives what it has', () => {
   const ask = anAsk([aBedOf('A'), aBedOf('B')], CROPS, 25);
-  const f = fillGaps(ask, solver, { seconds: 20, gap: 0, nowMs: () => (tick += 1), stopped: () => true });
+  const f = fillGaps(ask, solver, { seconds: 20, gap: 0, nowAtMs: () => (tick += 1), stopped: () => true });
   checkPlan(ask, f);
   expect(f.money).toBeGreaterThan(0);
 });

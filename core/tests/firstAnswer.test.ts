@@ -110,8 +110,8 @@ test('of a bed only what is not held is run; what was abandoned is run anew for 
 
 describe('the air that options were priced in', () => {
   // within one hour: what counts from the next full hour on is then the same
-  const early: EveningShape = { nowMs: NOW + 600_000 };
-  const later: EveningShape = { nowMs: NOW + 1_200_000 };
+  const early: EveningShape = { nowAtMs: NOW + 600_000 };
+  const later: EveningShape = { nowAtMs: NOW + 1_200_000 };
   const lay = (bedId: string) => ({
     kind: 'cover',
     id: `lay ${bedId}`,
@@ -163,11 +163,11 @@ describe('the air that options were priced in', () => {
       snowLayer: new Int16Array(4),
       rows: Float64Array.of(0, c, c, 0),
     });
-    const run = (c: number, timesMs = [0, 3_600_000]) => ({ timesMs, shared: [row(c)] });
+    const run = (c: number, timesAtMs = [0, 3_600_000]) => ({ timesAtMs, shared: [row(c)] });
     expect(apartK(run(5), run(5), 0)).toBe(0);
     expect(apartK(run(5), run(5.2), 0)).toBeCloseTo(0.2, 9);
     expect(apartK(run(5), run(5.2), 3_600_001)).toBe(0);
     expect(apartK(run(5), run(5, [0, 7_200_000]), 0)).toBe(Infinity);
-    expect(apartK(run(5), { timesMs: [0, 3_600_000], shared: [] }, 0)).toBe(Infinity);
+    expect(apartK(run(5), { timesAtMs: [0, 3_600_000], shared: [] }, 0)).toBe(Infinity);
   });
 });

@@ -12,14 +12,14 @@ export interface WeatherShape {
   windMs?: number;
   cloud?: number;
   hours?: number;
-  startMs?: number;
+  startAtMs?: number;
 }
 
 /** Hourly weather with a daily swing; warmest at 15:00 UTC. */
 export function weather(w: WeatherShape = {}): WeatherEntry[] {
-  const { meanC = -1, swingK = 6, dewK = 6, windMs = 0.5, cloud = 0, hours = 48, startMs = START_MS } = w;
+  const { meanC = -1, swingK = 6, dewK = 6, windMs = 0.5, cloud = 0, hours = 48, startAtMs = START_MS } = w;
   return Array.from({ length: hours + 1 }, (_, i) => {
-    const ms = startMs + i * 3_600_000;
+    const ms = startAtMs + i * 3_600_000;
     const hour = (ms / 3_600_000) % 24;
     const airC = meanC + swingK * Math.cos(((hour - 15) / 24) * 2 * Math.PI);
     return {

@@ -163,13 +163,13 @@ describe('the farm’s time', () => {
             coversOn: true,
             known: true,
             lowC: -7,
-            nowMs: t('2027-01-15', 8, 0),
+            nowAtMs: t('2027-01-15', 8, 0),
           },
           style,
         ),
       ),
     ).toBe('Leave them be until 10:20. N2 froze for two hours.');
-    const morning = { frozen: [], coversOn: true, known: true, lowC: -6, nowMs: t('2027-01-15', 9, 4) };
+    const morning = { frozen: [], coversOn: true, known: true, lowC: -6, nowAtMs: t('2027-01-15', 9, 4) };
     const said = (f: { liftAtMs: number | null; keep: string[] }) =>
       say(morningSentence({ ...morning, ...f }, style));
     expect(said({ liftAtMs: null, keep: ['N5'] })).toBe(
@@ -178,7 +178,7 @@ describe('the farm’s time', () => {
     expect(said({ liftAtMs: t('2027-01-15', 11, 0), keep: ['N5', 'S1'] })).toContain(
       'N5 and S1 stay covered this morning. Leave the others on until 11:00.',
     );
-    expect(said({ liftAtMs: morning.nowMs, keep: [] })).toContain('Lift when it suits.');
+    expect(said({ liftAtMs: morning.nowAtMs, keep: [] })).toContain('Lift when it suits.');
     const bare = { ...morning, keep: [], liftAtMs: null, coversOn: false };
     expect(say(morningSentence(bare, style))).toContain('Nothing is frozen and nothing is covered.');
     expect(said({ liftAtMs: Infinity, keep: [] })).toContain(

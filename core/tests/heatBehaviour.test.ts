@@ -107,8 +107,8 @@ describe('wind and cloud', () => {
 });
 
 describe('by day', () => {
-  const spring = { startMs: Date.parse('2027-04-20T00:00:00Z'), meanC: 12, swingK: 7, windMs: 1 };
-  const open = [{ from: new Date(spring.startMs).toISOString(), fraction: 1 }];
+  const spring = { startAtMs: Date.parse('2027-04-20T00:00:00Z'), meanC: 12, swingK: 7, windMs: 1 };
+  const open = [{ from: new Date(spring.startAtMs).toISOString(), fraction: 1 }];
 
   test('a closed frame in full sun goes far beyond what any crop stands', () => {
     expect(nightMax(night([FRAME], spring).canopyAirC)).toBeGreaterThan(38);
@@ -184,7 +184,7 @@ describe('snow, rain, poles', () => {
   ])('%s runs and balances', (_, latitude, start) => {
     const run = runBed(
       bed([HOUSE, FLEECE]),
-      prepareWeather({ latitude, longitude: 20 }, weather({ startMs: Date.parse(start) })),
+      prepareWeather({ latitude, longitude: 20 }, weather({ startAtMs: Date.parse(start) })),
     );
     expect(run.energyErrorWm2).toBeLessThan(0.5);
     expect(run.leafC.every(Number.isFinite)).toBe(true);

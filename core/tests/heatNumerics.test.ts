@@ -196,7 +196,7 @@ describe('books and refinement', () => {
 });
 
 test('what was opened and is shut is shut at once, in steps of an hour as in steps of a minute', () => {
-  const sunny = weather({ meanC: 10, cloud: 0.05, windMs: 2, startMs: Date.parse('2027-04-12T00:00:00Z') });
+  const sunny = weather({ meanC: 10, cloud: 0.05, windMs: 2, startAtMs: Date.parse('2027-04-12T00:00:00Z') });
   const at = (hour: number) => `2027-04-12T${String(hour).padStart(2, '0')}:00:00Z`;
   const house: Layer = {
     ...HOUSE,
@@ -208,7 +208,7 @@ test('what was opened and is shut is shut at once, in steps of an hour as in ste
   };
   const leafAt = (stepS: number, hour: number) => {
     const run = runBed({ ground: { deepC: 10 }, stack: [house] }, prepareWeather(SITE, sunny, stepS));
-    return run.leafC[run.entryMs.indexOf(Date.parse(at(hour)))]!;
+    return run.leafC[run.entryAtMs.indexOf(Date.parse(at(hour)))]!;
   };
   // an hour after, a coefficient still on its way from open to shut was 7 K too cold
   for (const hour of [15, 16, 17]) expect(Math.abs(leafAt(3600, hour) - leafAt(60, hour))).toBeLessThan(1.6);

@@ -62,7 +62,7 @@ describe('air through cloth', () => {
   });
 
   test('by day a gale leaves less than half of the heat under it', () => {
-    const spring = { startMs: Date.parse('2027-03-01T06:00:00Z'), meanC: 6, swingK: 4, hours: 18 };
+    const spring = { startAtMs: Date.parse('2027-03-01T06:00:00Z'), meanC: 6, swingK: 4, hours: 18 };
     const excess = (windMs: number) => {
       const r = night([FLEECE], { ...spring, windMs });
       return Math.max(...r.canopyAirC.map((c, i) => c - r.outsideC[i]!));
@@ -98,7 +98,7 @@ describe('the outside of a cover', () => {
   });
 
   test('over the crop a net and a film are not the same: shade lowers the peak of an open house', () => {
-    const may = { startMs: Date.parse('2027-05-15T00:00:00Z'), meanC: 15, windMs: 2, hours: 24 };
+    const may = { startAtMs: Date.parse('2027-05-15T00:00:00Z'), meanC: 15, windMs: 2, hours: 24 };
     const open = [{ from: '2027-05-15T00:00:00Z', fraction: 0.5 }];
     const shade = (material: 'shade-30' | 'shade-50'): Layer => ({
       ...HOUSE,
@@ -179,7 +179,7 @@ describe('soil', () => {
   test('its skin closes as it dries, and a moist bed dries on a sunny day and wets again in the night', () => {
     expect(skinResistanceSm(0.25, 0.42)).toBe(10);
     expect(skinResistanceSm(0.05, 0.42)).toBeGreaterThan(200);
-    const spring = { startMs: Date.parse('2027-04-20T06:00:00Z'), meanC: 14, windMs: 2 };
+    const spring = { startAtMs: Date.parse('2027-04-20T06:00:00Z'), meanC: 14, windMs: 2 };
     const bare = { crop: { heightM: 0.03, groundCover: 0.05 }, ground: { deepC: 10, surfaceC: 12 } };
     const noon = night([], { ...spring, hours: 10 }, bare).end.skinWater![0]!;
     const later = night([], { ...spring, hours: 24 }, bare).end.skinWater![0]!;
@@ -261,7 +261,7 @@ describe('what stands around', () => {
   test('it takes light from a winter’s day and less from a summer’s', () => {
     const horizon = horizonOf(here, [here, south])!;
     const light = (start: string) => {
-      const sky = prepareWeather(SITE, weather({ startMs: Date.parse(start), hours: 24, meanC: 10 }));
+      const sky = prepareWeather(SITE, weather({ startAtMs: Date.parse(start), hours: 24, meanC: 10 }));
       const sum = (spec: BedSpec) => runBed(spec, sky).cropSunWm2.reduce((s, x) => s + x, 0);
       return sum({ ...bed([HOUSE]), horizon }) / sum(bed([HOUSE]));
     };
@@ -270,7 +270,7 @@ describe('what stands around', () => {
   });
 
   test('a house across the winter sun passes more of it than one along it', () => {
-    const sky = prepareWeather(SITE, weather({ hours: 24, startMs: Date.parse('2027-01-14T00:00:00Z') }));
+    const sky = prepareWeather(SITE, weather({ hours: 24, startAtMs: Date.parse('2027-01-14T00:00:00Z') }));
     const light = (turnDeg: number) =>
       runBed(bed([{ ...HOUSE, turnDeg }]), sky).cropSunWm2.reduce((s, x) => s + x, 0);
     expect(light(90)).toBeGreaterThan(1.02 * light(0));

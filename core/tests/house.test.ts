@@ -77,7 +77,7 @@ test('by the side of a house leaves are colder on a clear night than in its midd
 test('on a sunny day it is warmer on a shelf than at the floor of a tall house', () => {
   const sunny = prepareWeather(
     SITE,
-    weather({ startMs: Date.parse('2027-04-10T00:00:00Z'), meanC: 12 }),
+    weather({ startAtMs: Date.parse('2027-04-10T00:00:00Z'), meanC: 12 }),
     1200,
   );
   const bench = { ground: { deepC: 10, on: 'bench' as const } };

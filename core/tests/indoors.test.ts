@@ -53,7 +53,7 @@ test('with room for one bed the tender one is carried in, by name and weight, be
   expect(job).toMatchObject({ title: 'Carry tender into Shed', minutes: 5, done: false });
   expect(job!.detail).toContain('10 crates, 70 kg in all');
   expect(job!.saves).toBeGreaterThan(1);
-  expect(job!.onByMs).toBeLessThanOrEqual(Date.parse('2027-01-15T17:50:00Z'));
+  expect(job!.onByAtMs).toBeLessThanOrEqual(Date.parse('2027-01-15T17:50:00Z'));
 });
 
 test('on a mild night, and where there is no room for the whole bed, nothing is carried', async () => {
@@ -114,17 +114,17 @@ describe('once they are in', () => {
 
   test('a night spent indoors has killed nothing, and they go out only into what they bear', async () => {
     const window = nightAt(NOW, farm).window;
-    const nowMs = window.sunriseAtMs! - HOUR / 2;
+    const nowAtMs = window.sunriseAtMs! - HOUR / 2;
     // bitter through the whole next day, too
-    const cold = bench(-14, place(), [carry(inAtMs)], { nowMs, cloud: 1 });
+    const cold = bench(-14, place(), [carry(inAtMs)], { nowAtMs, cloud: 1 });
     const kept = await planned(cold);
     expect(bed(kept, 'tender').atRisk[0]!.left).toBeCloseTo(1, 5);
     expect(bed(kept, 'tender').lift).toMatchObject({ atMs: null });
     expect(Math.min(...asIsOutcome(bed(kept, 'tender')).minLeafC)).toBe(6);
-    const mild = await planned(bench(9, place(), [carry(inAtMs)], { nowMs }));
+    const mild = await planned(bench(9, place(), [carry(inAtMs)], { nowAtMs }));
     expect(bed(mild, 'tender').lift!.atMs).not.toBeNull();
     // a cold clear morning is borne only once the sun has warmed the house
-    const clear = await planned(bench(-9, place(), [carry(inAtMs)], { nowMs }));
+    const clear = await planned(bench(-9, place(), [carry(inAtMs)], { nowAtMs }));
     expect(bed(clear, 'tender').lift!.atMs!).toBeGreaterThan(bed(mild, 'tender').lift!.atMs! + HOUR);
     expect(jobsOf(mild, style)[0]).toMatchObject({
       kind: 'lift',
@@ -134,8 +134,8 @@ describe('once they are in', () => {
   });
 
   test('left outside through the same night they would have been lost', async () => {
-    const nowMs = nightAt(NOW, farm).window.sunriseAtMs! - HOUR / 2;
-    const plan = await planned(bench(-9, place(), [], { nowMs }));
+    const nowAtMs = nightAt(NOW, farm).window.sunriseAtMs! - HOUR / 2;
+    const plan = await planned(bench(-9, place(), [], { nowAtMs }));
     expect(bed(plan, 'tender').atRisk[0]!.left).toBeLessThan(0.5);
   });
 });

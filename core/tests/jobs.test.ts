@@ -8,7 +8,7 @@ const job = (key: string, onByMin: number, minutes: number, more: Partial<Job> =
   key,
   kind: 'cover',
   dueAtMs: 0,
-  onByMs: T + onByMin * MIN,
+  onByAtMs: T + onByMin * MIN,
   saves: 10,
   title: key,
   detail: '',
@@ -28,7 +28,7 @@ const starts = (jobs: Job[]) => Object.fromEntries(jobs.map((j) => [j.key, (j.du
 test('one person starts so early that every cover is on by its time', () => {
   const jobs = [job('a', 60, 20), job('b', 60, 15), job('c', 90, 10)];
   startTimes(jobs, T, 1);
-  for (const j of jobs) expect(j.dueAtMs + j.minutes * MIN).toBeLessThanOrEqual(j.onByMs);
+  for (const j of jobs) expect(j.dueAtMs + j.minutes * MIN).toBeLessThanOrEqual(j.onByAtMs);
   const order = [...jobs].sort((x, y) => x.dueAtMs - y.dueAtMs);
   for (let i = 1; i < order.length; i++)
     expect(order[i]!.dueAtMs).toBeGreaterThanOrEqual(order[i - 1]!.dueAtMs + order[i - 1]!.minutes * MIN);

@@ -31,14 +31,14 @@ describe('covers', () => {
     expect(lying(later, 'b', 'c')).toBe(1);
     const lifted = apply(later, cover(false, 400 * 86_400_000));
     expect(lying(lifted, 'b', 'c')).toBe(0);
-    expect(lifted.spans.get('b')).toMatchObject([{ fromMs: 0, toMs: 400 * 86_400_000, onId: laid.id }]);
+    expect(lifted.spans.get('b')).toMatchObject([{ fromAtMs: 0, toAtMs: 400 * 86_400_000, onId: laid.id }]);
   });
 
   test('of a double the first laid is the first lifted, and lifting what does not lie there changes nothing', () => {
     const state = applyAll([cover(true, 1), cover(true, 2), cover(false, 5)]);
     expect(state.spans.get('b')).toMatchObject([
-      { fromMs: 1, toMs: 5 },
-      { fromMs: 2, toMs: Infinity },
+      { fromAtMs: 1, toAtMs: 5 },
+      { fromAtMs: 2, toAtMs: Infinity },
     ]);
     expect(apply(state, cover(false, 6, 'b', 'other'))).toBe(state);
     expect(apply(state, cover(false, 6, 'elsewhere'))).toBe(state);
@@ -47,11 +47,13 @@ describe('covers', () => {
   test('a kind that lies in two ways is lifted as was said, and where that is not said, any of it', () => {
     const laid = { ...cover(true, 1), use: 'flat' as const };
     const state = applyAll([laid, cover(true, 2)]);
-    expect(state.onBed.get('b')).toMatchObject([{ use: 'flat' }, { sinceMs: 2 }]);
+    expect(state.onBed.get('b')).toMatchObject([{ use: 'flat' }, { sinceAtMs: 2 }]);
     const one = apply(state, cover(false, 3));
-    expect(one.onBed.get('b')).toMatchObject([{ use: 'flat', sinceMs: 1 }]);
+    expect(one.onBed.get('b')).toMatchObject([{ use: 'flat', sinceAtMs: 1 }]);
     expect(apply(one, cover(false, 4)).onBed.get('b')).toEqual([]);
-    expect(apply(state, { ...cover(false, 3), use: 'flat' }).onBed.get('b')).toMatchObject([{ sinceMs: 2 }]);
+    expect(apply(state, { ...cover(false, 3), use: 'flat' }).onBed.get('b')).toMatchObject([
+      { sinceAtMs: 2 },
+    ]);
   });
 
   test('never changes the state that it was given', () => {
@@ -76,7 +78,9 @@ describe('covers', () => {
       count[key] = Math.max(0, (count[key] ?? 0) + (on ? 1 : -1));
       state = apply(state, cover(on, t, bedId, coverId));
       expect(lying(state, bedId, coverId)).toBe(count[key]);
-      const open = (state.spans.get(bedId) ?? []).filter((s) => s.coverId === coverId && s.toMs === Infinity);
+      const open = (state.spans.get(bedId) ?? []).filter(
+        (s) => s.coverId === coverId && s.toAtMs === Infinity,
+      );
       expect(open).toHaveLength(count[key]);
     }
   });

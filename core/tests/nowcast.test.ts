@@ -17,7 +17,7 @@ const issue = (more: Partial<Issue> = {}): Issue => ({
   id: 'i',
   name: 'service',
   source: 'poll',
-  issuedMs: NOW - 8 * HOUR,
+  issuedAtMs: NOW - 8 * HOUR,
   entries: Array.from({ length: 30 }, (_, i) => hour(i - 8, 2)),
   doubt: 1,
   ...more,
@@ -35,7 +35,7 @@ test('too little, nothing worth a word, or a thermometer in the sun moves nothin
   expect(partedBy(issue(), [hour(-1, 11), hour(0, 12)], NOW)).toBeNull();
   // hours long ago, and hours that the issue knew when it was made
   expect(partedBy(issue(), [hour(-6, 0), hour(-5, 0)], NOW)).toBeNull();
-  expect(partedBy(issue({ issuedMs: NOW }), [hour(-1, 0), hour(0, 0)], NOW)).toBeNull();
+  expect(partedBy(issue({ issuedAtMs: NOW }), [hour(-1, 0), hour(0, 0)], NOW)).toBeNull();
 });
 
 test('in full now, a third after six hours, hardly anything in a day; the dew point never over the air', () => {
@@ -83,7 +83,7 @@ test('held to truths drawn elsewhere, moved hours are nearer to them than those 
       off = 0.9 * off + 1.2 * Math.sqrt(1 - 0.81) * normal();
       return { ...e, airC: e.airC + off };
     });
-    const parted = partedBy(issue({ issuedMs: NOW - 9 * HOUR, entries: centre }), truth, NOW);
+    const parted = partedBy(issue({ issuedAtMs: NOW - 9 * HOUR, entries: centre }), truth, NOW);
     const after = parted ? movedCentre(centre, parted, NOW) : centre;
     for (let i = 10; i < 16; i++) {
       said += (truth[i]!.airC - centre[i]!.airC) ** 2;

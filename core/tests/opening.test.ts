@@ -6,7 +6,7 @@ import { aimedCase } from './openingCase';
 const limits: Limits = { leafMaxC: 26, leafMinC: 0, style: 'air' };
 const at = (day: number, hour: number) =>
   Date.parse(`2027-04-${day}T${String(hour).padStart(2, '0')}:00:00Z`);
-const span = (day: number, from: number, to: number) => ({ fromMs: at(day, from), toMs: at(day, to) });
+const span = (day: number, from: number, to: number) => ({ fromAtMs: at(day, from), toAtMs: at(day, to) });
 const hottest = (c: SimulationCase) => {
   const { stack, ground, crop } = c;
   const run = runBed({ stack, ground, ...(crop ? { crop } : {}) }, prepareWeather(c.site, c.weather, 600));
@@ -30,7 +30,7 @@ test('nobody there until the evening: it is opened by who is there in the mornin
   const planned = openingPlan(aimedCase(), { ...limits, there });
   const moves = stepsOf(planned).slice(1);
   expect(moves.length).toBeGreaterThan(0);
-  for (const m of moves) expect(there.some((t) => m.ms >= t.fromMs && m.ms <= t.toMs)).toBe(true);
+  for (const m of moves) expect(there.some((t) => m.ms >= t.fromAtMs && m.ms <= t.toAtMs)).toBe(true);
   expect(hottest(planned)).toBeLessThan(28);
   const noon = moves.filter((m) => m.ms <= at(12, 12)).at(-1)!;
   expect(noon.f).toBeGreaterThan(0);
@@ -64,7 +64,7 @@ test('where swings are damped a day swings less, and is opened for it sooner', (
   const swing = (c: SimulationCase) => {
     const { stack, ground } = c;
     const run = runBed({ stack, ground }, prepareWeather(c.site, c.weather, 600));
-    const day = run.leafC.filter((_, i) => run.entryMs[i]! >= at(13, 0) && run.entryMs[i]! < at(14, 0));
+    const day = run.leafC.filter((_, i) => run.entryAtMs[i]! >= at(13, 0) && run.entryAtMs[i]! < at(14, 0));
     return Math.max(...day) - Math.min(...day);
   };
   const firstOf = (c: SimulationCase) => stepsOf(c).find((x) => x.f > 0)!.ms;

@@ -11,7 +11,7 @@ export function aimedCase(lift = 0): SimulationCase {
       cloud: 0.05,
       windMs: 2,
       hours: 48,
-      startMs: Date.parse('2027-04-12T00:00:00Z'),
+      startAtMs: Date.parse('2027-04-12T00:00:00Z'),
     }),
     ground: { deepC: 9 },
     stack: [{ ...HOUSE, ventAreaM2: 14 }],

@@ -6,7 +6,7 @@ import { SITE } from './fixtures';
 
 const HOUR = 3_600_000;
 const NIGHT = Date.parse('2027-01-15T22:00:00Z');
-const model = { timesMs: [0, 1, 2, 3].map((h) => NIGHT - h * HOUR), structureC: [-1, -0.5, 0, 0.5] };
+const model = { timesAtMs: [0, 1, 2, 3].map((h) => NIGHT - h * HOUR), structureC: [-1, -0.5, 0, 0.5] };
 const shows = (off: number[]): Measured[] =>
   off.map((k, h) => ({ atMs: NIGHT - h * HOUR, airC: model.structureC[h]! + k }));
 
@@ -21,7 +21,7 @@ describe('an hour counts', () => {
     // at 42.7 N, 5.4 W the sun goes down at 17:15 UTC in the middle of January
     const at = (text: string) => Date.parse(`2027-01-15T${text}:00Z`);
     const times = ['16:00', '17:00', '18:00', '19:00'].map(at);
-    const lit = { timesMs: times, structureC: [9, 6, 3, 1] };
+    const lit = { timesAtMs: times, structureC: [9, 6, 3, 1] };
     const measured = times.map((atMs) => ({ atMs, airC: 0 }));
     const pairs = pairsOf(measured, lit, SITE, at('19:00'));
     expect(pairs.map((p) => p.atMs)).toEqual([at('19:00')]);
@@ -51,12 +51,12 @@ describe('a thermometer has parted from the model', () => {
 describe('the night that comes', () => {
   /** At ten in the evening; the house shows so much beside what its model has. */
   const night = async (k: number) => {
-    const e = evening(1, 2, [], { nowMs: NIGHT });
+    const e = evening(1, 2, [], { nowAtMs: NIGHT });
     const as = await planned(e);
     const { past } = as.beds[0]!.outcome;
     const measured = [0, 1, 2].map((h): Measured => {
       const atMs = NIGHT - h * HOUR;
-      return { atMs, airC: past.structureC[past.timesMs.indexOf(atMs)]! + k };
+      return { atMs, airC: past.structureC[past.timesAtMs.indexOf(atMs)]! + k };
     });
     const structureId = as.beds[0]!.structure.id;
     return { as, then: await planned({ ...e, measured: new Map([[structureId, measured]]) }) };

@@ -13,7 +13,7 @@ import {
   normalBelow,
   optionKey,
   quantile,
-  thawTimeMs,
+  thawedAtMs,
   type BedChoice,
   type Cover,
 } from '../src';
@@ -203,10 +203,10 @@ test('heat flows are told by their shares, and what leaves equals what comes in'
 
 test('leaves have thawed when they stay half a degree above freezing after the last frost', () => {
   const times = [0, 1, 2, 3, 4, 5].map((h) => h * 3_600_000);
-  expect(thawTimeMs(times, [2, -1, -2, -1, 1, 3])).toBeCloseTo(3.75 * 3_600_000);
-  expect(thawTimeMs(times, [2, -1, 1, -1, 2, 3])).toBeCloseTo(3.5 * 3_600_000);
-  expect(thawTimeMs(times, [2, 1, 1, 1, 1, 2])).toBeNull();
+  expect(thawedAtMs(times, [2, -1, -2, -1, 1, 3])).toBeCloseTo(3.75 * 3_600_000);
+  expect(thawedAtMs(times, [2, -1, 1, -1, 2, 3])).toBeCloseTo(3.5 * 3_600_000);
+  expect(thawedAtMs(times, [2, 1, 1, 1, 1, 2])).toBeNull();
   // far north, or in a hard week: the last hour that is known is no thaw
-  expect(thawTimeMs(times, [2, -1, -2, -1, -1, 0.2])).toBe(Infinity);
-  expect(thawTimeMs(times, [2, 1, 1, 1, 1, -3])).toBe(Infinity);
+  expect(thawedAtMs(times, [2, -1, -2, -1, -1, 0.2])).toBe(Infinity);
+  expect(thawedAtMs(times, [2, 1, 1, 1, 1, -3])).toBe(Infinity);
 });

@@ -30,7 +30,7 @@ const issue = (id: string, issuedH: number, entries: WeatherEntry[]): Issue => (
   id,
   name: id,
   source: 'file',
-  issuedMs: T0 + issuedH * H,
+  issuedAtMs: T0 + issuedH * H,
   entries,
   doubt: 1,
 });
@@ -73,7 +73,7 @@ describe('the days that were', () => {
   });
 
   test('a lowest that was read outside moves the issued night to it, and no measured hour', () => {
-    const night = { fromMs: T0 + 12 * H, toMs: T0 + 36 * H, minC: -6 };
+    const night = { fromAtMs: T0 + 12 * H, toAtMs: T0 + 36 * H, minC: -6 };
     const cold = (h: number) => (h === 30 ? -2 : 0);
     const issues = [issue('a', 0, series(0, 48, cold))];
     const { hours, worth } = past({ issues, lows: [night] }, 48);

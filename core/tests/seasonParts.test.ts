@@ -8,7 +8,7 @@ import {
   coarseMonths,
   monthOf,
   nearTown,
-  dayMs,
+  dayAtMs,
   fromMonthly,
   hasRoom,
   hoursOf,
@@ -97,7 +97,7 @@ describe('hours of plausible days', () => {
       expect(h.cloudFraction).toBeGreaterThanOrEqual(0);
       expect(h.cloudFraction).toBeLessThanOrEqual(1);
     }
-    expect(Date.parse(hours[0]!.time)).toBe(dayMs(40));
+    expect(Date.parse(hours[0]!.time)).toBe(dayAtMs(40));
   });
 
   test('a clear day in June is some five times that of December, and cloud is what leaves the sun it has', () => {

@@ -85,7 +85,7 @@ describe('what opens by wax', () => {
   const openings = [{ name: 'Roof', kind: 'hinged' as const, areaM2: 3, wax: { startC: 14, fullC: 24 } }];
   const april = prepareWeather(
     SITE,
-    weather({ startMs: Date.parse('2027-04-10T06:00:00Z'), meanC: 10, hours: 24 }),
+    weather({ startAtMs: Date.parse('2027-04-10T06:00:00Z'), meanC: 10, hours: 24 }),
   );
   const glass = {
     ...HOUSE,

@@ -113,19 +113,19 @@ test('the programme finds what is best of every choice there is, on fifteen smal
 
 describe('three bitter nights in a row', () => {
   const signal = new AbortController().signal;
-  const cold = (cloud: number, meanC: number, swingK = 4, nowMs = NOW): Promise<PlannedNight[]> => {
-    const e = evening(meanC, 2, [], { nowMs });
+  const cold = (cloud: number, meanC: number, swingK = 4, nowAtMs = NOW): Promise<PlannedNight[]> => {
+    const e = evening(meanC, 2, [], { nowAtMs });
     const hours = (lift: number) =>
-      weather({ meanC: meanC + lift, cloud, swingK, hours: 200, startMs: nowMs - 100 * 3_600_000 });
+      weather({ meanC: meanC + lift, cloud, swingK, hours: 200, startAtMs: nowAtMs - 100 * 3_600_000 });
     const from = (m: ReturnType<typeof hours>, a: number, b: number) =>
       m.filter((x) => Date.parse(x.time) >= a && Date.parse(x.time) <= b);
     return severalNights(
       {
         data: { ...e.data, covers: [aCover({ id: 'fleece', material: 'fleece-50', count: 2, minutes: 8 })] },
         state: e.state,
-        nowMs,
+        nowAtMs,
         history: e.weather.past.hours,
-        members: [0, -1, 1].map((lift) => from(hours(lift), nowMs - 3_600_000, nowMs + 90 * 3_600_000)),
+        members: [0, -1, 1].map((lift) => from(hours(lift), nowAtMs - 3_600_000, nowAtMs + 90 * 3_600_000)),
         nights: 3,
         style,
       },

@@ -41,7 +41,7 @@ test('snow gathers, soaks up rain, and is dated from its first two kilos', () =>
   );
   expect(fall.depthM).toBeCloseTo(0.1);
   expect(fall.kgM2).toBeCloseTo(34);
-  expect(fall.fromMs).toBe(Date.parse(weather()[5]!.time));
+  expect(fall.fromAtMs).toBe(Date.parse(weather()[5]!.time));
   expect(snowOn(hours(() => ({}))).kgM2).toBe(0);
 });
 
@@ -50,7 +50,7 @@ test('no rating: the load is told, and that nobody here can say what it bears', 
   const job = snowJob(house, load, words)!;
   expect(job.caution).toContain('No snow rating is entered');
   expect(job.steps.join(' ')).toContain('from outside');
-  expect(job.byMs).toBe(load.fromMs);
+  expect(job.byAtMs).toBe(load.fromAtMs);
 });
 
 test('near the rating it says so, and sends nobody in', () => {
@@ -89,7 +89,7 @@ test.each([
   )!;
   const job = windJob(s, w, words)!;
   expect(job.steps.join(' ')).toContain(step);
-  expect(job.byMs).toBeLessThan(w.atMs);
+  expect(job.byAtMs).toBeLessThan(w.atMs);
 });
 
 test('what has to be done first comes first, in either hemisphere of the night', () => {
@@ -104,7 +104,7 @@ test('what has to be done first comes first, in either hemisphere of the night',
     words,
   );
   expect(jobs.map((j) => j.what)).toEqual(['snow', 'snow', 'wind', 'wind']);
-  expect(jobs.map((j) => j.byMs)).toEqual([...jobs.map((j) => j.byMs)].sort((a, b) => a - b));
+  expect(jobs.map((j) => j.byAtMs)).toEqual([...jobs.map((j) => j.byAtMs)].sort((a, b) => a - b));
 });
 
 test('bare open ground has nothing to weigh down', () => {

@@ -35,7 +35,7 @@ test('a local time is where the clock shows it, before and after the clocks chan
 
 test('the night on which clocks go forward is an hour shorter, the one on which they go back an hour longer', () => {
   const length = (night: string) =>
-    (nightWindow(night, MADRID).toMs - nightWindow(night, MADRID).fromMs) / HOUR_MS;
+    (nightWindow(night, MADRID).toAtMs - nightWindow(night, MADRID).fromAtMs) / HOUR_MS;
   expect(length('2027-03-27')).toBe(23);
   expect(length('2027-10-30')).toBe(25);
   expect(length('2027-01-14')).toBe(24);
@@ -69,9 +69,9 @@ test('in the south the winter sun stands in the north at noon', () => {
 test('where the sun does not rise, the day still has its closing, its night and its morning', () => {
   const window = nightWindow('2027-12-20', TROMSO);
   expect(window.sunsetAtMs).toBeNull();
-  expect(phaseOf(window.fromMs + HOUR_MS, window)).toBe('closing');
-  expect(phaseOf(window.fromMs + 12 * HOUR_MS, window)).toBe('night');
-  expect(phaseOf(window.toMs - HOUR_MS, window)).toBe('morning');
+  expect(phaseOf(window.fromAtMs + HOUR_MS, window)).toBe('closing');
+  expect(phaseOf(window.fromAtMs + 12 * HOUR_MS, window)).toBe('night');
+  expect(phaseOf(window.toAtMs - HOUR_MS, window)).toBe('morning');
 });
 
 test('phases follow each other in one order through every night of a year', () => {
@@ -79,7 +79,7 @@ test('phases follow each other in one order through every night of a year', () =
   for (let d = 0; d < 365; d += 9) {
     const window = nightWindow(addDays('2027-01-01', d), MADRID);
     let last = 0;
-    for (let ms = window.fromMs; ms < window.toMs; ms += HOUR_MS / 2) {
+    for (let ms = window.fromAtMs; ms < window.toAtMs; ms += HOUR_MS / 2) {
       const now = order[phaseOf(ms, window)];
       expect(now).toBeGreaterThanOrEqual(last);
       last = now;

@@ -7,13 +7,13 @@ const CROP = { heightM: 0.12, groundCover: 0.9 };
 const JUNE: WeatherShape = { meanC: 18, swingK: 8, windMs: 2.5, cloud: 0.2, dewK: 8 };
 const MARCH: WeatherShape = { meanC: 9, swingK: 7, windMs: 2.5, cloud: 0.3, dewK: 6 };
 const START = { june: Date.parse('2027-06-15T00:00:00Z'), march: Date.parse('2027-03-20T00:00:00Z') };
-const hoursOf = (shape: WeatherShape, startMs: number) => weather({ ...shape, hours: 96, startMs });
+const hoursOf = (shape: WeatherShape, startAtMs: number) => weather({ ...shape, hours: 96, startAtMs });
 const open = (fraction: number) => ({ open: [{ from: '2020-01-01T00:00:00Z', fraction }] });
 const spec = (stack: Layer[], deepC = 12): BedSpec => ({ ground: { deepC }, stack, crop: CROP });
 /** The third day of four, mm of reference. */
-const under = (stack: Layer[], shape: WeatherShape, startMs: number): WaterDay =>
+const under = (stack: Layer[], shape: WeatherShape, startAtMs: number): WaterDay =>
   daysUnder(
-    runBed(spec(stack, shape.meanC), prepareWeather(SITE, hoursOf(shape, startMs)), { water: true }),
+    runBed(spec(stack, shape.meanC), prepareWeather(SITE, hoursOf(shape, startAtMs)), { water: true }),
     'UTC',
   )[2]!;
 const mm = (d: WaterDay) => referenceMm(d, SITE.elevationM);
@@ -23,24 +23,24 @@ test.each([
   ['March', MARCH, START.march],
 ] as const)(
   'in the open in %s the model’s own radiation and wind give what FAO-56 gives by the sky',
-  (_, shape, startMs) => {
-    const book = mm(daysOfWater(hoursOf(shape, startMs), SITE, 'UTC')[2]!);
-    expect(Math.abs(mm(under([], shape, startMs)) / book - 1)).toBeLessThan(0.1);
+  (_, shape, startAtMs) => {
+    const book = mm(daysOfWater(hoursOf(shape, startAtMs), SITE, 'UTC')[2]!);
+    expect(Math.abs(mm(under([], shape, startAtMs)) / book - 1)).toBeLessThan(0.1);
   },
 );
 
 test('under film it is half to nine tenths of that, and under fleece between the two', () => {
-  for (const [shape, startMs] of [
+  for (const [shape, startAtMs] of [
     [JUNE, START.june],
     [MARCH, START.march],
   ] as const) {
-    const free = mm(under([], shape, startMs));
-    const house = [open(0), open(0.3), open(1)].map((o) => mm(under([{ ...HOUSE, ...o }], shape, startMs)));
+    const free = mm(under([], shape, startAtMs));
+    const house = [open(0), open(0.3), open(1)].map((o) => mm(under([{ ...HOUSE, ...o }], shape, startAtMs)));
     for (const h of house) {
       expect(h / free).toBeGreaterThan(0.5);
       expect(h / free).toBeLessThan(0.9);
     }
-    const fleece = mm(under([FLEECE], shape, startMs));
+    const fleece = mm(under([FLEECE], shape, startAtMs));
     expect(fleece).toBeLessThan(free);
     expect(fleece).toBeGreaterThan(Math.min(...house));
   }

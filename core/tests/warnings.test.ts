@@ -49,7 +49,7 @@ test('a forecast that turned two kelvin colder than what was planned by; of a wa
 test('a thermometer that is silent for four of its pauses, three hours at least', () => {
   const silent = (hours: number, usualMin: number) =>
     silentWarnings(
-      [{ id: 's', name: 'South house', lastMs: NOW - hours * HOUR, usualMs: usualMin * 60_000 }],
+      [{ id: 's', name: 'South house', lastAtMs: NOW - hours * HOUR, usualMs: usualMin * 60_000 }],
       NOW,
       style,
     );

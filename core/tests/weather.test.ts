@@ -1,5 +1,5 @@
 import { dayLengthH, deepGroundC, ensemble, forecastErrorK, quantile, zonalYearC } from '../src';
-import { forecastCentre, lastIssueMs, trueHours, trueWeather } from '../standins';
+import { forecastCentre, lastIssueAtMs, trueHours, trueWeather } from '../standins';
 import { smoothNoise } from '../src/weather/noise';
 import { SITE } from './fixtures';
 
@@ -25,8 +25,8 @@ describe('the true weather', () => {
 
   test('clear calm nights cool more than overcast ones', () => {
     const span = {
-      fromMs: at('2027-01-13T00:00'),
-      toMs: at('2027-01-18T00:00'),
+      fromAtMs: at('2027-01-13T00:00'),
+      toAtMs: at('2027-01-18T00:00'),
       meanC: 0,
       windMs: 1,
       drynessK: 5,
@@ -56,12 +56,12 @@ describe('its forecasts', () => {
   const nights = Array.from({ length: 200 }, (_, d) => {
     const noon = at('2026-01-01T12:00') + d * 5 * 24 * HOUR;
     const truth = trueHours(world, noon, noon + 24 * HOUR);
-    const centre = forecastCentre(11, lastIssueMs(noon), truth);
+    const centre = forecastCentre(11, lastIssueAtMs(noon), truth);
     const low = (list: { airC: number }[]) => Math.min(...list.map((e) => e.airC));
     return {
       truth: low(truth),
       centre: low(centre),
-      members: ensemble(11, lastIssueMs(noon), centre, 30).map(low),
+      members: ensemble(11, lastIssueAtMs(noon), centre, 30).map(low),
     };
   });
 

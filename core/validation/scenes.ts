@@ -101,7 +101,7 @@ export function scene(stack: Layer[], sky: Sky = {}, more: Partial<BedSpec> = {}
   const cut = (a: Float64Array) => a.slice(leadDays * 24);
   return {
     ...run,
-    entryMs: run.entryMs.slice(leadDays * 24),
+    entryAtMs: run.entryAtMs.slice(leadDays * 24),
     outsideC: cut(run.outsideC),
     skyC: cut(run.skyC),
     sunWm2: cut(run.sunWm2),

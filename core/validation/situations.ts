@@ -63,7 +63,7 @@ function uValue(layer: Layer): number {
     { start: '2027-01-10T12:00:00Z', meanC: -2, swingK: 0, windMs: 5.5, cloud: 0.5, hours: 72 },
     { ground: { deepC: 12 }, heat: { airWm2: 110 } },
   );
-  const i = run.entryMs.length - 8;
+  const i = run.entryAtMs.length - 8;
   const f = run.flows[i - 1]!;
   const g = layerGeometry(layer);
   const through = f.skyWm2 + f.convectionWm2;

@@ -45,7 +45,7 @@ async function aheadOf(farm: Farm): Promise<AheadView> {
 async function doAll(farm: Farm): Promise<void> {
   await farm.ready();
   const { jobs, clock } = await farm.api<NowView>('/api/now');
-  const at = { atMs: clock.nowMs };
+  const at = { atMs: clock.nowAtMs };
   const records = jobs
     .filter((j) => !j.done)
     .flatMap((j): object[] =>
@@ -101,9 +101,9 @@ test.describe('wide', () => {
 
     // tonight as Now has it, done; in the morning what may come off comes off; the next evening is the first of four
     await doAll(farm);
-    await post(farm, 'clock', { toMs: Date.parse('2027-01-15T10:30:00Z') });
+    await post(farm, 'clock', { toAtMs: Date.parse('2027-01-15T10:30:00Z') });
     await doAll(farm);
-    await post(farm, 'clock', { toMs: Date.parse('2027-01-15T14:30:00Z') });
+    await post(farm, 'clock', { toAtMs: Date.parse('2027-01-15T14:30:00Z') });
     const four = await aheadOf(farm);
     expect(four.nights.map((n) => n.night)).toEqual([15, 16, 17, 18].map((d) => `2027-01-${d}`));
     await page.reload();

@@ -9,7 +9,7 @@ async function clockTo(ms: number, farm: Farm): Promise<void> {
   await fetch(`${farm.url}/api/clock`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ toMs: ms }),
+    body: JSON.stringify({ toAtMs: ms }),
   });
   await farm.ready();
   for (let i = 0; i < 200; i++) {

@@ -82,7 +82,7 @@ test('sheets are cut from rolls, copies made, and the farm goes out and comes in
   const whatStands = (text: string) => ({
     ...(JSON.parse(text) as object),
     records: null,
-    arrivedMs: null,
+    arrivedAtMs: null,
     weather: null,
   });
   expect(whatStands(back)).toEqual(whatStands(file));
@@ -123,7 +123,7 @@ test('before wind there is a job with its load and what is not known, and it is 
   page,
   farm,
 }) => {
-  await page.request.post(`${farm.url}/api/clock`, { data: { toMs: Date.parse('2027-01-15T13:00:00Z') } });
+  await page.request.post(`${farm.url}/api/clock`, { data: { toAtMs: Date.parse('2027-01-15T13:00:00Z') } });
   await page.goto(farm.url);
   const storm = page.getByTestId('storm');
   await expect(storm).toBeVisible({ timeout: 60_000 });

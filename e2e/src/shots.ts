@@ -92,8 +92,8 @@ async function main(): Promise<void> {
     await settle(page);
   }
   await clock({ move: 'hour' });
-  const { nowMs } = await farm.api<{ nowMs: number }>('/api/health');
-  await clock({ toMs: nowMs + 6 * 3_600_000 });
+  const { nowAtMs } = await farm.api<{ nowAtMs: number }>('/api/health');
+  await clock({ toAtMs: nowAtMs + 6 * 3_600_000 });
   await shot('now-night', '/');
   await clock({ move: 'morning' });
   await shot('now-morning', '/');
@@ -107,7 +107,7 @@ async function main(): Promise<void> {
   await shot('log', '/log', PHONE, ['log', 180]);
 
   // the year is asked about in summer
-  await clock({ toMs: Date.parse('2027-08-25T08:00:00Z') });
+  await clock({ toAtMs: Date.parse('2027-08-25T08:00:00Z') });
   await page.setViewportSize(PHONE);
   await page.goto(`${farm.url}/season/spinach`);
   await page.getByTestId('year-strip').first().waitFor({ timeout: 60_000 });

@@ -6,23 +6,23 @@ import { addDays, HOUR_MS, nightOf, nightWindow, type FarmSite, type NightWindow
 
 export interface FarmClock {
   readonly mode: 'real' | 'demo';
-  nowMs(): number;
+  nowAtMs(): number;
   /** Demo only; a real clock refuses. */
   set(ms: number): Promise<void>;
 }
 
 export const realClock: FarmClock = {
   mode: 'real',
-  nowMs: () => Date.now(),
+  nowAtMs: () => Date.now(),
   set: () => Promise.reject(new Error('the clock of a real farm cannot be moved')),
 };
 
-/** A clock that stands at `startMs`; `remember` is told of every move. */
-export function demoClock(startMs: number, remember: (ms: number) => Promise<void>): FarmClock {
-  let now = startMs;
+/** A clock that stands at `startAtMs`; `remember` is told of every move. */
+export function demoClock(startAtMs: number, remember: (ms: number) => Promise<void>): FarmClock {
+  let now = startAtMs;
   return {
     mode: 'demo',
-    nowMs: () => now,
+    nowAtMs: () => now,
     set: async (ms) => {
       await remember(ms);
       now = ms;
@@ -33,20 +33,20 @@ export function demoClock(startMs: number, remember: (ms: number) => Promise<voi
 const wholeMinute = (ms: number) => Math.round(ms / 60_000) * 60_000;
 
 /** The first of an instant of this night and the next that is still to come, in whole minutes. */
-function coming(nowMs: number, site: FarmSite, at: (w: NightWindow) => number): number {
-  const window = nightOf(nowMs, site);
+function coming(nowAtMs: number, site: FarmSite, at: (w: NightWindow) => number): number {
+  const window = nightOf(nowAtMs, site);
   const now = wholeMinute(at(window));
-  return now > nowMs ? now : wholeMinute(at(nightWindow(addDays(window.night, 1), site)));
+  return now > nowAtMs ? now : wholeMinute(at(nightWindow(addDays(window.night, 1), site)));
 }
 
 /** Next closing time: two and a half hours before the sun goes, so that the first start is still ahead, today or tomorrow. */
-export function nextClosingMs(nowMs: number, site: FarmSite): number {
-  return coming(nowMs, site, (w) => (w.sunsetAtMs ?? w.fromMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS);
+export function nextClosingAtMs(nowAtMs: number, site: FarmSite): number {
+  return coming(nowAtMs, site, (w) => (w.sunsetAtMs ?? w.fromAtMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS);
 }
 
 /** Next morning round: a quarter of an hour after sunrise, when the lowest has passed; 06:45 where the sun does not rise. */
-export function nextMorningMs(nowMs: number, site: FarmSite): number {
-  return coming(nowMs, site, (w) =>
-    w.sunriseAtMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseAtMs + HOUR_MS / 4,
+export function nextMorningAtMs(nowAtMs: number, site: FarmSite): number {
+  return coming(nowAtMs, site, (w) =>
+    w.sunriseAtMs === null ? w.toAtMs - 5.25 * HOUR_MS : w.sunriseAtMs + HOUR_MS / 4,
   );
 }

@@ -2,7 +2,7 @@
 import type { ClockView } from '@fogata/contract';
 import { nightOf, nightWindow, phaseOf, type OutsideLow, type Site, type Style } from '@fogata/core';
 import { dayHighC, lowSoFar, type NightPlan } from '@fogata/core/planning';
-import { nextClosingMs, nextMorningMs, type FarmClock } from './clock';
+import { nextClosingAtMs, nextMorningAtMs, type FarmClock } from './clock';
 import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
@@ -46,7 +46,7 @@ export interface ServerOptions {
 export interface FarmNow {
   data: FarmData;
   state: FarmState;
-  nowMs: number;
+  nowAtMs: number;
 }
 
 export interface Moment extends FarmNow {
@@ -62,8 +62,8 @@ function outsideLows(data: FarmData, state: FarmState): OutsideLow[] {
   for (const r of ofKind(state.standing, 'reading'))
     if (r.spot === OUTSIDE && r.minC !== null) byNight.set(r.night, r.minC);
   return [...byNight].map(([night, minC]) => {
-    const { fromMs, toMs } = nightWindow(night, data.farm);
-    return { fromMs, toMs, minC };
+    const { fromAtMs, toAtMs } = nightWindow(night, data.farm);
+    return { fromAtMs, toAtMs, minC };
   });
 }
 
@@ -107,16 +107,16 @@ export class Context {
 
   /** What an entry is checked against; the log only where it bears on that. */
   async standing(withLog: boolean, db: Db = this.db): Promise<FarmNow> {
-    const nowMs = this.options.clock.nowMs();
-    const data = await loadFarm(db, nowMs, withLog, this.db);
-    return { data, state: deriveState(data.records), nowMs };
+    const nowAtMs = this.options.clock.nowAtMs();
+    const data = await loadFarm(db, nowAtMs, withLog, this.db);
+    return { data, state: deriveState(data.records), nowAtMs };
   }
 
   async moment(): Promise<Moment> {
-    const nowMs = this.options.clock.nowMs();
-    const data = await loadFarm(this.db, nowMs);
+    const nowAtMs = this.options.clock.nowAtMs();
+    const data = await loadFarm(this.db, nowAtMs);
     const { farm } = data;
-    const window = nightOf(nowMs, farm);
+    const window = nightOf(nowAtMs, farm);
     const state = deriveState(data.records);
     const { latitude, longitude, elevationM } = farm;
     const site = { latitude, longitude, elevationM };
@@ -125,23 +125,23 @@ export class Context {
     return {
       data,
       state,
-      nowMs,
+      nowAtMs,
       sources,
-      weather: await farmWeather(sources, site, nowMs, lows, this.options.members ?? 20),
+      weather: await farmWeather(sources, site, nowAtMs, lows, this.options.members ?? 20),
       style: { units: farm.units, currency: farm.currency, hours: farm.units.clock, timeZone: farm.timeZone },
       clock: {
-        nowMs,
+        nowAtMs,
         mode: this.options.clock.mode,
-        phase: phaseOf(nowMs, window),
+        phase: phaseOf(nowAtMs, window),
         window,
-        closingMs: nextClosingMs(nowMs, farm),
-        morningMs: nextMorningMs(nowMs, farm),
+        closingAtMs: nextClosingAtMs(nowAtMs, farm),
+        morningAtMs: nextMorningAtMs(nowAtMs, farm),
       },
     };
   }
 
   async spotInputs(m: Moment, night: string, learnt = true): Promise<SpotInputs> {
-    const { deepC } = await this.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    const { deepC } = await this.planner.backgroundFor(m.data, m.weather, m.nowAtMs);
     return {
       data: m.data,
       state: m.state,
@@ -150,7 +150,7 @@ export class Context {
       deepC,
       beliefs: learnt ? await this.planner.beliefs(m.data, m.state, m.weather, night) : new Map(),
       night,
-      nowMs: m.nowMs,
+      nowAtMs: m.nowAtMs,
     };
   }
 
@@ -169,8 +169,8 @@ export class Context {
       );
       return saveHardness(this.db, plan.window.night, hard);
     }
-    const midnight = plan.window.fromMs + 12 * 3_600_000;
-    if (plan.nowMs > midnight && (await findNight(this.db, plan.window.night))) return;
-    await saveNight(this.db, plan.window.night, plan.nowMs, predictionOf(plan, nightWeather(plan).lowC));
+    const midnight = plan.window.fromAtMs + 12 * 3_600_000;
+    if (plan.nowAtMs > midnight && (await findNight(this.db, plan.window.night))) return;
+    await saveNight(this.db, plan.window.night, plan.nowAtMs, predictionOf(plan, nightWeather(plan).lowC));
   }
 }

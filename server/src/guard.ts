@@ -117,11 +117,11 @@ export function sessions(passcode: string) {
   const key = scryptSync(passcode, SALT, 32);
   const sign = (text: string) => createHmac('sha256', key).update(text).digest('base64url');
   return {
-    make(nowMs: number): string {
-      const body = `${Math.floor(nowMs / 1000) + SESSION_S}.${randomBytes(9).toString('base64url')}`;
+    make(nowAtMs: number): string {
+      const body = `${Math.floor(nowAtMs / 1000) + SESSION_S}.${randomBytes(9).toString('base64url')}`;
       return `${body}.${sign(body)}`;
     },
-    holds(cookie: string | undefined, nowMs: number): boolean {
+    holds(cookie: string | undefined, nowAtMs: number): boolean {
       const text = /(?:^|;\s*)fogata_session=([\w.-]{20,200})/.exec(cookie ?? '')?.[1];
       if (!text) return false;
       const at = text.lastIndexOf('.');
@@ -129,7 +129,7 @@ export function sessions(passcode: string) {
       const expected = sign(body);
       if (mark.length !== expected.length || !timingSafeEqual(Buffer.from(mark), Buffer.from(expected)))
         return false;
-      return Number(body.split('.')[0]) * 1000 > nowMs;
+      return Number(body.split('.')[0]) * 1000 > nowAtMs;
     },
     same(given: string): boolean {
       return timingSafeEqual(scryptSync(given, SALT, 32), key);

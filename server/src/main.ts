@@ -23,7 +23,7 @@ import { allowedNames, isLoopback, type GuardOptions } from './guard';
 import { startPool } from './night/pool';
 import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
-import { practiceStartMs, practiceWeather, preparePractice } from './standins/practice';
+import { practiceStartAtMs, practiceWeather, preparePractice } from './standins/practice';
 import { fingerprintOf, madeCertificate, ownCertificate, type Certificate } from './tls';
 
 /** Why it cannot start, in a sentence. */
@@ -98,12 +98,12 @@ async function rehearse(db: Db, file: string): Promise<{ seed: number; episodes:
     );
   await readBackup(db, resolve(file));
   const { farm } = await loadFarm(db, Date.now(), false, db);
-  const startMs = practiceStartMs(farm, Date.now(), valueOf('--on') ?? undefined);
-  await preparePractice(db, startMs);
+  const startAtMs = practiceStartAtMs(farm, Date.now(), valueOf('--on') ?? undefined);
+  await preparePractice(db, startAtMs);
   say(
     'Practice: on a copy of the farm, under invented weather. Nothing of it is kept, nothing reaches the farm.',
   );
-  return { seed: DEMO_SEED, episodes: practiceWeather(farm, startMs) };
+  return { seed: DEMO_SEED, episodes: practiceWeather(farm, startAtMs) };
 }
 
 async function main(): Promise<void> {
@@ -200,15 +200,15 @@ async function main(): Promise<void> {
   // the first night is worked out before anyone asks
   void context
     .moment()
-    .then((m) => context.planner.ask(m.data, m.weather, m.nowMs))
+    .then((m) => context.planner.ask(m.data, m.weather, m.nowAtMs))
     .catch((e: Error) => process.stderr.write(`The first night was not worked out: ${e.message}\n`));
 
-  const stopPolling = startPolling(db, locks, () => clock.nowMs());
+  const stopPolling = startPolling(db, locks, () => clock.nowAtMs());
   const stopLookout = startLookout(context, locks, fileSink(join(directory, 'messages.jsonl')));
   // of the demo there is nothing to keep
   const stopBackups = invented
     ? () => {}
-    : startBackups(db, locks, join(directory, 'backups'), () => clock.nowMs());
+    : startBackups(db, locks, join(directory, 'backups'), () => clock.nowAtMs());
   let stopping = false;
   const stop = async () => {
     if (stopping) return;

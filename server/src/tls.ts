@@ -37,7 +37,7 @@ function issue(
   name: string,
   key: string,
   days: number,
-  nowMs: number,
+  nowAtMs: number,
   extensions: object[],
   by: Pair | null,
 ): string {
@@ -46,8 +46,8 @@ function issue(
   cert.publicKey = forge.pki.setRsaPublicKey(privateKey.n, privateKey.e);
   // positive and never the same twice
   cert.serialNumber = `00${randomBytes(16).toString('hex')}`;
-  cert.validity.notBefore = new Date(nowMs - DAY_MS);
-  cert.validity.notAfter = new Date(nowMs + days * DAY_MS);
+  cert.validity.notBefore = new Date(nowAtMs - DAY_MS);
+  cert.validity.notAfter = new Date(nowAtMs + days * DAY_MS);
   const subject = [{ name: 'commonName', value: name }];
   cert.setSubject(subject);
   cert.setIssuer(by ? forge.pki.certificateFromPem(by.cert).subject.attributes : subject);
@@ -71,18 +71,18 @@ function keep(directory: string, name: string, pair: Pair): Pair {
   return pair;
 }
 
-const endsMs = (cert: string) => Date.parse(new X509Certificate(cert).validTo);
+const endsAtMs = (cert: string) => Date.parse(new X509Certificate(cert).validTo);
 
-function authorityIn(directory: string, nowMs: number): Pair {
+function authorityIn(directory: string, nowAtMs: number): Pair {
   const held = read(directory, 'authority');
-  if (held && endsMs(held.cert) > nowMs + SERVER_DAYS * DAY_MS) return held;
+  if (held && endsAtMs(held.cert) > nowAtMs + SERVER_DAYS * DAY_MS) return held;
   const key = newKey();
   const name = `Fogata farm ${randomBytes(3).toString('hex')}`;
   const cert = issue(
     name,
     key,
     AUTHORITY_DAYS,
-    nowMs,
+    nowAtMs,
     [
       { name: 'basicConstraints', cA: true, pathLenConstraint: 0, critical: true },
       { name: 'keyUsage', keyCertSign: true, cRLSign: true, critical: true },
@@ -99,13 +99,13 @@ function standsFor(cert: string, names: readonly string[]): boolean {
 }
 
 /** The certificate made here for these names and addresses. */
-export function madeCertificate(directory: string, names: readonly string[], nowMs: number): Certificate {
+export function madeCertificate(directory: string, names: readonly string[], nowAtMs: number): Certificate {
   mkdirSync(directory, { recursive: true, mode: 0o700 });
-  const authority = authorityIn(directory, nowMs);
+  const authority = authorityIn(directory, nowAtMs);
   const held = read(directory, 'server');
   const fits =
     held !== null &&
-    endsMs(held.cert) > nowMs + EARLY_DAYS * DAY_MS &&
+    endsAtMs(held.cert) > nowAtMs + EARLY_DAYS * DAY_MS &&
     standsFor(held.cert, names) &&
     new X509Certificate(held.cert).checkIssued(new X509Certificate(authority.cert));
   if (fits) return { ...held, authority: authority.cert };
@@ -115,7 +115,7 @@ export function madeCertificate(directory: string, names: readonly string[], now
     names.find((n) => !isIP(n)) ?? names[0] ?? 'localhost',
     key,
     SERVER_DAYS,
-    nowMs,
+    nowAtMs,
     [
       { name: 'basicConstraints', cA: false },
       { name: 'keyUsage', digitalSignature: true, keyEncipherment: true, critical: true },

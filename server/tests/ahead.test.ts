@@ -49,7 +49,7 @@ describe('the demo', () => {
     expect(view!.together!.saves).toBeGreaterThanOrEqual(0);
     expect(view!.together!.gap).toBeLessThan(0.05);
     expect(view!.together!.tonight.saves).toBeGreaterThanOrEqual(0);
-    expect(view!.untilMs!).toBeGreaterThan(DEMO_START_MS + 100 * HOUR);
+    expect(view!.untilAtMs!).toBeGreaterThan(DEMO_START_MS + 100 * HOUR);
   }, 180_000);
 });
 
@@ -57,7 +57,7 @@ test('an empty farm has no nights, and one without a forecast asks for it', asyn
   const s = await startTestServer(false);
   try {
     const view = (await s.api.get('/api/ahead').expect(200)).body as AheadView;
-    expect(view).toMatchObject({ nights: [], lack: null, untilMs: null });
+    expect(view).toMatchObject({ nights: [], lack: null, untilAtMs: null });
   } finally {
     await s.close();
   }

@@ -88,13 +88,13 @@ test('the answer: what the leaf sees with its doubt, what a sheet more or less w
 
 test('asked at nine in the morning it is the night to come that is answered, with all that could be laid', async () => {
   const nine = NOW - 6.5 * HOUR;
-  await s.api.post('/api/clock').send({ toMs: nine }).expect(200);
+  await s.api.post('/api/clock').send({ toAtMs: nine }).expect(200);
   const a = await ask(body());
   expect(a.more.length).toBeGreaterThan(0);
   expect(a.less).not.toBeNull();
   expect(a.minAtMs).toBeGreaterThan(NOW);
   expect(a.leafC.mid).toBeLessThan(0);
-  await s.api.post('/api/clock').send({ toMs: NOW }).expect(200);
+  await s.api.post('/api/clock').send({ toAtMs: NOW }).expect(200);
 }, 60_000);
 
 test('asking keeps nothing; keeping gives the night that was answered, as one entry that can be taken back', async () => {

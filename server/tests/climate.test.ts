@@ -36,7 +36,7 @@ const record = (years: number, januaryC: number) =>
 const post = (text: string, dryRun: boolean) => s.api.post('/api/climate').send({ text, dryRun });
 const from = async () => ((await s.api.get('/api/season').expect(200)).body as SeasonView).climate;
 const farm = async () => ((await s.api.get('/api/farm').expect(200)).body as FarmView).farm;
-const now = () => s.context.options.clock.nowMs();
+const now = () => s.context.options.clock.nowAtMs();
 
 test('looked at, it changes nothing; a bad row is named, and so is a winter alone', async () => {
   const looked = (await post(record(6, 1), true).expect(200)).body as ClimateRead;

@@ -8,14 +8,14 @@ import { simulatedWeather } from '../src/standins/weather';
 const { latitude, longitude, elevationM } = DEMO_FARM;
 const site = { latitude, longitude, elevationM };
 
-export const demoTruth = (fromMs: number, toMs: number) =>
-  trueHours({ seed: DEMO_SEED, site, episodes: DEMO_EPISODES }, fromMs, toMs);
+export const demoTruth = (fromAtMs: number, toAtMs: number) =>
+  trueHours({ seed: DEMO_SEED, site, episodes: DEMO_EPISODES }, fromAtMs, toAtMs);
 
-export function demoWeather(nowMs: number, members: number) {
+export function demoWeather(nowAtMs: number, members: number) {
   const sources: Sources = {
     ...simulatedWeather({ seed: DEMO_SEED, site, episodes: DEMO_EPISODES }),
     revision: () => Promise.resolve(''),
     thermometers: { read: () => Promise.resolve(null) },
   };
-  return farmWeather(sources, site, nowMs, [], members);
+  return farmWeather(sources, site, nowAtMs, [], members);
 }

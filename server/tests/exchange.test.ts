@@ -131,7 +131,7 @@ test('another farm is filled from the file: the log as it arrived, forecasts, te
     .post('/api/forecasts/typed')
     .send({
       lowC: -5,
-      lowAtMs: (await s.now()).clock.nowMs + 12 * HOUR_MS,
+      lowAtMs: (await s.now()).clock.nowAtMs + 12 * HOUR_MS,
       highC: 4,
       windMs: 1,
       cloud: 0,
@@ -140,7 +140,7 @@ test('another farm is filled from the file: the log as it arrived, forecasts, te
     })
     .expect(201);
   const whole = await file();
-  expect(whole.arrivedMs).toHaveLength(whole.records.length);
+  expect(whole.arrivedAtMs).toHaveLength(whole.records.length);
   expect(whole.weather!.forecasts).toHaveLength(1);
   expect(whole.weather!.evenings.length).toBeGreaterThan(0);
   const other = await startTestServer(false);
@@ -151,8 +151,8 @@ test('another farm is filled from the file: the log as it arrived, forecasts, te
     const there = JSON.parse((await other.api.get('/api/farm/file')).text) as FarmFile;
     // its own log holds one entry more: that a file was brought
     expect(there.records.slice(0, -1)).toEqual(whole.records);
-    expect(there.arrivedMs!.slice(0, -1)).toEqual(whole.arrivedMs);
-    expect({ ...there, records: [], arrivedMs: [] }).toEqual({ ...whole, records: [], arrivedMs: [] });
+    expect(there.arrivedAtMs!.slice(0, -1)).toEqual(whole.arrivedAtMs);
+    expect({ ...there, records: [], arrivedAtMs: [] }).toEqual({ ...whole, records: [], arrivedAtMs: [] });
   } finally {
     await other.close();
   }
@@ -193,7 +193,7 @@ test('a table that lacks a cover which lies on a bed is refused', async () => {
   const record = {
     id: randomUUID(),
     kind: 'cover',
-    atMs: clock.nowMs,
+    atMs: clock.nowAtMs,
     bedId: 'n1',
     coverId: 'blanket',
     on: true,
@@ -209,7 +209,7 @@ test('a table that lacks a cover which lies on a bed is refused', async () => {
     .join('\n');
   const { body } = await bring('/api/kit/stock', { dryRun: false, csv: without }, 422);
   expect((body as ProblemBody).detail).toMatch(/^Frost blanket: expected in the table; it lies on a bed/);
-  const retraction = { id: randomUUID(), kind: 'retraction', atMs: clock.nowMs, retracts: record.id };
+  const retraction = { id: randomUUID(), kind: 'retraction', atMs: clock.nowAtMs, retracts: record.id };
   await s.api
     .post('/api/records')
     .send({ records: [retraction] })
@@ -246,7 +246,7 @@ test('the cut list gives every bed that lacks a sheet one, from the rolls there 
 test('before wind there is a job for what stands in it, and done it stays done', async () => {
   await s.api
     .post('/api/clock')
-    .send({ toMs: Date.parse('2027-01-15T13:00:00Z') })
+    .send({ toAtMs: Date.parse('2027-01-15T13:00:00Z') })
     .expect(200);
   const now: NowView = await s.now();
   const job = now.storm.find((j) => j.what === 'wind')!;
@@ -255,7 +255,7 @@ test('before wind there is a job for what stands in it, and done it stays done',
   const record = {
     id: randomUUID(),
     kind: 'secured',
-    atMs: now.clock.nowMs,
+    atMs: now.clock.nowAtMs,
     structureId: job.structureId,
     what: job.what,
   };

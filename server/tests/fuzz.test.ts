@@ -104,7 +104,7 @@ const csv = () =>
 const without = <T extends { weather?: unknown }>(f: T) => ({
   ...f,
   weather: undefined,
-  arrivedMs: undefined,
+  arrivedAtMs: undefined,
 });
 
 type Made = { method: string; path: string; body?: unknown };

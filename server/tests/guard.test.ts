@@ -172,8 +172,8 @@ describe('what nobody should send', () => {
     { records: [{ id: '00000000-0000-4000-8000-000000000000', kind: 'note', atMs: 9e15, text: 'x' }] },
     { records: [{ id: '00000000-0000-4000-8000-000000000001', kind: 'note', atMs: 1, text: 'a\u0000b' }] },
     { plantedOn: '2027-02-31', bedId: 'n1', crop: 'spinach' },
-    { toMs: 8.64e15 + 5 },
-    { toMs: Number.MAX_SAFE_INTEGER },
+    { toAtMs: 8.64e15 + 5 },
+    { toAtMs: Number.MAX_SAFE_INTEGER },
     { timeZone: 'Europe/Madird' },
     { __proto__: { a: 1 }, constructor: 1 },
   ];

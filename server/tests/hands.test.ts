@@ -54,7 +54,7 @@ const work = (hands: number, openings = 0): Work =>
     signal: new AbortController().signal,
     errorK: 0.5,
     inputs: {
-      nowMs: T,
+      nowAtMs: T,
       closeAtMs: T,
       window: { sunsetAtMs: T + 40 * MIN },
       data: { farm: { hands, hourlyRate: 12 }, covers: [{ id: 'a', count: 9 }] },
@@ -124,18 +124,18 @@ describe('a whole farm asked late', () => {
     for (const before of [45, 10]) {
       await s.api
         .post('/api/clock')
-        .send({ toMs: Math.round(setAtMs) - before * MIN })
+        .send({ toAtMs: Math.round(setAtMs) - before * MIN })
         .expect(200);
       const now: NowView = await s.now();
       const todo = now.jobs.filter((j) => !j.done && j.kind === 'cover');
       expect(todo.length).toBeGreaterThan(0);
-      let freeMs = now.clock.nowMs;
+      let freeAtMs = now.clock.nowAtMs;
       for (const j of now.jobs.filter((x) => !x.done)) {
         // nobody starts one before the last is done
-        expect(j.dueAtMs).toBeGreaterThanOrEqual(freeMs - 1);
-        freeMs = j.dueAtMs + j.minutes * MIN;
+        expect(j.dueAtMs).toBeGreaterThanOrEqual(freeAtMs - 1);
+        freeAtMs = j.dueAtMs + j.minutes * MIN;
         if (j.kind === 'cover' && !j.why.includes('as soon as you can'))
-          expect(freeMs).toBeLessThanOrEqual(j.onByMs + 1);
+          expect(freeAtMs).toBeLessThanOrEqual(j.onByAtMs + 1);
       }
     }
   }, 180_000);

@@ -114,7 +114,7 @@ test('a reading of a night before bears on the plan, one of this night does not'
       source: 'grower' as const,
     },
     seq: 1,
-    recordedMs: NOW,
+    recordedAtMs: NOW,
   });
   const tonight = { ...data, records: [reading('2027-01-14')] };
   expect((await planner.ask(tonight, weather, NOW)).progress.state).toBe('ready');

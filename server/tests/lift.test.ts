@@ -42,12 +42,12 @@ const iso = (ms: number) => new Date(ms).toISOString();
 /** The farm on the morning after `night`, with a blanket on some beds since four in the afternoon. */
 async function morning(night: string, atHour: number) {
   const window = nightWindow(night, DEMO_FARM);
-  const nowMs = window.fromMs + (12 + atHour) * HOUR_MS;
+  const nowAtMs = window.fromAtMs + (12 + atHour) * HOUR_MS;
   const beds = DEMO_BEDS.filter((b) => COVERED.includes(b.id));
   const laid = COVERED.map((bedId, i): FarmRecord => ({
     id: `3b0d6a52-58a4-4a8e-9a6e-00000000010${i}`,
     kind: 'cover',
-    atMs: window.fromMs + 4 * HOUR_MS,
+    atMs: window.fromAtMs + 4 * HOUR_MS,
     bedId,
     coverId: 'blanket',
     on: true,
@@ -58,11 +58,11 @@ async function morning(night: string, atHour: number) {
     beds,
     plantings: DEMO_PLANTINGS.filter((p) => COVERED.includes(p.bedId)),
     covers: DEMO_COVERS,
-    records: laid.map((record, i) => ({ record, seq: i + 1, recordedMs: record.atMs })),
+    records: laid.map((record, i) => ({ record, seq: i + 1, recordedAtMs: record.atMs })),
     harvestedKg: new Map(),
   };
-  const weather = await demoWeather(nowMs, 8);
-  const plan = (await new Planner({ pool }).wait(data, weather, nowMs))!;
+  const weather = await demoWeather(nowAtMs, 8);
+  const plan = (await new Planner({ pool }).wait(data, weather, nowAtMs))!;
   return { plan, window, jobs: jobsOf(plan, style).filter((j) => j.kind === 'lift') };
 }
 
@@ -72,19 +72,21 @@ test.each(MORNINGS)(
   'after the night of %s no planting is harmed by a cover lifted as told',
   async (night) => {
     const { plan, window, jobs } = await morning(night, 9.07);
-    const record = prepareWeather(DEMO_FARM, demoTruth(window.fromMs - 48 * HOUR_MS, window.toMs), 3600);
+    const record = prepareWeather(DEMO_FARM, demoTruth(window.fromAtMs - 48 * HOUR_MS, window.toAtMs), 3600);
     for (const b of plan.beds) {
       const mates = plan.beds.filter((o) => o.structure.id === b.structure.id);
       const job = jobs.find((j) => j.items.some((i) => i.bedId === b.bed.id));
       const specs = (offAtMs: number) =>
         mates.map((o) => {
-          const to = o === b ? offAtMs : window.toMs + HOUR_MS;
-          const timing = o.on.map(() => ({ on: [{ from: iso(window.fromMs + 4 * HOUR_MS), to: iso(to) }] }));
+          const to = o === b ? offAtMs : window.toAtMs + HOUR_MS;
+          const timing = o.on.map(() => ({
+            on: [{ from: iso(window.fromAtMs + 4 * HOUR_MS), to: iso(to) }],
+          }));
           return bedSpec(o.structure, o.bed, o.plantings, o.on, { deepC: o.deepC, timing });
         });
-      const lowest = (offAtMs: number, fromMs: number) => {
+      const lowest = (offAtMs: number, fromAtMs: number) => {
         const r = runHouse(specs(offAtMs), record).beds[mates.indexOf(b)]!;
-        return Math.min(...[...r.leafC].filter((_, i) => r.entryMs[i]! >= fromMs));
+        return Math.min(...[...r.leafC].filter((_, i) => r.entryAtMs[i]! >= fromAtMs));
       };
       if (!job) {
         expect(b.lift!.atMs).toBeNull();
@@ -92,7 +94,7 @@ test.each(MORNINGS)(
       }
       expect(b.lift!.atMs).not.toBeNull();
       const off = lowest(job.dueAtMs, job.dueAtMs);
-      const on = lowest(window.toMs + HOUR_MS, job.dueAtMs);
+      const on = lowest(window.toAtMs + HOUR_MS, job.dueAtMs);
       for (const p of b.atRisk) {
         // one outcome in ten may be worse than was borne; by no more than the forecast errs
         expect(off).toBeGreaterThan(Math.min(p.thresholds.harmC, on) - 1);
@@ -106,9 +108,16 @@ test('in hard frost the potatoes stay under their blanket until they have thawed
   const { plan, jobs } = await morning('2027-01-14', 9.07);
   const first = jobs.find((j) => j.items.some((i) => i.bedId === 'n5'))!;
   // its leaves are frozen: not before they have thawed, hours after the sun is up
-  expect(first.dueAtMs).toBeGreaterThan(plan.nowMs + HOUR_MS / 2);
+  expect(first.dueAtMs).toBeGreaterThan(plan.nowAtMs + HOUR_MS / 2);
   const view = nowView(
-    { nowMs: plan.nowMs, mode: 'demo', phase: 'morning', window: plan.window, closingMs: 0, morningMs: 0 },
+    {
+      nowAtMs: plan.nowAtMs,
+      mode: 'demo',
+      phase: 'morning',
+      window: plan.window,
+      closingAtMs: 0,
+      morningAtMs: 0,
+    },
     { state: 'ready', done: 3, of: 3 },
     plan,
     [],

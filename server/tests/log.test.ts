@@ -62,11 +62,11 @@ test('what a house’s thermometer taught is still known when nobody has read it
   expect(before.nights).toBe(8);
   await s.api
     .post('/api/clock')
-    .send({ toMs: NOW + 70 * DAY })
+    .send({ toAtMs: NOW + 70 * DAY })
     .expect(200);
   await s.now();
   const later = (await learnt())!;
-  await s.api.post('/api/clock').send({ toMs: NOW }).expect(200);
+  await s.api.post('/api/clock').send({ toAtMs: NOW }).expect(200);
   expect(later.nights).toBe(8);
   expect(later.calibration.leakage).toBeCloseTo(before.calibration.leakage, 6);
 }, 60_000);

@@ -48,11 +48,11 @@ test('after its time a bed near harm is told once, with where the sheet is; what
 test('what is covered is not told of, and a line a message lies in the file', async () => {
   const { jobs } = await s.now();
   const items = jobs.flatMap((j) => j.items).filter((i) => i.on && !i.done);
-  const nowMs = s.context.options.clock.nowMs();
+  const nowAtMs = s.context.options.clock.nowAtMs();
   const acts = items.map((i, n) => ({
     id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
     kind: 'cover',
-    atMs: nowMs,
+    atMs: nowAtMs,
     bedId: i.bedId,
     coverId: i.coverId,
     ...(i.use ? { use: i.use } : {}),
@@ -62,10 +62,10 @@ test('what is covered is not told of, and a line a message lies in the file', as
   // an hour later: what is on is no news, a thermometer that has stopped is
   const rows = Array.from({ length: 40 }, (_, i) => ({
     spot: 'south',
-    atMs: nowMs - 6 * HOUR - i * 600_000,
+    atMs: nowAtMs - 6 * HOUR - i * 600_000,
     c: 3,
   }));
-  await takeTemperatures(s.open.db, rows, 'push', nowMs);
+  await takeTemperatures(s.open.db, rows, 'push', nowAtMs);
   await s.now();
   const sent = await lookOut(s.context, fileSink(file));
   expect(sent.filter((m) => m.kind === 'silent')).toHaveLength(1);
@@ -80,14 +80,14 @@ test('what is covered is not told of, and a line a message lies in the file', as
 }, 60_000);
 
 test('a house that is colder than its model is told of at night, and the night is reckoned with it', async () => {
-  const nightMs = DEMO_START_MS + 7.75 * HOUR;
-  await s.context.options.clock.set(nightMs);
+  const nightAtMs = DEMO_START_MS + 7.75 * HOUR;
+  await s.context.options.clock.set(nightAtMs);
   const before = await s.now();
   const spot = before.spots.find((x) => x.structureId === 'south')!;
   // the demo's own thermometers agree with a model that has learnt from them
   expect(before.spots.map((x) => x.parted)).toEqual(before.spots.map(() => null));
   const rows = [0, 1, 2].map((h) => ({ spot: 'south', atMs: spot.atMs - h * HOUR, c: spot.modelC - 4 }));
-  await takeTemperatures(s.open.db, rows, 'push', nightMs);
+  await takeTemperatures(s.open.db, rows, 'push', nightAtMs);
   const after = await s.now();
   const there = after.spots.find((x) => x.structureId === 'south')!;
   expect(there.measuredC).toBeCloseTo(spot.modelC - 4, 6);
@@ -100,9 +100,9 @@ test('a house that is colder than its model is told of at night, and the night i
 }, 120_000);
 
 test('a house that shows more than its crops bear is told of by what was measured', async () => {
-  const noonMs = DEMO_START_MS + 21 * HOUR;
-  await s.context.options.clock.set(noonMs);
-  await takeTemperatures(s.open.db, [{ spot: 'south', atMs: noonMs - HOUR / 6, c: 41 }], 'push', noonMs);
+  const noonAtMs = DEMO_START_MS + 21 * HOUR;
+  await s.context.options.clock.set(noonAtMs);
+  await takeTemperatures(s.open.db, [{ spot: 'south', atMs: noonAtMs - HOUR / 6, c: 41 }], 'push', noonAtMs);
   const hot = (await lookOut(s.context, sink)).filter((m) => m.kind === 'hot' && m.subject === 'south');
   expect(hot.map((m) => m.title)).toContain('South house shows 41.0 °C');
   await s.context.options.clock.set(DEMO_START_MS + 8 * HOUR);

@@ -73,7 +73,7 @@ test('the evening: a sentence, jobs within the stock, places ranked by margin', 
   // starts run in order and leave time for the work
   const times = now.jobs.map((j) => j.dueAtMs);
   expect(times).toEqual([...times].sort((a, b) => a - b));
-  for (const j of now.jobs) expect(j.dueAtMs).toBeLessThanOrEqual(Math.max(now.clock.nowMs, j.onByMs));
+  for (const j of now.jobs) expect(j.dueAtMs).toBeLessThanOrEqual(Math.max(now.clock.nowAtMs, j.onByAtMs));
 }, 60_000);
 
 test('refusing a cover for a bed frees it, and the plan says so', async () => {
@@ -84,7 +84,7 @@ test('refusing a cover for a bed frees it, and the plan says so', async () => {
     {
       id,
       kind: 'decision',
-      atMs: before.clock.nowMs,
+      atMs: before.clock.nowAtMs,
       night: before.clock.window.night,
       bedId,
       key: 'bare',
@@ -94,7 +94,9 @@ test('refusing a cover for a bed frees it, and the plan says so', async () => {
   const after = await s.now();
   expect(after.jobs.flatMap((j) => j.items).some((i) => i.bedId === bedId)).toBe(false);
   expect(after.money!.eitherWay).toBeGreaterThan(before.money!.eitherWay);
-  await send([{ id: randomUUID(), kind: 'retraction', atMs: before.clock.nowMs, retracts: id }]).expect(201);
+  await send([{ id: randomUUID(), kind: 'retraction', atMs: before.clock.nowAtMs, retracts: id }]).expect(
+    201,
+  );
   const back = await s.now();
   expect(back.jobs.flatMap((j) => j.items).some((i) => i.bedId === bedId)).toBe(true);
 }, 60_000);
@@ -102,7 +104,7 @@ test('refusing a cover for a bed frees it, and the plan says so', async () => {
 test('done jobs stay on the list as done and can be taken back', async () => {
   const before = await s.now();
   const job = before.jobs.find((j) => j.kind === 'cover')!;
-  await send(done(job, before.clock.nowMs)).expect(201);
+  await send(done(job, before.clock.nowAtMs)).expect(201);
   const after = await s.now();
   const ticked = after.jobs.find((j) => j.done && j.items.some((i) => i.coverId === job.items[0]!.coverId));
   expect(ticked!.recordIds).toHaveLength(job.items.length);
@@ -110,7 +112,7 @@ test('done jobs stay on the list as done and can be taken back', async () => {
     ticked!.recordIds.map((retracts) => ({
       id: randomUUID(),
       kind: 'retraction',
-      atMs: before.clock.nowMs,
+      atMs: before.clock.nowAtMs,
       retracts,
     })),
   ).expect(201);
@@ -124,7 +126,7 @@ test('more pieces than are in stock are refused in a sentence, and nothing of th
     beds.map((bedId) => ({
       id: randomUUID(),
       kind: 'cover',
-      atMs: now.clock.nowMs,
+      atMs: now.clock.nowAtMs,
       bedId,
       coverId: 'fleece30',
       on: true,
@@ -153,7 +155,7 @@ test('a place can be tried: soil, weather and every cover that fits are sent alo
   expect('problem' in exported ? exported.problem : null).toBeNull();
   // what the screen's own thread runs, untouched: the plan's own figure to the last digit
   const w = place.whatIf!;
-  const laid = [{ from: new Date(w.coverFromMs).toISOString(), to: '2100-01-01T00:00:00Z' }];
+  const laid = [{ from: new Date(w.coverFromAtMs).toISOString(), to: '2100-01-01T00:00:00Z' }];
   const on = w.layers.filter((l) => l.on);
   const roof = on.find((l) => l.id === 'structure')!.spec;
   const own = on.filter((l) => l.id !== 'structure').map((l) => (l.lies ? l.spec : { ...l.spec, on: laid }));
@@ -181,9 +183,9 @@ test('a place can be tried: soil, weather and every cover that fits are sent alo
       },
     ).beds[w.among]!;
   const shown = houseAt(PLAN_STEP_S);
-  const until = place.clock.window.toMs;
+  const until = place.clock.window.toAtMs;
   const night = [...shown.leafC].filter(
-    (_, i) => shown.entryMs[i]! >= w.countFromMs && shown.entryMs[i]! <= until,
+    (_, i) => shown.entryAtMs[i]! >= w.countFromAtMs && shown.entryAtMs[i]! <= until,
   );
   const chosen = place.options.find((o) => o.chosen)!;
   expect(Math.min(...night) + w.middleK).toBeCloseTo(chosen.leafC.mid, 3);
@@ -192,32 +194,32 @@ test('a place can be tried: soil, weather and every cover that fits are sent alo
     const result = simulate(exported.case, { calibration: w.calibration });
     expect(result.calibration).toEqual(w.calibration);
     const after = result.hours.filter(
-      (h) => Date.parse(h.time) > place.clock.window.fromMs + 8 * 3_600_000 && Date.parse(h.time) <= until,
+      (h) => Date.parse(h.time) > place.clock.window.fromAtMs + 8 * 3_600_000 && Date.parse(h.time) <= until,
     );
     expect(after.length).toBeGreaterThan(10);
     // in the steps that the file is run in
     const fine = houseAt(600);
     for (const h of after) {
-      const c = fine.leafC[fine.entryMs.indexOf(Date.parse(h.time))]!;
+      const c = fine.leafC[fine.entryAtMs.indexOf(Date.parse(h.time))]!;
       expect(Math.abs(h.leafC - c)).toBeLessThan(0.5);
       // and of the screen's own figure no more than docs/heat-model.md says
-      expect(Math.abs(h.leafC - shown.leafC[shown.entryMs.indexOf(Date.parse(h.time))]!)).toBeLessThan(0.8);
+      expect(Math.abs(h.leafC - shown.leafC[shown.entryAtMs.indexOf(Date.parse(h.time))]!)).toBeLessThan(0.8);
     }
   }
 }, 60_000);
 
 test('late in the morning the lowest leaf is that of the night that was, the same on Now, on Place and on its ribbon', async () => {
   const evening = await s.now();
-  const atMs = evening.clock.window.toMs - 2.5 * 3_600_000;
-  await s.api.post('/api/clock').send({ toMs: atMs }).expect(200);
+  const atMs = evening.clock.window.toAtMs - 2.5 * 3_600_000;
+  await s.api.post('/api/clock').send({ toAtMs: atMs }).expect(200);
   const now = await s.now();
   expect(now.clock.phase).toBe('morning');
   const n2 = now.places.find((p) => p.bedId === 'n2')!;
   // nothing was laid and it froze hard; by now it has thawed, and from now on there is no frost to come
   expect(n2.leafC.mid).toBeLessThan(-3);
   const place = (await s.api.get('/api/places/n2')).body as PlaceView;
-  const { timesMs, leafC, min } = place.ribbon!;
-  const ahead = leafC.mid.filter((_, i) => timesMs[i]! >= atMs);
+  const { timesAtMs, leafC, min } = place.ribbon!;
+  const ahead = leafC.mid.filter((_, i) => timesAtMs[i]! >= atMs);
   expect(Math.min(...ahead)).toBeGreaterThan(n2.leafC.mid + 1);
   expect(min.leafC).toBe(n2.leafC.mid);
   expect(min.atMs).toBeLessThan(atMs);
@@ -228,12 +230,12 @@ test('late in the morning the lowest leaf is that of the night that was, the sam
     min.leafC,
     6,
   );
-  await s.api.post('/api/clock').send({ toMs: evening.clock.nowMs }).expect(200);
+  await s.api.post('/api/clock').send({ toAtMs: evening.clock.nowAtMs }).expect(200);
 }, 60_000);
 
 test('the whole turn: covers on, the night passes, thermometers are read, the report compares', async () => {
   const evening = await s.now();
-  for (const job of evening.jobs) await send(done(job, evening.clock.nowMs)).expect(201);
+  for (const job of evening.jobs) await send(done(job, evening.clock.nowAtMs)).expect(201);
   await s.now();
   await s.api.post('/api/clock').send({ move: 'morning' }).expect(200);
   const morning = await s.now();
@@ -245,7 +247,7 @@ test('the whole turn: covers on, the night passes, thermometers are read, the re
     expect(x.leftC.low).toBeLessThanOrEqual(x.leftC.high);
     // what is moved keeps it no hotter than left alone, or is not moved
     expect(x.plannedC.mid).toBeLessThanOrEqual(Math.max(x.leftC.mid, x.limitC) + 0.5);
-    for (const step of x.steps) expect(step.atMs).toBeGreaterThanOrEqual(morning.clock.nowMs);
+    for (const step of x.steps) expect(step.atMs).toBeGreaterThanOrEqual(morning.clock.nowAtMs);
   }
   expect(morning.rounds.map((r) => r.name)).toEqual([
     'Outside',
@@ -262,7 +264,7 @@ test('the whole turn: covers on, the night passes, thermometers are read, the re
       {
         id: randomUUID(),
         kind: 'reading',
-        atMs: morning.clock.nowMs,
+        atMs: morning.clock.nowAtMs,
         spot: r.spot,
         night,
         minC,

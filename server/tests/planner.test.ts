@@ -59,12 +59,12 @@ function gatedPool() {
 
 const style = { units: DEMO_FARM.units, currency: '€', hours: 24 as const, timeZone: DEMO_FARM.timeZone };
 const clock = {
-  nowMs: DEMO_START_MS,
+  nowAtMs: DEMO_START_MS,
   mode: 'demo' as const,
   phase: 'closing' as const,
   window: {} as never,
-  closingMs: 0,
-  morningMs: 0,
+  closingAtMs: 0,
+  morningAtMs: 0,
 };
 
 test('beds show as they come, as they stand, and the choice comes when all are there', async () => {
@@ -205,7 +205,7 @@ test('readings of nights gone by change what the plan believes of their house, a
     maxC: null,
     source: 'grower' as const,
   };
-  const read = { ...data, records: [{ record: reading, seq: 1, recordedMs: reading.atMs }] };
+  const read = { ...data, records: [{ record: reading, seq: 1, recordedAtMs: reading.atMs }] };
   await planner.ask(read, weather, DEMO_START_MS);
   await started(2);
   await letGo();
@@ -230,7 +230,7 @@ test('what is shown for a house is the house as planned: each bed as it comes ou
     history: plan.history,
     members: plan.members,
     key: 'x',
-    countFromMs: plan.nowMs,
+    countFromAtMs: plan.nowAtMs,
     beds: house.map((b) => {
       const covers = b.options.find((o) => o.key === b.chosen)!.covers;
       const timing = covers.map(() => ({
@@ -280,7 +280,7 @@ test('what a night a fortnight ago killed is not saved again: its bed is left ba
       score: 'none' as const,
     },
     seq: 1,
-    recordedMs: 0,
+    recordedAtMs: 0,
   });
   const records = bed.plantings.map((p) => looked(p.id));
   const scored = await new Planner({ pool }).wait({ ...killed, records }, weather, DEMO_START_MS);

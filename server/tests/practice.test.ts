@@ -15,7 +15,7 @@ import { farmIdOf } from '../src/farm/identity';
 import { readMeta, writeMeta } from '../src/farm/store';
 import { startPool } from '../src/night/pool';
 import { demoSources } from '../src/standins/demo';
-import { practiceStartMs, practiceWeather, preparePractice } from '../src/standins/practice';
+import { practiceStartAtMs, practiceWeather, preparePractice } from '../src/standins/practice';
 import { buildServer, MIGRATIONS, TOWNS } from './harness';
 
 const dir = mkdtempSync(join(tmpdir(), 'fogata-practice-test-'));
@@ -49,10 +49,10 @@ test('a farm keeps its name for phones, also in its backups; a rehearsal has ano
 });
 
 test('it begins at closing time of the day that is named, never of one that was', () => {
-  const at = (on?: string) => practiceStartMs(DEMO_FARM, DEMO_START_MS, on);
+  const at = (on?: string) => practiceStartAtMs(DEMO_FARM, DEMO_START_MS, on);
   const { sunsetAtMs } = nightWindow('2027-02-01', DEMO_FARM);
   expect(Math.abs(at('2027-02-01') - (sunsetAtMs! - 2.5 * 3_600_000))).toBeLessThan(60_000);
-  expect(at()).toBeGreaterThan(nightWindow('2027-01-14', DEMO_FARM).fromMs);
+  expect(at()).toBeGreaterThan(nightWindow('2027-01-14', DEMO_FARM).fromAtMs);
   for (const bad of ['2027-01-13', 'tomorrow', '2027-02-31x', '2031-01-01', ''])
     expect(() => at(bad)).toThrow(/--on: expected a date from 2027-01-14 on/);
 });
@@ -64,10 +64,10 @@ test('its nights are clear and still, then windy, then under cloud, whatever the
     [-41, '2027-07-10'],
   ] as const) {
     const site = { latitude, longitude: -5.4, elevationM: 300, timeZone: 'UTC' };
-    const startMs = practiceStartMs(site, Date.parse(`${date}T08:00:00Z`), date);
-    const episodes = practiceWeather(site, startMs);
+    const startAtMs = practiceStartAtMs(site, Date.parse(`${date}T08:00:00Z`), date);
+    const episodes = practiceWeather(site, startAtMs);
     const night = (n: number) => {
-      const from = nightWindow(date, site).fromMs + (n * 24 + 8) * 3_600_000;
+      const from = nightWindow(date, site).fromAtMs + (n * 24 + 8) * 3_600_000;
       const hours = trueHours({ seed: 5, site, episodes }, from, from + 8 * 3_600_000);
       const mean = (of: (h: (typeof hours)[number]) => number) =>
         hours.reduce((s, h) => s + of(h), 0) / hours.length;

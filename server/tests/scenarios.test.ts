@@ -68,7 +68,7 @@ test('another plan is made the plan as one change; what stands is as it was, and
   expect(taken.has(added.id)).toBe(false);
   for (const p of before.filter((x) => x.planned !== true)) expect(taken.get(p.id)).toEqual(p);
 
-  const atMs = (await s.now()).clock.nowMs;
+  const atMs = (await s.now()).clock.nowAtMs;
   const back = { id: randomUUID(), kind: 'retraction', atMs, retracts: recordId };
   await s.api
     .post('/api/records')

@@ -84,7 +84,7 @@ test('what may be begun is in its window or opens within three weeks, the first 
 }, 120_000);
 
 describe('a planting that is thought of', () => {
-  const today = () => new Date(s.context.options.clock.nowMs()).toISOString().slice(0, 10);
+  const today = () => new Date(s.context.options.clock.nowAtMs()).toISOString().slice(0, 10);
   const inDays = (n: number) => addDays(today(), n);
   const put = (more: object = {}) =>
     s.api.put('/api/plantings/plan').send({
@@ -106,7 +106,7 @@ describe('a planting that is thought of', () => {
   const step = (body: object, id: string = randomUUID()) => ({
     id,
     kind: 'step',
-    atMs: s.context.options.clock.nowMs(),
+    atMs: s.context.options.clock.nowAtMs(),
     plantingId: 'plan',
     ...body,
   });
@@ -141,7 +141,12 @@ describe('a planting that is thought of', () => {
       .post('/api/records')
       .send({
         records: [
-          { id: randomUUID(), kind: 'retraction', atMs: s.context.options.clock.nowMs(), retracts: recordId },
+          {
+            id: randomUUID(),
+            kind: 'retraction',
+            atMs: s.context.options.clock.nowAtMs(),
+            retracts: recordId,
+          },
         ],
       })
       .expect(201);
@@ -154,7 +159,7 @@ describe('a planting that is thought of', () => {
     await send(step({ step: 'sow', on: today(), done: true }, id), {
       id: randomUUID(),
       kind: 'retraction',
-      atMs: s.context.options.clock.nowMs(),
+      atMs: s.context.options.clock.nowAtMs(),
       retracts: id,
     }).expect(201);
     expect(await planting()).toEqual(before);
@@ -165,7 +170,7 @@ describe('a planting that is thought of', () => {
     const id = randomUUID();
     await send(
       step({ step: 'sow', on: today(), done: true }, id),
-      { id: randomUUID(), kind: 'retraction', atMs: s.context.options.clock.nowMs(), retracts: id },
+      { id: randomUUID(), kind: 'retraction', atMs: s.context.options.clock.nowAtMs(), retracts: id },
       step({ step: 'sow', on: addDays(plantedOn, 7), done: false }),
       step({ step: 'sow', on: plantedOn, done: false }),
     ).expect(201);

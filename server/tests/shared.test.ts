@@ -59,7 +59,7 @@ async function server(url: string) {
     houses: () => houses,
     plan: async () => {
       const m = await context.moment();
-      return (await context.planner.wait(m.data, m.weather, m.nowMs))!;
+      return (await context.planner.wait(m.data, m.weather, m.nowAtMs))!;
     },
     close: async () => {
       context.planner.stop();
@@ -85,7 +85,7 @@ test('while one is at it the other says how far it is; where that one goes, the 
   const [a, b] = [await server(url), await server(url)];
   const ask = async (s: typeof a) => {
     const m = await s.context.moment();
-    return s.context.planner.ask(m.data, m.weather, m.nowMs);
+    return s.context.planner.ask(m.data, m.weather, m.nowAtMs);
   };
   await ask(a);
   let other = await ask(b);

@@ -39,14 +39,14 @@ beforeAll(async () => {
 afterAll(() => s.close());
 
 const text = (now: NowView) => now.sentence.map((p) => p.text).join('');
-const to = (ms: number) => s.api.post('/api/clock').send({ toMs: ms }).expect(200);
+const to = (ms: number) => s.api.post('/api/clock').send({ toAtMs: ms }).expect(200);
 const forecasts = async () => (await s.api.get('/api/forecasts').expect(200)).body as ForecastView;
 const dropAll = async () => {
   for (const f of (await forecasts()).imported) await s.api.post(`/api/forecasts/${f.id}/drop`).expect(204);
 };
-const hours = (fromMs: number, n: number, airC: (i: number) => number) =>
+const hours = (fromAtMs: number, n: number, airC: (i: number) => number) =>
   Array.from({ length: n }, (_, i) => ({
-    time: new Date(fromMs + i * HOUR_MS).toISOString(),
+    time: new Date(fromAtMs + i * HOUR_MS).toISOString(),
     airC: airC(i),
     dewPointC: airC(i) - 2,
     windMs: 1.5,
@@ -56,7 +56,7 @@ const hours = (fromMs: number, n: number, airC: (i: number) => number) =>
 test('the same forecast, brought again, is the same night to the last digit; another one is not', async () => {
   const entries = hours(NOW, 30, (i) => 2 - i / 4);
   const members = async (id: string, as: typeof entries) => {
-    const issue = { id, name: 'brought', source: 'file' as const, issuedMs: NOW, entries: as, doubt: 1 };
+    const issue = { id, name: 'brought', source: 'file' as const, issuedAtMs: NOW, entries: as, doubt: 1 };
     const sources: Sources = {
       revision: () => Promise.resolve(id),
       issued: { issues: () => Promise.resolve([issue]) },
@@ -104,7 +104,7 @@ test('typed by hand it is a night’s plan at once, with what is not known of th
   const now = await s.now();
   expect(now.progress.state).toBe('ready');
   expect(text(now)).toMatch(/^−7 °C by 08:00, clear/);
-  expect(now.night).toMatchObject({ source: 'typed', issuedMs: NOW });
+  expect(now.night).toMatchObject({ source: 'typed', issuedAtMs: NOW });
   expect(now.night!.doubt).toMatch(/days before .* leaves with it by about 1\.0/);
   expect(now.places).toHaveLength(2);
 }, 60_000);
@@ -268,7 +268,7 @@ describe('an address that is polled', () => {
     };
     answer = { status: 200, body: JSON.stringify(feed) };
     const view = (await s.api.put('/api/feeds/poll').send({ url: url() }).expect(200)).body as FeedView;
-    expect(view.poll).toMatchObject({ words: '40 hours taken.', lastMs: NOW });
+    expect(view.poll).toMatchObject({ words: '40 hours taken.', lastAtMs: NOW });
     expect((await s.now()).night).toMatchObject({ name: 'mast', source: 'poll' });
     expect(await poll()).toBe('Nothing new.');
   }, 60_000);

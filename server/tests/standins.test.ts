@@ -1,7 +1,7 @@
 /** The stand-ins behind the ports: weather with something to be wrong about, thermometers with something to find. */
 import { BOOK_CALIBRATION, HOUR_MS, nightOf, type BedSpec } from '@fogata/core';
 import { trueHours } from '@fogata/core/standins';
-import { demoClock, nextClosingMs, nextMorningMs, realClock } from '../src/clock';
+import { demoClock, nextClosingAtMs, nextMorningAtMs, realClock } from '../src/clock';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { minMaxBetween, spotAirC } from '../src/night/spotAir';
 import { isForecast, type Forecast } from '../src/sources/farmWeather';
@@ -14,9 +14,9 @@ const from = Math.floor(DEMO_START_MS / HOUR_MS) * HOUR_MS;
 
 test('a forecast has its members; until a new one is issued only what was measured moves it, and less the later', async () => {
   const at = async (h: number): Promise<Forecast> => {
-    const nowMs = from + h * HOUR_MS;
-    const coming = (await demoWeather(nowMs, 20)).coming(
-      nightOf(nowMs, DEMO_FARM),
+    const nowAtMs = from + h * HOUR_MS;
+    const coming = (await demoWeather(nowAtMs, 20)).coming(
+      nightOf(nowAtMs, DEMO_FARM),
       from,
       from + 20 * HOUR_MS,
     );
@@ -24,16 +24,16 @@ test('a forecast has its members; until a new one is issued only what was measur
     return coming;
   };
   expect((await at(0)).members).toHaveLength(20);
-  const { issuedMs, members } = await at(0);
-  expect((issuedMs / HOUR_MS) % 6).toBe(0);
+  const { issuedAtMs, members } = await at(0);
+  expect((issuedAtMs / HOUR_MS) % 6).toBe(0);
   // drawn again at the same hour it is the same, to the last digit
   expect((await at(0)).members).toEqual(members);
   const later = await at(1);
-  expect(later.issuedMs).toBe(issuedMs);
+  expect(later.issuedAtMs).toBe(issuedAtMs);
   const movedK = later.members[0]!.map((e, i) => Math.abs(e.airC - members[0]![i]!.airC));
   expect(Math.max(...movedK.slice(1))).toBe(movedK[1]);
   expect(movedK.at(-1)).toBeLessThan(0.15 * Math.max(...movedK));
-  expect((await at(7)).issuedMs).toBe(issuedMs + 6 * HOUR_MS);
+  expect((await at(7)).issuedAtMs).toBe(issuedAtMs + 6 * HOUR_MS);
 });
 
 test('the demo’s three nights freeze: clear and calm, then windy, then overcast', () => {
@@ -88,13 +88,13 @@ describe('thermometers', () => {
 test('the demo’s clock goes to closing time and to the morning after sunrise; a real one stays', async () => {
   const moves: number[] = [];
   const clock = demoClock(DEMO_START_MS, (ms) => Promise.resolve(void moves.push(ms)));
-  const closing = nextClosingMs(clock.nowMs(), DEMO_FARM);
+  const closing = nextClosingAtMs(clock.nowAtMs(), DEMO_FARM);
   expect(closing).toBeGreaterThan(DEMO_START_MS);
   await clock.set(closing);
-  expect(clock.nowMs()).toBe(closing);
+  expect(clock.nowAtMs()).toBe(closing);
   expect(moves).toEqual([closing]);
-  const morning = nextMorningMs(closing, DEMO_FARM);
+  const morning = nextMorningAtMs(closing, DEMO_FARM);
   expect(morning - closing).toBeLessThan(18 * HOUR_MS);
-  expect(nextMorningMs(morning, DEMO_FARM)).toBeGreaterThan(morning + 20 * HOUR_MS);
+  expect(nextMorningAtMs(morning, DEMO_FARM)).toBeGreaterThan(morning + 20 * HOUR_MS);
   await expect(realClock.set(0)).rejects.toThrow();
 });

@@ -35,12 +35,12 @@ export async function retract(ids: string[], atMs: number): Promise<void> {
 }
 
 /** Marks a job done now; what it covers goes on, what it lifts comes off. */
-export async function finishJob(job: JobView, nowMs: number): Promise<void> {
+export async function finishJob(job: JobView, nowAtMs: number): Promise<void> {
   if (job.kind === 'close') {
     await act(
       `${job.title}: done`,
-      [{ kind: 'vent', atMs: nowMs, structureId: job.structureId, fraction: 0 }],
-      nowMs,
+      [{ kind: 'vent', atMs: nowAtMs, structureId: job.structureId, fraction: 0 }],
+      nowAtMs,
     );
     return;
   }
@@ -50,39 +50,39 @@ export async function finishJob(job: JobView, nowMs: number): Promise<void> {
       .filter((i) => !i.done)
       .map((i) => ({
         kind: 'cover' as const,
-        atMs: nowMs,
+        atMs: nowAtMs,
         bedId: i.bedId,
         coverId: i.coverId,
         ...(i.use ? { use: i.use } : {}),
         on: i.on,
         lying: i.lying,
       })),
-    nowMs,
+    nowAtMs,
   );
 }
 
 /** Takes a finished job back. */
-export async function reopenJob(job: JobView, nowMs: number): Promise<void> {
-  await retract(job.recordIds, nowMs);
+export async function reopenJob(job: JobView, nowAtMs: number): Promise<void> {
+  await retract(job.recordIds, nowAtMs);
 }
 
 export async function decide(
   verdict: 'accepted' | 'changed' | 'refused' | 'withdrawn',
   choices: { bedId: string; key: string | null }[],
   night: string,
-  nowMs: number,
+  nowAtMs: number,
   label: string,
 ): Promise<void> {
   await act(
     label,
     choices.map((c) => ({
       kind: 'decision' as const,
-      atMs: nowMs,
+      atMs: nowAtMs,
       night,
       bedId: c.bedId,
       key: c.key,
       verdict,
     })),
-    nowMs,
+    nowAtMs,
   );
 }

@@ -35,6 +35,7 @@ const FARM = call(api.farm);
 const NOW = call(api.now);
 const DAY = call(api.day);
 const SEASON = call(api.season);
+const RELAY = call(api.relay);
 
 async function get<A>(asked: Call<A>): Promise<A> {
   const askedAtMs = Date.now();
@@ -47,10 +48,21 @@ async function get<A>(asked: Call<A>): Promise<A> {
 const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
 const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops', '/api/season', '/api/water'];
 
+/** What this device knew of an answer; nothing where another version of the page kept it in another form. */
+function knownOf(asked: Call<unknown>): unknown {
+  const known = lastKnown.get(asked.address);
+  if (known === undefined || checked.has(asked.address)) return known;
+  checked.add(asked.address);
+  if (asked.answer.safeParse(known).success) return known;
+  lastKnown.delete(asked.address);
+  return undefined;
+}
+const checked = new Set<string>();
+
 export function useRead<A, S extends A = A>(asked: Call<A> | null, config: SWRConfiguration<S> = {}) {
   const path = asked?.address ?? null;
   return useSWR<S>(path, () => get(asked!) as Promise<S>, {
-    fallbackData: path ? (lastKnown.get(path) as S | undefined) : undefined,
+    fallbackData: asked ? (knownOf(asked) as S | undefined) : undefined,
     revalidateOnMount: true,
     keepPreviousData: true,
     dedupingInterval: 200,
@@ -88,16 +100,16 @@ export function useNow() {
   const acts = useOwnActs();
   const [lastReady, setLastReady] = useState<Asked<NowView> | null>(null);
   const { data, error } = read;
-  const deviceMs = useDeviceClock();
+  const deviceAtMs = useDeviceClock();
   if (data?.progress.state === 'ready' && data !== lastReady) setLastReady(data);
   const shown = useMemo(() => {
     if (!data) return undefined;
     const site = farmSite();
-    const atText = site ? clockText(data.clock.nowMs, { hours: 24, timeZone: site.timeZone }) : '';
+    const atText = site ? clockText(data.clock.nowAtMs, { hours: 24, timeZone: site.timeZone }) : '';
     const away = error instanceof NoServer && site !== null && data.clock.mode === 'real';
-    const base = away ? withoutServer(data, deviceMs, site, beds, atText) : steady(data, lastReady);
+    const base = away ? withoutServer(data, deviceAtMs, site, beds, atText) : steady(data, lastReady);
     return overlay(base, acts);
-  }, [data, error, beds, acts, lastReady, deviceMs]);
+  }, [data, error, beds, acts, lastReady, deviceAtMs]);
   return { ...read, data: shown };
 }
 const NO_ACTS: readonly OwnAct[] = [];
@@ -185,19 +197,17 @@ export const useAhead = () =>
   });
 /** The board, kept on the device: without signal it is as it was last read. */
 export function useRelay() {
-  const asked = call(api.relay);
-  const read = useRead(asked, {
+  const read = useRead(RELAY, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
   });
   const { data } = read;
   const [kept, setKept] = useState<KeptView<RelayView> | null>(null);
-  const path = asked.address;
   useEffect(() => {
-    void keptView<RelayView>(path).then(setKept);
-  }, [path]);
+    void keptView(RELAY).then(setKept);
+  }, []);
   useEffect(() => {
-    if (data?.progress.state === 'ready') void keepView(path, data);
-  }, [path, data]);
+    if (data?.progress.state === 'ready') void keepView(RELAY.address, data);
+  }, [data]);
   const away = read.error instanceof NoServer;
   return { ...read, data: data ?? (away ? kept?.view : undefined), away };
 }

@@ -22,12 +22,12 @@ export function learnFarm(view: Pick<FarmView, 'farm' | 'clock'>): void {
 const last = readStored<Record<string, FarmView | undefined>>('last', {})['/api/farm'];
 if (last) learnFarm(last);
 
-export const instant = (shownMs: number): number => (known.mode === 'real' ? Date.now() : shownMs);
+export const instant = (shownAtMs: number): number => (known.mode === 'real' ? Date.now() : shownAtMs);
 
 /** A morning's readings may be noted a little after noon; a screen that was left open since yesterday is not believed. */
 export function nightFor(atMs: number, shownNight: string): string {
   if (!known.site || known.mode === 'demo') return shownNight;
-  const late = nightWindow(shownNight, known.site).toMs + 3 * HOUR_MS;
+  const late = nightWindow(shownNight, known.site).toAtMs + 3 * HOUR_MS;
   return atMs <= late ? shownNight : nightOf(atMs, known.site).night;
 }
 

@@ -28,8 +28,8 @@ const OVERLAY_MS = 15 * 60_000;
 /** An act of this device, and when the server had it. */
 export interface OwnAct {
   record: SentRecord;
-  addedMs: number;
-  sentMs: number | null;
+  addedAtMs: number;
+  sentAtMs: number | null;
 }
 
 export class Outbox {
@@ -95,7 +95,7 @@ export class Outbox {
     this.count = this.waiting.length;
     this.refused = this.refusals.at(-1)?.why ?? null;
     const since = Date.now() - OVERLAY_MS;
-    this.own = this.own.filter((a) => a.sentMs === null || a.sentMs > since);
+    this.own = this.own.filter((a) => a.sentAtMs === null || a.sentAtMs > since);
     this.acts = [...this.own];
     if (tell) this.channel?.postMessage('changed');
     for (const l of this.listeners) l();
@@ -108,7 +108,7 @@ export class Outbox {
   async add(records: SentRecord[]): Promise<boolean> {
     for (const r of records) this.writing.add(r.id);
     this.waiting.push(...records);
-    this.own.push(...records.map((record) => ({ record, addedMs: Date.now(), sentMs: null })));
+    this.own.push(...records.map((record) => ({ record, addedAtMs: Date.now(), sentAtMs: null })));
     this.changed(false);
     try {
       await this.ready;
@@ -197,7 +197,7 @@ export class Outbox {
   private async drop(list: readonly SentRecord[]): Promise<void> {
     const ids = new Set(list.map((r) => r.id));
     this.waiting = this.waiting.filter((w) => !ids.has(w.id));
-    this.own = this.own.map((a) => (ids.has(a.record.id) ? { ...a, sentMs: Date.now() } : a));
+    this.own = this.own.map((a) => (ids.has(a.record.id) ? { ...a, sentAtMs: Date.now() } : a));
     await this.disk.remove([...ids]).catch(() => {});
     this.changed();
   }

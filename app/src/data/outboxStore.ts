@@ -14,7 +14,7 @@ export interface Refusal {
 interface Schema extends DBSchema {
   waiting: { key: number; value: SentRecord; indexes: { id: string } };
   refused: { key: string; value: Refusal };
-  lease: { key: string; value: { owner: string; untilMs: number } };
+  lease: { key: string; value: { owner: string; untilAtMs: number } };
 }
 
 export interface OutboxStore {
@@ -24,7 +24,7 @@ export interface OutboxStore {
   refuse(record: SentRecord, why: string): Promise<void>;
   read(): Promise<void>;
   /** True where this tab may send for so long. */
-  take(owner: string, nowMs: number, forMs: number): Promise<boolean>;
+  take(owner: string, nowAtMs: number, forMs: number): Promise<boolean>;
   release(owner: string): Promise<void>;
 }
 
@@ -70,11 +70,11 @@ export const indexedOutbox: OutboxStore = {
   async read() {
     await (await db()).clear('refused');
   },
-  async take(owner, nowMs, forMs) {
+  async take(owner, nowAtMs, forMs) {
     const tx = (await db()).transaction('lease', 'readwrite');
     const held = await tx.store.get('send');
-    const free = !held || held.owner === owner || held.untilMs < nowMs;
-    if (free) await tx.store.put({ owner, untilMs: nowMs + forMs }, 'send');
+    const free = !held || held.owner === owner || !(held.untilAtMs >= nowAtMs);
+    if (free) await tx.store.put({ owner, untilAtMs: nowAtMs + forMs }, 'send');
     await tx.done;
     return free;
   },

@@ -35,7 +35,7 @@ interface Since {
 
 /** The acts that an answer cannot know, without those that are taken back by another of them, and what else is taken back. */
 function unknownTo(acts: readonly OwnAct[], askedAtMs: number): Since {
-  const list = acts.filter((a) => a.sentMs === null || a.sentMs >= askedAtMs).map((a) => a.record);
+  const list = acts.filter((a) => a.sentAtMs === null || a.sentAtMs >= askedAtMs).map((a) => a.record);
   const back = new Set<string>();
   for (const r of [...list].reverse()) if (r.kind === 'retraction' && !back.has(r.id)) back.add(r.retracts);
   return { acts: list.filter((r) => r.kind !== 'retraction' && !back.has(r.id)), back };

@@ -78,15 +78,15 @@ function roundFrom(beds: BedsView | undefined): RoundItem[] {
 /** `atText` says when the answer was worked out. */
 export function withoutServer(
   now: Now,
-  deviceMs: number,
+  deviceAtMs: number,
   site: FarmSite,
   beds: BedsView | undefined,
   atText: string,
 ): Now {
-  const window = nightOf(deviceMs, site);
-  const phase = phaseOf(deviceMs, window);
+  const window = nightOf(deviceAtMs, site);
+  const phase = phaseOf(deviceAtMs, window);
   const sameNight = window.night === now.clock.window.night;
-  const clock = { ...now.clock, nowMs: deviceMs, window, phase };
+  const clock = { ...now.clock, nowAtMs: deviceAtMs, window, phase };
   // what is late is late by the device's clock
   if (sameNight && phase === now.clock.phase) return { ...now, clock };
   const asked = sameNight && phase !== 'morning';

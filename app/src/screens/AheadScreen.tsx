@@ -139,7 +139,7 @@ function TogetherPart({ view }: { view: AheadView }) {
                   'changed',
                   t.tonight.beds.map(({ bedId, key }) => ({ bedId, key })),
                   night,
-                  view.nowMs,
+                  view.nowAtMs,
                   'Tonight planned for the nights to come',
                 )
               }
@@ -193,7 +193,7 @@ export function AheadScreen() {
             <NightRow key={n.night} n={n} first={i === 0} firstNight={data.nights[0]!.night} />
           ))}
           <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-            {`The forecast reaches to ${format.day(data.untilMs!)} ${format.time(data.untilMs!)}; nothing is said beyond it. Each night begins where the one before leaves off, with its jobs done as planned. The further off, the more may change.`}
+            {`The forecast reaches to ${format.day(data.untilAtMs!)} ${format.time(data.untilAtMs!)}; nothing is said beyond it. Each night begins where the one before leaves off, with its jobs done as planned. The further off, the more may change.`}
           </Text>
         </>
       ) : null}

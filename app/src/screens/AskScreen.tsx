@@ -149,7 +149,7 @@ function Crops({ value, onChange }: { value: string | null; onChange: (id: strin
   );
 }
 
-function Ask({ guess, empty, nowMs }: { guess: TownRow | null; empty: boolean; nowMs: number }) {
+function Ask({ guess, empty, nowAtMs }: { guess: TownRow | null; empty: boolean; nowAtMs: number }) {
   const format = useFormat();
   const wide = useWide();
   const { data } = useFarm();
@@ -175,9 +175,9 @@ function Ask({ guess, empty, nowMs }: { guess: TownRow | null; empty: boolean; n
   const highC = d.highC ?? (d.lowC === null ? null : d.lowC + USUAL_SWING_K);
   const lowAtMs = (() => {
     if (!place) return 0;
-    const window = nightOf(nowMs, place);
-    const dawn = window.sunriseAtMs ?? window.toMs - 5.5 * HOUR_MS;
-    const coming = dawn < nowMs ? dawn + 24 * HOUR_MS : dawn;
+    const window = nightOf(nowAtMs, place);
+    const dawn = window.sunriseAtMs ?? window.toAtMs - 5.5 * HOUR_MS;
+    const coming = dawn < nowAtMs ? dawn + 24 * HOUR_MS : dawn;
     return Math.round(coming / (HOUR_MS / 2)) * (HOUR_MS / 2);
   })();
   const body: AskBody | null =
@@ -200,7 +200,7 @@ function Ask({ guess, empty, nowMs }: { guess: TownRow | null; empty: boolean; n
     try {
       const { recordId } = await change(call(api.keepAsked), body);
       clear();
-      offerUndo('Your first bed: kept', () => retract([recordId], nowMs));
+      offerUndo('Your first bed: kept', () => retract([recordId], nowAtMs));
       router.replace('/');
     } catch (e) {
       setFailed(`${(e as Error).message} What you said is kept here.`);
@@ -315,7 +315,7 @@ export function AskScreen() {
     <Page testID="ask" width={1080}>
       <TopLine back="Now" />
       {data && guess !== undefined ? (
-        <Ask guess={guess} empty={data.emptyFarm} nowMs={data.clock.nowMs} />
+        <Ask guess={guess} empty={data.emptyFarm} nowAtMs={data.clock.nowAtMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (

@@ -47,10 +47,10 @@ export function CultivarScreen({ crop, name }: { crop: string; name: string }) {
     plantings: 0,
     lots: [],
   };
-  return <Known row={row ?? fresh} today={data.today} nowMs={farm.clock.nowMs} />;
+  return <Known row={row ?? fresh} today={data.today} nowAtMs={farm.clock.nowAtMs} />;
 }
 
-function Known({ row, today, nowMs }: { row: SeedRow; today: string; nowMs: number }) {
+function Known({ row, today, nowAtMs }: { row: SeedRow; today: string; nowAtMs: number }) {
   const format = useFormat();
   const crop = cropById(row.crop);
   const [problem, setProblem] = useState<string | null>(null);
@@ -67,7 +67,7 @@ function Known({ row, today, nowMs }: { row: SeedRow; today: string; nowMs: numb
     setProblem(null);
     try {
       const { recordId } = await change(call(api.putCultivar, { id: next.id }), next);
-      if (recordId) offerUndo(`${rowName(row)}: changed`, () => retract([recordId], nowMs));
+      if (recordId) offerUndo(`${rowName(row)}: changed`, () => retract([recordId], nowAtMs));
     } catch (e) {
       setProblem((e as Error).message);
     }
@@ -91,7 +91,7 @@ function Known({ row, today, nowMs }: { row: SeedRow; today: string; nowMs: numb
       )}
       {problem ? <Problem>{problem}</Problem> : null}
       {row.lots.length > 0 ? <PartTitle>In the box</PartTitle> : null}
-      <LotRows lots={row.lots} crop={crop} today={today} nowMs={nowMs} onProblem={setProblem} />
+      <LotRows lots={row.lots} crop={crop} today={today} nowAtMs={nowAtMs} onProblem={setProblem} />
       <View style={{ paddingTop: 12 }}>
         <Choose
           label="Grown"
@@ -116,7 +116,11 @@ function Known({ row, today, nowMs }: { row: SeedRow; today: string; nowMs: numb
             label="Take back"
             hint={`Take back the score of ${s.night}`}
             onPress={() =>
-              void act('Score taken back', [{ kind: 'retraction', atMs: nowMs, retracts: s.recordId }], nowMs)
+              void act(
+                'Score taken back',
+                [{ kind: 'retraction', atMs: nowAtMs, retracts: s.recordId }],
+                nowAtMs,
+              )
             }
           />
         </Row>

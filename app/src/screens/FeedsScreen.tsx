@@ -43,7 +43,7 @@ function Poll({ view, onProblem }: { view: FeedView; onProblem: (p: string | nul
       </View>
       {view.poll ? (
         <Text testID="poll-words">
-          {`${view.poll.lastMs === null ? '' : `${format.day(view.poll.lastMs)} ${format.time(view.poll.lastMs)}: `}${view.poll.words}`}
+          {`${view.poll.lastAtMs === null ? '' : `${format.day(view.poll.lastAtMs)} ${format.time(view.poll.lastAtMs)}: `}${view.poll.words}`}
         </Text>
       ) : null}
     </View>

@@ -73,13 +73,13 @@ function readBack(t: Typed, format: Format): Segment[] {
   return out;
 }
 
-function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
+function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
   const format = useFormat();
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const [draft, put, clear] = useDraft<Typed>(`forecast:${Math.round(lowMs / HOUR_MS / 24)}`, {
+  const [draft, put, clear] = useDraft<Typed>(`forecast:${Math.round(lowAtMs / HOUR_MS / 24)}`, {
     lowC: null,
-    lowAtMs: lowMs,
+    lowAtMs: lowAtMs,
     highC: null,
     windMs: null,
     cloud: null,
@@ -132,9 +132,9 @@ function Form({ nowMs, lowMs }: { nowMs: number; lowMs: number }) {
       </Labelled>
       <ClockStepper
         label="It is lowest about"
-        valueMs={t.lowAtMs!}
-        fromMs={nowMs}
-        toMs={nowMs + 30 * HOUR_MS}
+        valueAtMs={t.lowAtMs!}
+        fromAtMs={nowAtMs}
+        toAtMs={nowAtMs + 30 * HOUR_MS}
         onChange={(lowAtMs) => put({ lowAtMs })}
       />
       <Labelled label="Highest by day">
@@ -193,15 +193,15 @@ export function ForecastScreen() {
   const { data, error } = useFarm();
   const clock = data?.clock;
   // the coming night's sunrise, when it is usually coldest; half past six where the sun does not rise
-  const dawn = clock ? (clock.window.sunriseAtMs ?? clock.window.toMs - 5.5 * HOUR_MS) : 0;
-  const lowMs = clock
-    ? Math.round((dawn < clock.nowMs ? dawn + 24 * HOUR_MS : dawn) / (HOUR_MS / 2)) * (HOUR_MS / 2)
+  const dawn = clock ? (clock.window.sunriseAtMs ?? clock.window.toAtMs - 5.5 * HOUR_MS) : 0;
+  const lowAtMs = clock
+    ? Math.round((dawn < clock.nowAtMs ? dawn + 24 * HOUR_MS : dawn) / (HOUR_MS / 2)) * (HOUR_MS / 2)
     : 0;
   return (
     <Page testID="forecast">
       <TopLine back="Now" />
       {clock ? (
-        <Form nowMs={clock.nowMs} lowMs={lowMs} key={lowMs} />
+        <Form nowAtMs={clock.nowAtMs} lowAtMs={lowAtMs} key={lowAtMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (

@@ -128,10 +128,10 @@ export function ImportScreen() {
           {view.columns.map((c) => (
             <Text key={c.header} kind="small">{`${c.header}: ${c.meaning}`}</Text>
           ))}
-          {view.fromMs !== null && view.badRows.length === 0 ? (
+          {view.fromAtMs !== null && view.badRows.length === 0 ? (
             <Text
               style={{ paddingTop: 8 }}
-            >{`${view.rows} ${as === 'logger' ? 'readings' : 'hours'}, ${format.day(view.fromMs)} ${format.time(view.fromMs)} to ${format.day(view.toMs!)} ${format.time(view.toMs!)}, lowest ${format.t(view.minC!)}.`}</Text>
+            >{`${view.rows} ${as === 'logger' ? 'readings' : 'hours'}, ${format.day(view.fromAtMs)} ${format.time(view.fromAtMs)} to ${format.day(view.toAtMs!)} ${format.time(view.toAtMs!)}, lowest ${format.t(view.minC!)}.`}</Text>
           ) : null}
           {view.estimated.length > 0 && view.badRows.length === 0 ? (
             <Text tone="ochre">{`▲ Not in the table and estimated: ${view.estimated.join('; ')}.`}</Text>

@@ -24,7 +24,7 @@ const FILTERS = [
   { value: 'note,planting', label: 'notes and plantings' },
 ] as const;
 
-function QuickNote({ nowMs }: { nowMs: number }) {
+function QuickNote({ nowAtMs }: { nowAtMs: number }) {
   const { note } = useLocalSearchParams<{ note?: string }>();
   const [text, setText] = useState(() => readStored('note', ''));
   const put = (t: string) => {
@@ -33,7 +33,7 @@ function QuickNote({ nowMs }: { nowMs: number }) {
   };
   const add = () => {
     if (text.trim() === '') return;
-    void act('Note kept', [{ kind: 'note', atMs: nowMs, text: text.trim() }], nowMs);
+    void act('Note kept', [{ kind: 'note', atMs: nowAtMs, text: text.trim() }], nowAtMs);
     put('');
   };
   return (
@@ -72,7 +72,7 @@ const KIND_WORDS: Record<LogEntry['record']['kind'], string> = {
 };
 
 /** The log on a wide screen: the entries of this page, sorted and searched. */
-function LogTable({ entries, nowMs }: { entries: readonly LogEntry[]; nowMs: number }) {
+function LogTable({ entries, nowAtMs }: { entries: readonly LogEntry[]; nowAtMs: number }) {
   const format = useFormat();
   const struck = (e: LogEntry) =>
     e.retracted ? ({ textDecorationLine: 'line-through' } as const) : undefined;
@@ -119,7 +119,7 @@ function LogTable({ entries, nowMs }: { entries: readonly LogEntry[]; nowMs: num
             kind="plain"
             label="Take back"
             hint={`Take back: ${e.title}`}
-            onPress={() => void retract([e.record.id], nowMs)}
+            onPress={() => void retract([e.record.id], nowAtMs)}
           />
         )
       }
@@ -135,7 +135,7 @@ export function LogScreen() {
   const format = useFormat();
   const wide = useWide();
   const { data: report } = useNight(farm?.clock.window.night ?? null);
-  const nowMs = farm?.clock.nowMs ?? 0;
+  const nowAtMs = farm?.clock.nowAtMs ?? 0;
   const days = new Map<string, LogEntry[]>();
   for (const e of data?.entries ?? []) {
     const day = format.day(e.record.atMs);
@@ -163,7 +163,7 @@ export function LogScreen() {
         ) : null}
         <Button label="All nights" onPress={() => router.push('/nights')} testID="to-nights" />
       </View>
-      <QuickNote nowMs={nowMs} />
+      <QuickNote nowAtMs={nowAtMs} />
       <PartTitle>What happened</PartTitle>
       <Choice
         label="Show"
@@ -186,7 +186,7 @@ export function LogScreen() {
           Nothing of this kind yet. What you tick, read, score and cut appears here by itself.
         </Text>
       ) : null}
-      {wide && data && data.entries.length > 0 ? <LogTable entries={data.entries} nowMs={nowMs} /> : null}
+      {wide && data && data.entries.length > 0 ? <LogTable entries={data.entries} nowAtMs={nowAtMs} /> : null}
       {(wide ? [] : [...days]).map(([day, entries]) => (
         <View key={day}>
           <PartTitle>{day}</PartTitle>
@@ -216,7 +216,7 @@ export function LogScreen() {
                   kind="plain"
                   label="Take back"
                   hint={`Take back: ${e.title}`}
-                  onPress={() => void retract([e.record.id], nowMs)}
+                  onPress={() => void retract([e.record.id], nowAtMs)}
                 />
               )}
             </Row>

@@ -29,11 +29,11 @@ const PlacePanel = later(() => import('./others').then((screen) => screen.PlaceP
 
 /** "From what was typed at 15:32". */
 function fromWords(night: NonNullable<NowView['night']>, format: Format): string {
-  const at = format.time(night.issuedMs);
+  const at = format.time(night.issuedAtMs);
   if (night.source === 'typed') return `From what was typed at ${at}`;
   return night.source === 'simulated'
     ? `From the ${night.name} of ${at}`
-    : `From “${night.name}” of ${format.day(night.issuedMs)} ${at}`;
+    : `From “${night.name}” of ${format.day(night.issuedAtMs)} ${at}`;
 }
 
 function Opening({ view }: { view: NowView }) {
@@ -86,7 +86,7 @@ function Jobs({ view }: { view: NowView }) {
           key={job.key}
           job={job}
           places={view.places}
-          nowMs={view.clock.nowMs}
+          nowAtMs={view.clock.nowAtMs}
           night={view.clock.window.night}
           format={format}
           first={i === 0}
@@ -218,7 +218,7 @@ export function NowScreen() {
         <Round
           items={data.rounds}
           night={data.clock.window.night}
-          nowMs={data.clock.nowMs}
+          nowAtMs={data.clock.nowAtMs}
           format={format}
           who={data.who ?? {}}
         />
@@ -235,7 +235,7 @@ export function NowScreen() {
         </View>
       ) : null}
       {data.clock.phase === 'morning' ? <DayRows format={format} /> : null}
-      <StormRows jobs={data.storm} nowMs={data.clock.nowMs} format={format} />
+      <StormRows jobs={data.storm} nowAtMs={data.clock.nowAtMs} format={format} />
       {data.clock.phase === 'morning' ? (
         <View style={{ paddingTop: 16 }}>
           <Button
@@ -267,7 +267,7 @@ export function NowScreen() {
               height={470}
               way="down"
               format={format}
-              nowMs={data.clock.nowMs}
+              nowAtMs={data.clock.nowAtMs}
             />
           </>
         ) : null}
@@ -301,7 +301,7 @@ export function NowScreen() {
               height={Math.max(320, Math.min(560, height - 140))}
               way="across"
               format={format}
-              nowMs={data.clock.nowMs}
+              nowAtMs={data.clock.nowAtMs}
             />
             <Text kind="small" tone="quiet">
               Grey: outside, eight forecasts in ten. Green: the leaf. Dotted: soil. Hatched: where the crop is

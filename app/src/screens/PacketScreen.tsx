@@ -56,10 +56,10 @@ export function PacketScreen() {
         <Loading what="Opening the box" />
       </Page>
     );
-  return <Form rows={data.rows} year={Number(data.today.slice(0, 4))} nowMs={farm.clock.nowMs} />;
+  return <Form rows={data.rows} year={Number(data.today.slice(0, 4))} nowAtMs={farm.clock.nowAtMs} />;
 }
 
-function Form({ rows, year, nowMs }: { rows: readonly SeedRow[]; year: number; nowMs: number }) {
+function Form({ rows, year, nowAtMs }: { rows: readonly SeedRow[]; year: number; nowAtMs: number }) {
   const [problem, setProblem] = useState<string | null>(null);
   const [start] = useState<Typed>(() => ({
     crop: 'spinach',
@@ -111,7 +111,7 @@ function Form({ rows, year, nowMs }: { rows: readonly SeedRow[]; year: number; n
         lot,
       });
       clear();
-      if (recordId) offerUndo(`${crop.name} ${name}: a packet`, () => retract([recordId], nowMs));
+      if (recordId) offerUndo(`${crop.name} ${name}: a packet`, () => retract([recordId], nowAtMs));
       if (router.canGoBack()) router.back();
       else router.replace('/seeds');
     } catch (e) {

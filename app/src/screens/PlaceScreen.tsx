@@ -102,7 +102,7 @@ export function PlacePanel({
           view={p}
           bed={view.bed}
           others={view.plantings.map((x) => x.planting)}
-          nowMs={view.clock.nowMs}
+          nowAtMs={view.clock.nowAtMs}
           format={format}
           width={inner}
           first={n === 0}

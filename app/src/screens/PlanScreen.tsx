@@ -66,7 +66,7 @@ export function PlanScreen() {
   const format = useFormat();
   const wide = useWide();
   const { width, height } = useWindowDimensions();
-  const today = farmView ? localDate(farmView.clock.nowMs, farmView.farm.timeZone) : null;
+  const today = farmView ? localDate(farmView.clock.nowAtMs, farmView.farm.timeZone) : null;
   const [date, setDate] = useState<string | null>(null);
   const [colour, setColour] = useState<Colour>('night');
   const other = date !== null && date !== today ? date : undefined;
@@ -118,7 +118,7 @@ export function PlanScreen() {
       width={drawW}
       height={drawH}
       site={farm}
-      sunMs={atLocal(day, 12, 0, farm.timeZone)}
+      sunAtMs={atLocal(day, 12, 0, farm.timeZone)}
       windFromDeg={farm.windFromDeg}
       selected={selected}
       onSelect={setSelected}

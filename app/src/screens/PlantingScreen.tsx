@@ -64,12 +64,12 @@ function Form({
   start,
   isNew,
   beds,
-  nowMs,
+  nowAtMs,
 }: {
   start: PlantingBody;
   isNew: boolean;
   beds: BedsView;
-  nowMs: number;
+  nowAtMs: number;
 }) {
   const { data: crops } = useCrops();
   const [problem, setProblem] = useState<string | null>(null);
@@ -88,7 +88,7 @@ function Form({
   const done = (label: string, recordId: string | null) => {
     store(draftKey, {});
     // saved as it was there is nothing to take back
-    if (recordId !== null) offerUndo(label, () => retract([recordId], nowMs));
+    if (recordId !== null) offerUndo(label, () => retract([recordId], nowAtMs));
     if (router.canGoBack()) router.back();
     else router.replace('/beds');
   };
@@ -326,12 +326,12 @@ export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null
         fromRow: firstFree,
         toRow: bed.bed.rows,
         lengthM: bed.bed.lengthM,
-        plantedOn: localDate(farm.clock.nowMs, farm.farm.timeZone),
+        plantedOn: localDate(farm.clock.nowAtMs, farm.farm.timeZone),
         clearedOn: null,
         aim: farm.farm.schools.aim === 'crop' ? 'survive' : farm.farm.schools.aim,
         note: '',
       };
-      content = <Form start={start} isNew={isNew} beds={beds} nowMs={farm.clock.nowMs} />;
+      content = <Form start={start} isNew={isNew} beds={beds} nowAtMs={farm.clock.nowAtMs} />;
     }
   }
   return (

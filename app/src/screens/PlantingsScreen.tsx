@@ -33,7 +33,7 @@ function sentenceOf(standing: number, planned: number, changed: number): Segment
 
 export function PlantingsScreen() {
   const { data, error } = useRelay();
-  const nowMs = useFarm().data?.clock.nowMs;
+  const nowAtMs = useFarm().data?.clock.nowAtMs;
   const [shown, setShown] = useState<'open' | 'all'>('open');
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -68,8 +68,8 @@ export function PlantingsScreen() {
     try {
       const { recordId } = await change(call(api.bringPlantings), { csv: read.csv, dryRun: false });
       clear();
-      if (recordId && nowMs !== undefined)
-        offerUndo(`${read.changed} plantings: kept`, () => retract([recordId], nowMs));
+      if (recordId && nowAtMs !== undefined)
+        offerUndo(`${read.changed} plantings: kept`, () => retract([recordId], nowAtMs));
     } catch (e) {
       setProblem(`${(e as Error).message} What you typed is kept here.`);
     }

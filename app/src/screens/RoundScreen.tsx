@@ -32,14 +32,14 @@ interface Here {
 
 function TaskRow({ task, now, water, first }: Here & { task: Task; first: boolean }) {
   const format = useFormat();
-  const { nowMs, window } = now.clock;
+  const { nowAtMs, window } = now.clock;
   switch (task.kind) {
     case 'read':
       return (
         <Round
           items={[task.item]}
           night={window.night}
-          nowMs={nowMs}
+          nowAtMs={nowAtMs}
           format={format}
           who={now.who ?? {}}
           bare
@@ -50,7 +50,7 @@ function TaskRow({ task, now, water, first }: Here & { task: Task; first: boolea
         <JobRow
           job={task.job}
           places={now.places}
-          nowMs={nowMs}
+          nowAtMs={nowAtMs}
           night={window.night}
           format={format}
           first={first}
@@ -58,9 +58,9 @@ function TaskRow({ task, now, water, first }: Here & { task: Task; first: boolea
         />
       );
     case 'open':
-      return <OpenRow s={task.row} nowMs={nowMs} first={first} format={format} />;
+      return <OpenRow s={task.row} nowAtMs={nowAtMs} first={first} format={format} />;
     case 'storm':
-      return <StormRows jobs={[task.job]} nowMs={nowMs} format={format} />;
+      return <StormRows jobs={[task.job]} nowAtMs={nowAtMs} format={format} />;
     case 'water':
       return (
         <Row first={first}>
@@ -76,8 +76,8 @@ function TaskRow({ task, now, water, first }: Here & { task: Task; first: boolea
             onPress={() =>
               void act(
                 `${task.row.name}: watered`,
-                [{ kind: 'water', atMs: nowMs, bedId: task.row.bedId, mm: Number(task.row.mm.toFixed(1)) }],
-                nowMs,
+                [{ kind: 'water', atMs: nowAtMs, bedId: task.row.bedId, mm: Number(task.row.mm.toFixed(1)) }],
+                nowAtMs,
               )
             }
             testID="round-water"
@@ -142,7 +142,9 @@ export function RoundScreen() {
   return (
     <Page testID="walk">
       <TopLine back="Now" />
-      <Sentence parts={roundSentence(roundName(now.clock.nowMs, now.clock.window, now.clock.phase), stops)} />
+      <Sentence
+        parts={roundSentence(roundName(now.clock.nowAtMs, now.clock.window, now.clock.phase), stops)}
+      />
       {stops.length > 1 ? (
         <View style={styles.stops} role="group" aria-label="Stops in walking order">
           {stops.map((s) => (

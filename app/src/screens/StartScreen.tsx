@@ -119,7 +119,7 @@ function Grows({
   );
 }
 
-function Start({ guess, nowMs }: { guess: TownRow | null; nowMs: number }) {
+function Start({ guess, nowAtMs }: { guess: TownRow | null; nowAtMs: number }) {
   const wide = useWide();
   const [first] = useState<Draft>(() => ({
     id: newId(),
@@ -147,7 +147,7 @@ function Start({ guess, nowMs }: { guess: TownRow | null; nowMs: number }) {
     setBusy(true);
     setProblem(null);
     const { latitude, longitude, elevationM, timeZone } = town;
-    const day = localDate(nowMs - d.weeks * 7 * 86_400_000, timeZone);
+    const day = localDate(nowAtMs - d.weeks * 7 * 86_400_000, timeZone);
     const plantings = made.beds.flatMap((b): Planting[] => {
       const crop = d.grows[b.id];
       if (!crop) return [];
@@ -175,7 +175,7 @@ function Start({ guess, nowMs }: { guess: TownRow | null; nowMs: number }) {
         plantings,
       });
       clear();
-      offerUndo('The farm: set up', () => retract([recordId], nowMs));
+      offerUndo('The farm: set up', () => retract([recordId], nowAtMs));
       router.replace('/');
     } catch (e) {
       setProblem(`${(e as Error).message} What you entered is kept here.`);
@@ -252,7 +252,7 @@ export function StartScreen() {
     <Page testID="start" width={1080}>
       <TopLine back="Now" />
       {data && guess !== undefined ? (
-        <Start guess={guess} nowMs={data.clock.nowMs} />
+        <Start guess={guess} nowAtMs={data.clock.nowAtMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (

@@ -50,7 +50,7 @@ function Store({ row }: { row: WaterRow }) {
 
 function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: boolean }) {
   const format = useFormat();
-  const nowMs = useFarm().data?.clock.nowMs ?? 0;
+  const nowAtMs = useFarm().data?.clock.nowAtMs ?? 0;
   const [open, setOpen] = useState(false);
   const [own, setOwn] = useState<number | null>(null);
   const turn = turnOf(row, view.today);
@@ -58,8 +58,8 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
   const give = (mm: number) =>
     void act(
       `${row.name}: watered`,
-      [{ kind: 'water', atMs: nowMs, bedId: row.bedId, mm: Number(mm.toFixed(1)) }],
-      nowMs,
+      [{ kind: 'water', atMs: nowAtMs, bedId: row.bedId, mm: Number(mm.toFixed(1)) }],
+      nowAtMs,
     );
   const mm = own ?? Math.max(2, Math.round(row.mm > 0 ? row.mm : (row.lacksMm ?? 5)));
   return (
@@ -109,8 +109,8 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
                     onPress={() =>
                       void act(
                         `${row.name}: ${f.feel} a finger deep`,
-                        [{ kind: 'soil', atMs: nowMs, bedId: row.bedId, feel: f.feel }],
-                        nowMs,
+                        [{ kind: 'soil', atMs: nowAtMs, bedId: row.bedId, feel: f.feel }],
+                        nowAtMs,
                       )
                     }
                     testID={`feel-${f.feel}`}
@@ -175,7 +175,7 @@ function HoldBack({ bedId, name, held }: { bedId: string; name: string; held: bo
 /** Beds that lack nitrogen by now: what to give, ticked when it was given. */
 function Feeding({ view }: { view: WaterView }) {
   const format = useFormat();
-  const nowMs = useFarm().data?.clock.nowMs ?? 0;
+  const nowAtMs = useFarm().data?.clock.nowAtMs ?? 0;
   const rows = view.rows.filter((r) => r.feed);
   if (rows.length === 0) return null;
   return (
@@ -196,8 +196,8 @@ function Feeding({ view }: { view: WaterView }) {
             onPress={() =>
               void act(
                 `${r.name}: fed`,
-                [{ kind: 'feed', atMs: nowMs, bedId: r.bedId, nGM2: Number(r.feed!.nGM2.toFixed(1)) }],
-                nowMs,
+                [{ kind: 'feed', atMs: nowAtMs, bedId: r.bedId, nGM2: Number(r.feed!.nGM2.toFixed(1)) }],
+                nowAtMs,
               )
             }
             testID="feed-tick"

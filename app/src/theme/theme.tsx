@@ -12,13 +12,13 @@ export function useTheme(): Palette {
 /** Day from sunrise to sunset by the farm's clock. */
 export function themeFor(
   choice: 'clock' | 'day' | 'night',
-  nowMs: number,
+  nowAtMs: number,
   sunsetAtMs: number | null,
   sunriseAtMs: number | null,
 ): Palette {
   if (choice !== 'clock') return choice === 'day' ? DAY : NIGHT;
   if (sunsetAtMs === null || sunriseAtMs === null) return DAY;
-  return nowMs < sunsetAtMs || nowMs > sunriseAtMs ? DAY : NIGHT;
+  return nowAtMs < sunsetAtMs || nowAtMs > sunriseAtMs ? DAY : NIGHT;
 }
 
 /** What is around the app (the page's edge, a phone's bar) has its ground's colour. */
@@ -37,7 +37,7 @@ export function ThemeProvider({ children, force }: { children: ReactNode; force?
     (data
       ? themeFor(
           data.farm.theme,
-          data.clock.nowMs,
+          data.clock.nowAtMs,
           data.clock.window.sunsetAtMs,
           data.clock.window.sunriseAtMs,
         )

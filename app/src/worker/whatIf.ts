@@ -11,7 +11,7 @@ import {
   runWithWax,
   soilProps,
   sunPosition,
-  thawTimeMs,
+  thawedAtMs,
   type BedSpec,
   type Calibration,
   type FlowLine,
@@ -33,9 +33,9 @@ export interface TryRequest {
   among: number;
   /** What the plan's middle is over its centre, K. */
   middleK: number;
-  countFromMs: number;
+  countFromAtMs: number;
   /** The lowest is looked for up to here, the warmest from here on. */
-  nightToMs: number;
+  nightToAtMs: number;
   /** What opens by itself, and the place of its layer in the stack. */
   wax?: { layer: number; openings: Opening[] };
   /** The factors of the place, as its readings have taught. */
@@ -43,7 +43,7 @@ export interface TryRequest {
 }
 
 export interface TryResult {
-  timesMs: number[];
+  timesAtMs: number[];
   outsideC: number[];
   skyC: number[];
   leafC: number[];
@@ -118,23 +118,23 @@ export function tryStack(request: TryRequest): TryResult {
   const k = soilProps(request.spec.ground).conductivityWmK;
   const from = Math.max(
     0,
-    run.entryMs.findIndex((t) => t >= request.countFromMs),
+    run.entryAtMs.findIndex((t) => t >= request.countFromAtMs),
   );
   let minIndex = from;
   let maxIndex = from;
   let frozenH = 0;
-  run.entryMs.forEach((ms, i) => {
+  run.entryAtMs.forEach((ms, i) => {
     if (i < from) return;
-    if (ms <= request.nightToMs) {
+    if (ms <= request.nightToAtMs) {
       if (leafC[i]! < leafC[minIndex]!) minIndex = i;
       if (leafC[i]! < 0) frozenH += 1;
     }
     if (run.canopyAirC[i]! > run.canopyAirC[maxIndex]!) maxIndex = i;
   });
-  const night = run.entryMs.filter((ms) => ms <= request.nightToMs + 3 * HOUR_MS);
-  const thawAtMs = thawTimeMs(night, leafC, from);
+  const night = run.entryAtMs.filter((ms) => ms <= request.nightToAtMs + 3 * HOUR_MS);
+  const thawAtMs = thawedAtMs(night, leafC, from);
   return {
-    timesMs: run.entryMs,
+    timesAtMs: run.entryAtMs,
     outsideC: [...run.outsideC],
     skyC: [...run.skyC],
     leafC,
@@ -144,7 +144,7 @@ export function tryStack(request: TryRequest): TryResult {
     soil5C: [...run.soilC[1]],
     soil10C: [...run.soilC[2]],
     soil30C: [...run.soilC[3]],
-    soilGivesWm2: run.entryMs.map((_, i) => (k * (run.soilC[1][i]! - run.soilC[0][i]!)) / 0.05),
+    soilGivesWm2: run.entryAtMs.map((_, i) => (k * (run.soilC[1][i]! - run.soilC[0][i]!)) / 0.05),
     humidity: [...run.humidity],
     flows: [[], ...run.flows.map(flowLines)],
     minLeafC: leafC[minIndex]!,
@@ -153,7 +153,7 @@ export function tryStack(request: TryRequest): TryResult {
     frozenH,
     thawAtMs,
     sunWm2: [...run.sunWm2],
-    sunDeg: run.entryMs.map(
+    sunDeg: run.entryAtMs.map(
       (ms) =>
         90 -
         (Math.acos(sunPosition(ms, request.site.latitude, request.site.longitude).cosZenith) * 180) / Math.PI,

@@ -51,7 +51,7 @@ const changed = <T extends { id: string }>() => thing<T & { recordId: string | n
 
 export const api = {
   session: post('/api/session', done),
-  health: get('/api/health', z.object({ status: z.literal('ok'), empty: z.boolean(), nowMs: z.number() })),
+  health: get('/api/health', z.object({ status: z.literal('ok'), empty: z.boolean(), nowAtMs: z.number() })),
 
   // the night and the day
   now: get('/api/now', nowView),

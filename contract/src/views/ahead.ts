@@ -43,9 +43,9 @@ export const aheadNight = z.object({
 export type AheadNight = z.infer<typeof aheadNight>;
 
 export const aheadView = z.object({
-  nowMs: z.number(),
+  nowAtMs: z.number(),
   /** Until when the forecast says anything; null where there is none. */
-  untilMs: z.number().nullable(),
+  untilAtMs: z.number().nullable(),
   lack: lack.nullable(),
   nights: z.array(aheadNight),
   /** What choosing the nights together gives; null until all of them are worked out, and of one night alone. */

@@ -13,8 +13,8 @@ export const lack = z.union([
     why: z.enum(['past', 'short', 'late']),
     name: z.string(),
     source: forecastSource,
-    fromMs: z.number(),
-    toMs: z.number(),
+    fromAtMs: z.number(),
+    toAtMs: z.number(),
   }),
 ]);
 
@@ -24,8 +24,8 @@ export const nightWindow = z.object({
   /** Local date of its evening. */
   night: z.string(),
   /** Noon before and noon after, epoch ms. */
-  fromMs: z.number(),
-  toMs: z.number(),
+  fromAtMs: z.number(),
+  toAtMs: z.number(),
   sunsetAtMs: z.number().nullable(),
   sunriseAtMs: z.number().nullable(),
 });
@@ -69,7 +69,7 @@ export const job = z.object({
   /** When to start, so that this and all that follow are done in time; of lifting, the earliest. */
   dueAtMs: z.number(),
   /** When it has to be on or shut. */
-  onByMs: z.number(),
+  onByAtMs: z.number(),
   /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
   saves: z.number(),
   title: z.string(),
@@ -90,7 +90,7 @@ export const stormJob = z.object({
   structureId: z.string(),
   what: z.enum(['wind', 'snow']),
   /** Have it done by. */
-  byMs: z.number(),
+  byAtMs: z.number(),
   /** 1 see to it, 2 take it seriously, 3 beyond what it bears or may bear. */
   level: z.union([z.literal(1), z.literal(2), z.literal(3)]),
   title: z.string(),

@@ -48,11 +48,11 @@ export const dayStructure = z.object({
 export type DayStructure = z.infer<typeof dayStructure>;
 
 export const dayView = z.object({
-  nowMs: z.number(),
+  nowAtMs: z.number(),
   phase: phase,
   structures: z.array(dayStructure),
   /** Spans of the day in which nobody is there. */
-  away: z.array(z.object({ fromMs: z.number(), toMs: z.number() })),
+  away: z.array(z.object({ fromAtMs: z.number(), toAtMs: z.number() })),
   progress: planProgress,
 });
 export type DayView = z.infer<typeof dayView>;

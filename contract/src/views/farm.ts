@@ -6,13 +6,13 @@ import { phase, nightWindow, sheetNeed, materialId } from './coreNight';
 import { ofCore, thing } from './parts';
 
 export const clockView = z.object({
-  nowMs: z.number(),
+  nowAtMs: z.number(),
   mode: z.enum(['real', 'demo']),
   phase: phase,
   window: nightWindow,
   /** Where the demo's buttons would go. */
-  closingMs: z.number(),
-  morningMs: z.number(),
+  closingAtMs: z.number(),
+  morningAtMs: z.number(),
 });
 export type ClockView = z.infer<typeof clockView>;
 

@@ -8,7 +8,7 @@ import { ofCore } from './parts';
 
 export const logEntry = z.object({
   record: ofCore<FarmRecord>(),
-  recordedMs: z.number(),
+  recordedAtMs: z.number(),
   retracted: z.boolean(),
   /** Who did it; empty where nobody said. */
   actor: z.string(),

@@ -18,7 +18,7 @@ export const message = z.object({
 export type Message = z.infer<typeof message>;
 
 export const messagesView = z.object({
-  nowMs: z.number(),
+  nowAtMs: z.number(),
   /** Of the last three days, the newest first. */
   messages: z.array(message),
 });

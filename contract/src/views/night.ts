@@ -48,7 +48,7 @@ export type PlaceRow = z.infer<typeof placeRow>;
 export const ribbonView = z.object({
   bedId: z.string(),
   name: z.string(),
-  timesMs: z.array(z.number()),
+  timesAtMs: z.array(z.number()),
   outsideC: z.object({
     low: series,
     mid: series,
@@ -145,7 +145,7 @@ export const nowView = z.object({
       lowAtMs: z.number(),
       cloud: z.number(),
       windMps: z.number(),
-      issuedMs: z.number(),
+      issuedAtMs: z.number(),
       name: z.string(),
       source: forecastSource,
       /** What the days before are worth, in words; null where they were measured. */

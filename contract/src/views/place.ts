@@ -76,7 +76,7 @@ export const whatIf = z.object({
   openNow: z.number(),
   shutAtMs: z.number(),
   /** When covers that do not lie yet go on. */
-  coverFromMs: z.number(),
+  coverFromAtMs: z.number(),
   /** What the plan's middle is over its centre, K: an untouched trial is the plan to the last digit. */
   middleK: z.number(),
   /** Where the plan carries its crates for the night; what is tried is then the bed as if they stayed. Null where they stay. */
@@ -98,11 +98,11 @@ export const whatIf = z.object({
       spec: ofCore<BedSpec['stack'][number]>(),
     }),
   ),
-  countFromMs: z.number(),
-  /** The night counts up to here; covers may be off from `dayFromMs` to `dayToMs`. */
-  nightToMs: z.number(),
-  dayFromMs: z.number(),
-  dayToMs: z.number(),
+  countFromAtMs: z.number(),
+  /** The night counts up to here; covers may be off from `dayFromAtMs` to `dayToAtMs`. */
+  nightToAtMs: z.number(),
+  dayFromAtMs: z.number(),
+  dayToAtMs: z.number(),
   /** The factors that the engine is given for this place. */
   calibration: ofCore<Calibration>(),
 });

@@ -166,7 +166,7 @@ export const storyView = z.object({
     place: z.string(),
   }),
   today: z.string(),
-  nowMs: z.number(),
+  nowAtMs: z.number(),
   /** In the ground today, not cleared. */
   stands: z.boolean(),
   /** Days since it went into the ground; below zero while it is planned. */

@@ -6,8 +6,8 @@ import { ofCore } from './parts';
 export const importView = z.object({
   taken: z.boolean(),
   rows: z.number(),
-  fromMs: z.number().nullable(),
-  toMs: z.number().nullable(),
+  fromAtMs: z.number().nullable(),
+  toAtMs: z.number().nullable(),
   minC: z.number().nullable(),
   columns: z.array(
     z.object({
@@ -33,10 +33,10 @@ export const forecastView = z.object({
       id: z.string(),
       name: z.string(),
       source: z.enum(['typed', 'file', 'push', 'poll']),
-      issuedMs: z.number(),
-      importedMs: z.number(),
-      fromMs: z.number(),
-      toMs: z.number(),
+      issuedAtMs: z.number(),
+      importedAtMs: z.number(),
+      fromAtMs: z.number(),
+      toAtMs: z.number(),
       active: z.boolean(),
       typed: ofCore<TypedForecast>().nullable(),
     }),
@@ -52,6 +52,6 @@ export const feedView = z.object({
   token: z.boolean(),
   /** Whether an address for calendars is out. */
   calendar: z.boolean(),
-  poll: z.object({ url: z.string(), lastMs: z.number().nullable(), words: z.string() }).nullable(),
+  poll: z.object({ url: z.string(), lastAtMs: z.number().nullable(), words: z.string() }).nullable(),
 });
 export type FeedView = z.infer<typeof feedView>;

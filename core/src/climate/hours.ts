@@ -15,8 +15,8 @@ export const MOST_YEARS = 3;
 /** When the day is warmest, solar hours. */
 const WARMEST_H = 15;
 
-/** @example new Date(dayMs(31)).toISOString().slice(5, 10) // '02-01' */
-export const dayMs = (day: number): number => START_MS + day * DAY_MS;
+/** @example new Date(dayAtMs(31)).toISOString().slice(5, 10) // '02-01' */
+export const dayAtMs = (day: number): number => START_MS + day * DAY_MS;
 
 /**
  * A clear day's sun on the level by day of the year, MJ/m².
@@ -26,7 +26,7 @@ export function clearDays(site: Site): Float64Array {
   return Float64Array.from({ length: YEAR_DAYS }, (_, d) => {
     let sum = 0;
     for (let h = 0; h < 24; h += 0.5) {
-      const { cosZenith } = sunPosition(dayMs(d) + (h + 0.25) * 3_600_000, site.latitude, 0);
+      const { cosZenith } = sunPosition(dayAtMs(d) + (h + 0.25) * 3_600_000, site.latitude, 0);
       sum += clearSkyWm2(cosZenith, site.elevationM) * 1800;
     }
     return sum / 1e6;
@@ -42,7 +42,7 @@ export const cloudOf = (sunShare: number): number =>
 
 /** Hour of the low: sunrise, at the latest eight, six where the sun does not cross the horizon. */
 function lowHour(day: number, latitude: number): number {
-  const h = dayLengthH(dayMs(day), latitude);
+  const h = dayLengthH(dayAtMs(day), latitude);
   return h <= 0 || h >= 24 ? 6 : Math.min(8, Math.max(3, 12 - h / 2));
 }
 
@@ -68,7 +68,7 @@ export function hoursOf(years: Years, site: Site, from: number, days: number): W
       const night = h < rise || h > 24 - rise;
       const clear = h < 12 ? sun : (sun + next) / 2;
       out.push({
-        time: new Date(dayMs(i) + h * 3_600_000).toISOString(),
+        time: new Date(dayAtMs(i) + h * 3_600_000).toISOString(),
         airC,
         dewPointC: Math.min(airC, low - 3 * Math.max(0, sun - 0.6)),
         windMs: at(years.windMps, i) * (night ? 0.7 : 1.3),

@@ -56,10 +56,10 @@ function waveFit(days: readonly number[], values: readonly number[], waves: numb
 const floored = (year: Float64Array, least: number) => year.map((x) => Math.max(least, x));
 
 /** Correlation of a series with itself a day later, over neighbours in time only. */
-function lagOf(byMs: Map<number, number>): number {
+function lagOf(byAtMs: Map<number, number>): number {
   let [xy, xx] = [0, 0];
-  for (const [ms, x] of byMs) {
-    const before = byMs.get(ms - DAY_MS);
+  for (const [ms, x] of byAtMs) {
+    const before = byAtMs.get(ms - DAY_MS);
     if (before === undefined) continue;
     xy += x * before;
     xx += (x * x + before * before) / 2;

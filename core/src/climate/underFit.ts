@@ -10,7 +10,7 @@ import { prepareWeather } from '../heat/prepare';
 import { runBed, type BedRun } from '../heat/run';
 import type { Ground, Layer } from '../heat/types';
 import { YEAR_DAYS } from './climate';
-import { clearDays, dayMs, hoursOf } from './hours';
+import { clearDays, dayAtMs, hoursOf } from './hours';
 import {
   BASE,
   COVERED_BELOW_C,
@@ -94,7 +94,7 @@ function seenIn(run: BedRun, from: number, days: number): Seen[] {
 
 /** When the sheets lie that cannot be opened, by the days' lows and highs. */
 function sheetsOn(years: Years, from: number, days: number, light: boolean): NonNullable<Layer['on']> {
-  const at = (day: number, h: number) => new Date(dayMs(day) + h * 3_600_000).toISOString();
+  const at = (day: number, h: number) => new Date(dayAtMs(day) + h * 3_600_000).toISOString();
   const on: NonNullable<Layer['on']> = [];
   for (let i = from; i < from + days; i++) {
     const spans: [number, number][] = [];
@@ -131,7 +131,7 @@ function block(
   for (let i = from; opening && i < from + days; i++) {
     const o = opening(i);
     if (!o) continue;
-    const at = (h: number) => new Date(dayMs(i) + h * 3_600_000).toISOString();
+    const at = (h: number) => new Date(dayAtMs(i) + h * 3_600_000).toISOString();
     open.push({ from: at(o.fromH), fraction: o.fraction }, { from: at(CLOSE_H), fraction: 0 });
   }
   const stack = spec.stack.map((l): Layer => {

@@ -49,13 +49,13 @@ export function failShare(
   covers: readonly Cover[],
   structure: Pick<Structure, 'kind'>,
   members: readonly (readonly WeatherEntry[])[],
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
 ): number {
   const out = covers.filter((c) => isExposed(c, structure));
   if (out.length === 0 || members.length === 0) return 0;
   const each = members.map((m) => {
-    const night = m.filter((e) => Date.parse(e.time) >= fromMs && Date.parse(e.time) <= toMs);
+    const night = m.filter((e) => Date.parse(e.time) >= fromAtMs && Date.parse(e.time) <= toAtMs);
     const windMps = Math.max(0, ...night.map((e) => e.windMs));
     const snowMm = night.reduce((s, e) => s + (e.snowMm ?? 0), 0);
     const blown = Math.max(...out.map((c) => between(windMps, bears(c).windMps)));

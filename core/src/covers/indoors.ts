@@ -56,11 +56,12 @@ export const coldThere = (place: Cover, night: ColdNight): ColdNight =>
 /** An outcome with the plants in the place from an instant on; the house that they left is as it was. */
 export function carriedIn(
   o: OptionOutcome,
-  timesMs: readonly number[],
-  fromMs: number,
+  timesAtMs: readonly number[],
+  fromAtMs: number,
   place: Cover,
 ): OptionOutcome {
-  const within = (c: readonly number[]) => c.map((x, i) => (timesMs[i]! >= fromMs ? thereC(place, x) : x));
+  const within = (c: readonly number[]) =>
+    c.map((x, i) => (timesAtMs[i]! >= fromAtMs ? thereC(place, x) : x));
   const moved = {
     ...o,
     minLeafC: o.minLeafC.map((c) => thereC(place, c)),
@@ -72,7 +73,7 @@ export function carriedIn(
   if (isLower(place)) return moved;
   return {
     ...moved,
-    minAtMs: fromMs,
+    minAtMs: fromAtMs,
     coldHours: o.minLeafC.map(() => 0),
     thawAtMs: o.minLeafC.map(() => null),
     hoursFrozen: 0,
@@ -81,20 +82,20 @@ export function carriedIn(
 
 /**
  * Hours and lows within a span that plants stood in a place are those of the place.
- * @example pastIndoors({ timesMs: [0, 10], leafC: [-3, -4], lows: [] }, [{ fromMs: 5, toMs: 20, place: { nightC: 6 } }]).leafC // [-3, 6]
+ * @example pastIndoors({ timesAtMs: [0, 10], leafC: [-3, -4], lows: [] }, [{ fromAtMs: 5, toAtMs: 20, place: { nightC: 6 } }]).leafC // [-3, 6]
  */
 export function pastIndoors(
   past: BedPast,
-  spans: readonly { fromMs: number; toMs: number; place: Cover }[],
+  spans: readonly { fromAtMs: number; toAtMs: number; place: Cover }[],
 ): BedPast {
   if (spans.length === 0) return past;
   const leaf = (ms: number, c: number) => {
-    const s = spans.find((x) => ms >= x.fromMs && ms < x.toMs);
+    const s = spans.find((x) => ms >= x.fromAtMs && ms < x.toAtMs);
     return s ? thereC(s.place, c) : c;
   };
   return {
     ...past,
-    leafC: past.leafC.map((c, i) => leaf(past.timesMs[i]!, c)),
+    leafC: past.leafC.map((c, i) => leaf(past.timesAtMs[i]!, c)),
     lows: past.lows.map((l) => ({ ...l, leafC: leaf(l.atMs, l.leafC) })),
   };
 }

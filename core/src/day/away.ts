@@ -15,8 +15,8 @@ export interface Away {
 }
 
 export interface Span {
-  fromMs: number;
-  toMs: number;
+  fromAtMs: number;
+  toAtMs: number;
 }
 
 const clock = (date: string, time: string, timeZone: string): number =>
@@ -31,28 +31,28 @@ export function awayOn(ms: number, away: readonly Away[], timeZone: string): Spa
   const weekday = new Date(`${date}T12:00:00Z`).getUTCDay();
   return away
     .filter((a) => (a.on === null ? a.days.includes(weekday) : a.on === date))
-    .map((a) => ({ fromMs: clock(date, a.from, timeZone), toMs: clock(date, a.to, timeZone) }))
-    .filter((s) => s.toMs > s.fromMs)
-    .sort((a, b) => a.fromMs - b.fromMs);
+    .map((a) => ({ fromAtMs: clock(date, a.from, timeZone), toAtMs: clock(date, a.to, timeZone) }))
+    .filter((s) => s.toAtMs > s.fromAtMs)
+    .sort((a, b) => a.fromAtMs - b.fromAtMs);
 }
 
 /**
  * What of a span is left outside others. Example: 6 to 18 without 10 to 17 is 6 to 10 and 17 to 18.
- * @example without({ fromMs: 0, toMs: 10 }, [{ fromMs: 2, toMs: 4 }]) // [{ fromMs: 0, toMs: 2 }, { fromMs: 4, toMs: 10 }]
+ * @example without({ fromAtMs: 0, toAtMs: 10 }, [{ fromAtMs: 2, toAtMs: 4 }]) // [{ fromAtMs: 0, toAtMs: 2 }, { fromAtMs: 4, toAtMs: 10 }]
  */
 export function without(span: Span, others: readonly Span[]): Span[] {
   let left = [span];
   for (const o of others)
     left = left.flatMap((s) => {
-      if (o.toMs <= s.fromMs || o.fromMs >= s.toMs) return [s];
+      if (o.toAtMs <= s.fromAtMs || o.fromAtMs >= s.toAtMs) return [s];
       return [
-        ...(o.fromMs > s.fromMs ? [{ fromMs: s.fromMs, toMs: o.fromMs }] : []),
-        ...(o.toMs < s.toMs ? [{ fromMs: o.toMs, toMs: s.toMs }] : []),
+        ...(o.fromAtMs > s.fromAtMs ? [{ fromAtMs: s.fromAtMs, toAtMs: o.fromAtMs }] : []),
+        ...(o.toAtMs < s.toAtMs ? [{ fromAtMs: o.toAtMs, toAtMs: s.toAtMs }] : []),
       ];
     });
   return left;
 }
 
-/** @example thereOn({ fromMs: 0, toMs: 10 }, [], 'UTC') // [{ fromMs: 0, toMs: 10 }] */
+/** @example thereOn({ fromAtMs: 0, toAtMs: 10 }, [], 'UTC') // [{ fromAtMs: 0, toAtMs: 10 }] */
 export const thereOn = (span: Span, away: readonly Away[], timeZone: string): Span[] =>
-  without(span, awayOn((span.fromMs + span.toMs) / 2, away, timeZone));
+  without(span, awayOn((span.fromAtMs + span.toAtMs) / 2, away, timeZone));

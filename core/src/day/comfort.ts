@@ -34,11 +34,11 @@ export function discomfort(
   turns: readonly Turn[],
   openAt: (ms: number) => number,
 ): number {
-  const hours = (run.entryMs[1]! - run.entryMs[0]!) / 3_600_000;
+  const hours = (run.entryAtMs[1]! - run.entryAtMs[0]!) / 3_600_000;
   const leafMinC = limits.leafMinC ?? 0;
   let cost = 0;
-  for (let i = 0; i < run.entryMs.length; i++) {
-    const ms = run.entryMs[i]!;
+  for (let i = 0; i < run.entryAtMs.length; i++) {
+    const ms = run.entryAtMs[i]!;
     const leafC = run.leafC[i]!;
     const light = turns.some((t) => ms >= t.riseAtMs && ms <= t.setAtMs);
     cost += over(leafC - limits.leafMaxC, HOT) + over(leafMinC - leafC, COLD);
@@ -53,14 +53,14 @@ export function discomfort(
   }
   if (limits.even)
     for (const t of turns) {
-      const day = run.leafC.filter((_, i) => Math.abs(run.entryMs[i]! - t.noonAtMs) <= 12 * HOUR_MS);
+      const day = run.leafC.filter((_, i) => Math.abs(run.entryAtMs[i]! - t.noonAtMs) <= 12 * HOUR_MS);
       // a day that is cut short swings less than it will
       if (day.length * hours < 10) continue;
       const swingK = Math.max(...day) - Math.min(...day);
       cost += (EVEN.cost * Math.max(0, swingK - EVEN.overK)) / hours;
     }
   for (const t of turns) {
-    const dry = run.entryMs.filter(
+    const dry = run.entryAtMs.filter(
       (ms, i) =>
         ms >= t.riseAtMs + MOULD.edgeMs &&
         ms <= t.setAtMs - MOULD.edgeMs &&

@@ -32,8 +32,8 @@ export interface DayTask {
   members: WeatherEntry[][];
   limits: Limits;
   /** The day: from the moment, or from sunrise, to sunset. */
-  fromMs: number;
-  toMs: number;
+  fromAtMs: number;
+  toAtMs: number;
 }
 
 /** A move, and what an hour late at it alone does, the middle of a few outcomes: the day's hottest leaf, and the leaf when that hour is over, K; null where it is the same. */
@@ -77,7 +77,7 @@ const MOSTLY_LOST = 0.5;
 /** When the covers of a bed come off: as its plan has it. */
 function offAtMs(plan: NightPlan, b: PlannedBed, riseAtMs: number): number {
   if (b.lift) return b.lift.atMs ?? Infinity;
-  return Math.max(plan.nowMs, riseAtMs + LIFTED_AFTER_MS);
+  return Math.max(plan.nowAtMs, riseAtMs + LIFTED_AFTER_MS);
 }
 
 /** Where harm begins first of all that stands under one roof, °C: an opening cools every bed of it. */
@@ -97,13 +97,13 @@ function taskOf(
   const b = [...beds].sort((x, y) => heat(x) - heat(y))[0]!;
   const crop = b.plantings.map((p) => cropOf(p)).sort((x, y) => x.spoilC - y.spoilC)[0]!;
   const { farm, structures } = plan.data;
-  const startMs = Date.parse(members[0]![0]!.time);
-  const endMs = Date.parse(members[0]!.at(-1)!.time);
-  const noonAtMs = plan.window.toMs;
-  const day = turnsOf(farm, startMs, endMs).find((t) => Math.abs(t.noonAtMs - noonAtMs) < 6 * HOUR_MS);
-  if (!day || plan.nowMs > day.setAtMs) return null;
-  const fromMs = Math.max(
-    Math.ceil(plan.nowMs / QUARTER_MS) * QUARTER_MS,
+  const startAtMs = Date.parse(members[0]![0]!.time);
+  const endAtMs = Date.parse(members[0]!.at(-1)!.time);
+  const noonAtMs = plan.window.toAtMs;
+  const day = turnsOf(farm, startAtMs, endAtMs).find((t) => Math.abs(t.noonAtMs - noonAtMs) < 6 * HOUR_MS);
+  if (!day || plan.nowAtMs > day.setAtMs) return null;
+  const fromAtMs = Math.max(
+    Math.ceil(plan.nowAtMs / QUARTER_MS) * QUARTER_MS,
     Math.ceil(day.riseAtMs / QUARTER_MS) * QUARTER_MS,
   );
   const covers = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
@@ -112,8 +112,8 @@ function taskOf(
   const timing = covers.map((c) => {
     const at = left.indexOf(c);
     if (at >= 0) left.splice(at, 1);
-    const from = at >= 0 ? startMs - HOUR_MS : layAtMs(plan, b);
-    return { on: [{ from: iso(from), to: iso(Math.max(from + 1, Math.min(off, endMs + HOUR_MS))) }] };
+    const from = at >= 0 ? startAtMs - HOUR_MS : layAtMs(plan, b);
+    return { on: [{ from: iso(from), to: iso(Math.max(from + 1, Math.min(off, endAtMs + HOUR_MS))) }] };
   });
   const opening = plan.state.openings.get(b.structure.id)?.fraction ?? 0;
   return {
@@ -124,7 +124,7 @@ function taskOf(
     spec: bedSpec(b.structure, b.bed, b.plantings, covers, {
       deepC: b.deepC,
       timing,
-      open: opening > 0 ? [{ from: iso(startMs - HOUR_MS), fraction: opening }] : [],
+      open: opening > 0 ? [{ from: iso(startAtMs - HOUR_MS), fraction: opening }] : [],
       horizon: horizonOf(b.structure, structures),
     }),
     initial: b.outcome.initial,
@@ -136,10 +136,10 @@ function taskOf(
       even:
         farm.schools.swings === 'damp' &&
         beds.some((x) => x.plantings.some((q) => cropOf(q).bolts.by === 'cold')),
-      there: thereOn({ fromMs, toMs: day.setAtMs + HOUR_MS }, away, plan.data.farm.timeZone),
+      there: thereOn({ fromAtMs, toAtMs: day.setAtMs + HOUR_MS }, away, plan.data.farm.timeZone),
     },
-    fromMs,
-    toMs: day.setAtMs,
+    fromAtMs,
+    toAtMs: day.setAtMs,
   };
 }
 
@@ -165,13 +165,13 @@ function worthSaying(list: readonly number[]): number | null {
 
 /** The same moves, the one at an instant an hour later; what comes before that is passed over. */
 function anHourLate(stack: BedSpec['stack'], vent: number, atMs: number): BedSpec['stack'] {
-  const lateMs = atMs + HOUR_MS;
+  const lateAtMs = atMs + HOUR_MS;
   return stack.map((l, i) => {
     if (i !== vent || !l.open) return l;
     const open = l.open.flatMap((s) => {
       const ms = Date.parse(s.from);
-      if (ms < atMs || ms >= lateMs) return [s];
-      return ms === atMs ? [{ ...s, from: iso(lateMs) }] : [];
+      if (ms < atMs || ms >= lateAtMs) return [s];
+      return ms === atMs ? [{ ...s, from: iso(lateAtMs) }] : [];
     });
     return { ...l, open: open.sort((a, b) => Date.parse(a.from) - Date.parse(b.from)) };
   });
@@ -190,7 +190,9 @@ export function workOutDay(task: DayTask): DayAnswer {
       prepared.map((w) => {
         const run = runBed({ ...spec, stack }, w, { initial, audit: false });
         return Math.max(
-          ...run.leafC.filter((_, i) => run.entryMs[i]! >= task.fromMs && run.entryMs[i]! <= task.toMs),
+          ...run.leafC.filter(
+            (_, i) => run.entryAtMs[i]! >= task.fromAtMs && run.entryAtMs[i]! <= task.toAtMs,
+          ),
         );
       }),
       0,
@@ -200,32 +202,34 @@ export function workOutDay(task: DayTask): DayAnswer {
     fraction: s.fraction,
   }));
   // how it stands already is no move
-  const moves = all.filter((s, i) => s.atMs >= task.fromMs && !(i === 0 && s.fraction === standsOpen));
+  const moves = all.filter((s, i) => s.atMs >= task.fromAtMs && !(i === 0 && s.fraction === standsOpen));
   const plannedC = hottest(planned.stack);
   const asPlanned = { ...spec, stack: planned.stack };
-  const { entryMs, soilC } = runBed(asPlanned, prepared[0]!, { initial, audit: false });
+  const { entryAtMs, soilC } = runBed(asPlanned, prepared[0]!, { initial, audit: false });
   const soilMaxC = Math.max(
-    ...soilC[1].filter((_, i) => entryMs[i]! >= task.fromMs && entryMs[i]! <= task.toMs),
+    ...soilC[1].filter((_, i) => entryAtMs[i]! >= task.fromAtMs && entryAtMs[i]! <= task.toAtMs),
   );
   const few = prepared.slice(0, LATE_MEMBERS);
   const dayOf = (stack: BedSpec['stack'], w: (typeof prepared)[number]) => {
     const run = runBed({ ...spec, stack }, w, { initial, audit: false });
-    const within = run.leafC.filter((_, i) => run.entryMs[i]! >= task.fromMs && run.entryMs[i]! <= task.toMs);
-    const at = (ms: number) => run.leafC[run.entryMs.findIndex((t) => t >= ms)] ?? run.leafC.at(-1)!;
+    const within = run.leafC.filter(
+      (_, i) => run.entryAtMs[i]! >= task.fromAtMs && run.entryAtMs[i]! <= task.toAtMs,
+    );
+    const at = (ms: number) => run.leafC[run.entryAtMs.findIndex((t) => t >= ms)] ?? run.leafC.at(-1)!;
     return { hotC: Math.max(...within), at };
   };
   const inTime = few.map((w) => dayOf(planned.stack, w));
   const steps = moves.map((m): DayMove => {
     const late = few.map((w) => dayOf(anHourLate(planned.stack, vent, m.atMs), w));
-    const thenMs = m.atMs + HOUR_MS;
+    const thenAtMs = m.atMs + HOUR_MS;
     return {
       ...m,
       lateHotK: worthSaying(late.map((l, i) => l.hotC - inTime[i]!.hotC)),
-      lateThenK: worthSaying(late.map((l, i) => l.at(thenMs) - inTime[i]!.at(thenMs))),
+      lateThenK: worthSaying(late.map((l, i) => l.at(thenAtMs) - inTime[i]!.at(thenAtMs))),
     };
   });
   const tooHot = plannedC.high > limits.leafMaxC;
-  const whole = [{ fromMs: task.fromMs, toMs: task.toMs + HOUR_MS }];
+  const whole = [{ fromAtMs: task.fromAtMs, toAtMs: task.toAtMs + HOUR_MS }];
   const isAway = JSON.stringify(limits.there) !== JSON.stringify(whole);
   const thereC = isAway ? hottest(plannedWith({ ...limits, there: whole }).stack) : null;
   return {
@@ -233,7 +237,7 @@ export function workOutDay(task: DayTask): DayAnswer {
     leftC: hottest(spec.stack),
     plannedC,
     lateC: steps[0] ? hottest(anHourLate(planned.stack, vent, steps[0].atMs)) : null,
-    more: tooHot ? remediesFor(asPlanned, prepared, initial, task.fromMs, task.toMs) : null,
+    more: tooHot ? remediesFor(asPlanned, prepared, initial, task.fromAtMs, task.toAtMs) : null,
     soilMaxC,
     thereC: thereC && plannedC.mid - thereC.mid >= WORTH_K ? thereC : null,
   };

@@ -14,7 +14,7 @@ export interface Limits {
   /** Leaves should be no colder, °C; left out, 0: nothing freezes for being opened. */
   leafMinC?: number;
   /** When somebody is there; left out, from an hour before sunrise to two after sunset. */
-  there?: { fromMs: number; toMs: number }[];
+  there?: { fromAtMs: number; toAtMs: number }[];
   /** Swings of warm and cold are damped on purpose: they make some crops bolt. Left out, they are not minded. */
   even?: boolean;
   /** Aired whenever the sun shines, or kept warm and opened against heat. */
@@ -34,15 +34,16 @@ const DAY_MS = 24 * HOUR_MS;
  * Days whose noon lies in a stretch; where the sun does not rise or set, six hours on either side of noon stand for it.
  * @example turnsOf(SITE, START_MS, START_MS + 2 * 86400000).length // 3
  */
-export function turnsOf(site: Site, fromMs: number, toMs: number): Turn[] {
+export function turnsOf(site: Site, fromAtMs: number, toAtMs: number): Turn[] {
   const out: Turn[] = [];
-  const first = Math.floor((fromMs + site.longitude * 240_000) / DAY_MS) * DAY_MS - site.longitude * 240_000;
-  for (let ms = first + DAY_MS / 2; ms <= toMs + DAY_MS / 2; ms += DAY_MS) {
+  const first =
+    Math.floor((fromAtMs + site.longitude * 240_000) / DAY_MS) * DAY_MS - site.longitude * 240_000;
+  for (let ms = first + DAY_MS / 2; ms <= toAtMs + DAY_MS / 2; ms += DAY_MS) {
     const sun = sunTimes(ms, site.latitude, site.longitude);
     const turn = sun
       ? { riseAtMs: sun.riseAtMs, setAtMs: sun.setAtMs, noonAtMs: sun.noonAtMs }
       : { riseAtMs: ms - 6 * HOUR_MS, setAtMs: ms + 6 * HOUR_MS, noonAtMs: ms };
-    if (turn.setAtMs > fromMs && turn.riseAtMs < toMs) out.push(turn);
+    if (turn.setAtMs > fromAtMs && turn.riseAtMs < toAtMs) out.push(turn);
   }
   return out;
 }
@@ -52,16 +53,21 @@ const AFTER_SET_MS = 2 * HOUR_MS;
 
 /**
  * The full hours of a span at which somebody is there, and the moments at which they come.
- * @example hoursThere({ there: [{ fromMs: 1_800_000, toMs: 9_000_000 }] }, [], 0, 7_200_000) // [1800000, 3600000, 7200000]
+ * @example hoursThere({ there: [{ fromAtMs: 1_800_000, toAtMs: 9_000_000 }] }, [], 0, 7_200_000) // [1800000, 3600000, 7200000]
  */
-export function hoursThere(limits: Limits, turns: readonly Turn[], fromMs: number, toMs: number): number[] {
+export function hoursThere(
+  limits: Limits,
+  turns: readonly Turn[],
+  fromAtMs: number,
+  toAtMs: number,
+): number[] {
   const there =
     limits.there ??
-    turns.map((t) => ({ fromMs: t.riseAtMs - BEFORE_RISE_MS, toMs: t.setAtMs + AFTER_SET_MS }));
+    turns.map((t) => ({ fromAtMs: t.riseAtMs - BEFORE_RISE_MS, toAtMs: t.setAtMs + AFTER_SET_MS }));
   const out = new Set<number>();
   for (const span of there) {
-    const from = Math.max(span.fromMs, fromMs);
-    const to = Math.min(span.toMs, toMs);
+    const from = Math.max(span.fromAtMs, fromAtMs);
+    const to = Math.min(span.toAtMs, toAtMs);
     if (limits.there && from <= to) out.add(from);
     for (let ms = Math.ceil(from / HOUR_MS) * HOUR_MS; ms <= to; ms += HOUR_MS) out.add(ms);
   }

@@ -52,18 +52,18 @@ export const isSheet = (l: Layer): boolean => !canOpen(l) && l.heightM <= 1 && l
 const iso = (ms: number) => new Date(ms).toISOString();
 
 /** What stood open as the case begins. */
-function openAtStart(l: Layer, startMs: number): number {
-  return [...(l.open ?? [])].filter((o) => Date.parse(o.from) <= startMs).at(-1)?.fraction ?? 0;
+function openAtStart(l: Layer, startAtMs: number): number {
+  return [...(l.open ?? [])].filter((o) => Date.parse(o.from) <= startAtMs).at(-1)?.fraction ?? 0;
 }
 
 /** The case under these openings, in its own format. */
 export function asOpened<C extends OpeningCase>(c: C, o: Openings, sheets = true): C {
-  const startMs = Date.parse(c.weather[0]!.time);
+  const startAtMs = Date.parse(c.weather[0]!.time);
   const stack = c.stack.map((l, j): Layer => {
     if (canOpen(l)) {
       const steps = o.moves[j]!.flat().sort((a, b) => a.atMs - b.atMs);
-      const first = { atMs: startMs, fraction: openAtStart(l, startMs) };
-      const open = [...(steps[0]?.atMs === startMs ? [] : [first]), ...steps];
+      const first = { atMs: startAtMs, fraction: openAtStart(l, startAtMs) };
+      const open = [...(steps[0]?.atMs === startAtMs ? [] : [first]), ...steps];
       const told = open.filter((s, i) => i === 0 || s.fraction !== open[i - 1]!.fraction);
       return { ...l, open: told.map((s) => ({ from: iso(s.atMs), fraction: s.fraction })) };
     }
@@ -93,11 +93,11 @@ export type OpeningCase = Pick<SimulationCase, 'site' | 'weather'> & BedSpec;
 
 export function openingPlan<C extends OpeningCase>(c: C, limits: Limits, options: OpeningOptions = {}): C {
   const { initial, sheets = true, onProgress = () => undefined } = options;
-  const startMs = Date.parse(c.weather[0]!.time);
-  const endMs = Date.parse(c.weather.at(-1)!.time);
-  const turns = turnsOf(c.site, startMs, endMs);
+  const startAtMs = Date.parse(c.weather[0]!.time);
+  const endAtMs = Date.parse(c.weather.at(-1)!.time);
+  const turns = turnsOf(c.site, startAtMs, endAtMs);
   const hours = (from: number, to: number) =>
-    hoursThere(limits, turns, Math.max(startMs, from), Math.min(endMs, to));
+    hoursThere(limits, turns, Math.max(startAtMs, from), Math.min(endAtMs, to));
   const weather = prepareWeather(c.site, c.weather, PLAN_STEP_S);
   const from = initial ? { initial } : { outside: runOutside(weather, c.ground) };
   const score = (o: Openings): number => {
@@ -113,12 +113,12 @@ export function openingPlan<C extends OpeningCase>(c: C, limits: Limits, options
       );
     return discomfort(run, limits, turns, openAt) + work(o, c.stack, turns);
   };
-  const ends = turns[0] ? liftsIn(turns[0], hours, endMs).filter((ms) => ms > startMs) : [];
-  const firstNight: Night = { onAtMs: startMs, offAtMs: ends[0] ?? endMs };
+  const ends = turns[0] ? liftsIn(turns[0], hours, endAtMs).filter((ms) => ms > startAtMs) : [];
+  const firstNight: Night = { onAtMs: startAtMs, offAtMs: ends[0] ?? endAtMs };
   const best: Openings = {
     moves: c.stack.map(() => turns.map(() => [])),
     nights: c.stack.map((l) => [
-      sheets && liesAtStart(l, turns, startMs) ? firstNight : null,
+      sheets && liesAtStart(l, turns, startAtMs) ? firstNight : null,
       ...turns.map(() => null),
     ]),
   };
@@ -134,13 +134,13 @@ export function openingPlan<C extends OpeningCase>(c: C, limits: Limits, options
   const others = (layer: Layer, j: number, d: number): Openings[] => {
     const turn = turns[d]!;
     if (canOpen(layer)) {
-      const standsOpen = d === 0 && openAtStart(layer, startMs) > 0;
+      const standsOpen = d === 0 && openAtStart(layer, startAtMs) > 0;
       return daysOf(turn, hours, best.moves[j]![d]!, standsOpen).map((m) => withMoves(best, j, d, m));
     }
     const begun = d === 0 && best.nights[j]![0] ? ends : [];
     return [
-      ...begun.map((offAtMs) => withNight(best, j, 0, { onAtMs: startMs, offAtMs })),
-      ...nightsOf(turn, turns[d + 1], hours, endMs).map((n) => withNight(best, j, d + 1, n)),
+      ...begun.map((offAtMs) => withNight(best, j, 0, { onAtMs: startAtMs, offAtMs })),
+      ...nightsOf(turn, turns[d + 1], hours, endAtMs).map((n) => withNight(best, j, d + 1, n)),
     ];
   };
   const moved = c.stack.flatMap((layer, j) =>
@@ -187,7 +187,7 @@ function work(o: Openings, stack: readonly Layer[], turns: readonly Turn[]): num
   return MOVE * (moves + 2 * laid) + (DIM_HOUR * dim) / HOUR_MS;
 }
 
-type Hours = (fromMs: number, toMs: number) => number[];
+type Hours = (fromAtMs: number, toAtMs: number) => number[];
 
 /** What may be done with an opening in a day: left shut; opened, by how much, and shut; and once more moved between. */
 function daysOf(turn: Turn, hours: Hours, now: DayMoves, mayShutOnly: boolean): DayMoves[] {
@@ -218,15 +218,15 @@ function daysOf(turn: Turn, hours: Hours, now: DayMoves, mayShutOnly: boolean): 
 }
 
 /** When a sheet that lies in the night before a day may be lifted: in its morning, or with the last who are there. */
-function liftsIn(day: Turn, hours: Hours, endMs: number): number[] {
+function liftsIn(day: Turn, hours: Hours, endAtMs: number): number[] {
   const all = hours(day.riseAtMs, day.setAtMs + 2 * HOUR_MS);
   const morning = all.filter((ms) => ms <= day.noonAtMs + 3 * HOUR_MS);
-  return [...new Set([...morning, all.at(-1) ?? endMs])];
+  return [...new Set([...morning, all.at(-1) ?? endAtMs])];
 }
 
 /** When a sheet may be laid in an evening and lifted on the day after it, or left off. */
-function nightsOf(turn: Turn, next: Turn | undefined, hours: Hours, endMs: number): (Night | null)[] {
-  const offs = next ? liftsIn(next, hours, endMs) : [endMs];
+function nightsOf(turn: Turn, next: Turn | undefined, hours: Hours, endAtMs: number): (Night | null)[] {
+  const offs = next ? liftsIn(next, hours, endAtMs) : [endAtMs];
   const laid = hours(turn.setAtMs - 3 * HOUR_MS, turn.setAtMs + 2 * HOUR_MS).flatMap((onAtMs) =>
     offs.filter((offAtMs) => offAtMs > onAtMs).map((offAtMs): Night => ({ onAtMs, offAtMs })),
   );
@@ -234,8 +234,8 @@ function nightsOf(turn: Turn, next: Turn | undefined, hours: Hours, endMs: numbe
 }
 
 /** Whether a sheet lies there as the case begins in a night: of that night only the end may be chosen. */
-function liesAtStart(l: Layer, turns: readonly Turn[], startMs: number): boolean {
+function liesAtStart(l: Layer, turns: readonly Turn[], startAtMs: number): boolean {
   const [first] = turns;
-  if (!isSheet(l) || !first || startMs >= first.riseAtMs) return false;
-  return l.on?.some((s) => Date.parse(s.from) <= startMs && Date.parse(s.to) > startMs) ?? true;
+  if (!isSheet(l) || !first || startAtMs >= first.riseAtMs) return false;
+  return l.on?.some((s) => Date.parse(s.from) <= startAtMs && Date.parse(s.to) > startAtMs) ?? true;
 }

@@ -91,14 +91,14 @@ export function remediesFor(
   spec: BedSpec,
   members: readonly PreparedWeather[],
   initial: SoilState,
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
 ): Remedies {
   const runs = (s: BedSpec) => members.map((w) => runBed(s, w, { initial, audit: false }));
   const hottestOf = (run: ReturnType<typeof runBed>) => {
     let at = -1;
-    run.entryMs.forEach((ms, i) => {
-      if (ms >= fromMs && ms <= toMs && (at < 0 || run.leafC[i]! > run.leafC[at]!)) at = i;
+    run.entryAtMs.forEach((ms, i) => {
+      if (ms >= fromAtMs && ms <= toAtMs && (at < 0 || run.leafC[i]! > run.leafC[at]!)) at = i;
     });
     return at;
   };

@@ -81,14 +81,24 @@ export const structureSchema = z.object({
   windRatingMps: z.number().min(0, '0 or more').max(100, 'at most 100 m/s').nullable().optional(),
 });
 
+/** From when speeds and instants both ended in `Ms`. */
+const OLDER_NAMES: Readonly<Record<string, string>> = {
+  windRatingMs: 'windRatingMps',
+  issuedMs: 'issuedAtMs',
+  importedMs: 'importedAtMs',
+  recordedMs: 'recordedAtMs',
+  arrivedMs: 'arrivedAtMs',
+  fromMs: 'fromAtMs',
+  toMs: 'toAtMs',
+};
+
 /**
- * A structure's fields as they are called now: of records, backups and files from when speeds ended like milliseconds.
+ * The fields of a thing or a row as they are called now: of records, backups and files that were written under older names.
  * @example namedNow({ windRatingMs: 25 }) // { windRatingMps: 25 }
  */
 export function namedNow<T extends object>(fields: T): T {
-  if (!('windRatingMs' in fields)) return fields;
-  const { windRatingMs, ...rest } = fields;
-  return { ...rest, windRatingMps: windRatingMs } as unknown as T;
+  if (!Object.keys(fields).some((k) => k in OLDER_NAMES)) return fields;
+  return Object.fromEntries(Object.entries(fields).map(([k, v]) => [OLDER_NAMES[k] ?? k, v])) as T;
 }
 
 export const bedSchema = z.object({

@@ -137,8 +137,8 @@ export function append(entries: WeatherEntry[], next: WeatherEntry): string | nu
     entries.push(next);
     return null;
   }
-  const lastMs = Date.parse(last.time);
-  const gap = (ms - lastMs) / HOUR_MS;
+  const lastAtMs = Date.parse(last.time);
+  const gap = (ms - lastAtMs) / HOUR_MS;
   if (gap <= 0) return 'its time is not after the row before it';
   if (gap > LONGEST_STEP_H || !Number.isInteger(gap)) {
     const hours = Number(gap.toFixed(1));
@@ -147,7 +147,7 @@ export function append(entries: WeatherEntry[], next: WeatherEntry): string | nu
   // what fell in the step is shared out over its hours
   const fell = { rainMm: (next.rainMm ?? 0) / gap, snowMm: (next.snowMm ?? 0) / gap };
   for (let h = 1; h < gap; h++)
-    entries.push({ ...hourBetween(last, next, h / gap, lastMs + h * HOUR_MS), ...fell });
+    entries.push({ ...hourBetween(last, next, h / gap, lastAtMs + h * HOUR_MS), ...fell });
   entries.push(gap > 1 ? { ...next, ...fell } : next);
   return null;
 }

@@ -44,15 +44,15 @@ export function carrySoil(w: Work, states: readonly SoilState[]): void {
 }
 
 export function begin(w: Work, from?: readonly SoilState[]): void {
-  const startMs = w.weather.entryMs[0]!;
+  const startAtMs = w.weather.entryAtMs[0]!;
   const soilTop = w.soil[w.net.columns[w.net.parts[0]!.column]!.first]!;
   w.t.fill(0.5 * (soilTop + w.weather.airC[0]!));
   w.vapour.fill(w.weather.vapourPa[0]!);
   if (from) {
-    setLayers(w, startMs + 1);
+    setLayers(w, startAtMs + 1);
     carryWater(w, from);
   }
-  for (let i = 0; i < 3; i++) step(w, 0, startMs + 1, w.weather.stepS, true);
+  for (let i = 0; i < 3; i++) step(w, 0, startAtMs + 1, w.weather.stepS, true);
   if (from) carryHeat(w, from);
 }
 
@@ -62,13 +62,13 @@ export function begin(w: Work, from?: readonly SoilState[]): void {
  */
 export function advance(w: Work, k: number, onPart?: (at: number, dt: number) => void): void {
   const { weather } = w;
-  const startMs = weather.entryMs[0]!;
+  const startAtMs = weather.entryAtMs[0]!;
   const stepMs = weather.stepS * 1000;
-  const fromMs = startMs + (k - 1) * stepMs;
-  const ends = partsOf(w, k, w.moves, fromMs, fromMs + stepMs);
-  let last = fromMs;
+  const fromAtMs = startAtMs + (k - 1) * stepMs;
+  const ends = partsOf(w, k, w.moves, fromAtMs, fromAtMs + stepMs);
+  let last = fromAtMs;
   for (const end of ends) {
-    const at = end === fromMs + stepMs ? k : fillBetween(w, k, (end - fromMs) / stepMs);
+    const at = end === fromAtMs + stepMs ? k : fillBetween(w, k, (end - fromAtMs) / stepMs);
     const dt = (end - last) / 1000;
     step(w, at, (last + end) / 2, dt);
     onPart?.(at, dt);

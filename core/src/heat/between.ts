@@ -21,23 +21,23 @@ export function movesOf(net: Network): number[] {
   return [...new Set(all)].sort((a, b) => a - b);
 }
 
-/** Ends of the parts of the step from `fromMs` to `toMs`, the last of them `toMs`. */
+/** Ends of the parts of the step from `fromAtMs` to `toAtMs`, the last of them `toAtMs`. */
 export function partsOf(
   w: Work,
   k: number,
   moves: readonly number[],
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
 ): number[] {
   const snow = w.snowNode >= 0 && (w.snowM > SNOW_MIN_M || w.weather.snowMps[k]! > 0);
-  if (!snow && moves.length === 0) return [toMs];
-  const ends = moves.filter((ms) => ms > fromMs + LEAST_MS && ms < toMs - LEAST_MS);
+  if (!snow && moves.length === 0) return [toAtMs];
+  const ends = moves.filter((ms) => ms > fromAtMs + LEAST_MS && ms < toAtMs - LEAST_MS);
   if (snow) {
-    const n = Math.ceil((toMs - fromMs) / (SNOW_STEP_S * 1000));
-    for (let i = 1; i < n; i++) ends.push(fromMs + ((toMs - fromMs) * i) / n);
+    const n = Math.ceil((toAtMs - fromAtMs) / (SNOW_STEP_S * 1000));
+    for (let i = 1; i < n; i++) ends.push(fromAtMs + ((toAtMs - fromAtMs) * i) / n);
     ends.sort((a, b) => a - b);
   }
-  ends.push(toMs);
+  ends.push(toAtMs);
   return ends;
 }
 

@@ -9,11 +9,11 @@ import type { Site, WeatherEntry } from './types';
 
 export interface PreparedWeather {
   /** Epoch ms of each entry. */
-  entryMs: number[];
+  entryAtMs: number[];
   entries: readonly WeatherEntry[];
   stepS: number;
   stepsPerEntry: number;
-  /** Steps in all; step k ends at entryMs[0] + k · stepS. Series hold the value at the end of the step, index 0 the start; one place more is spare, see `between.ts`. */
+  /** Steps in all; step k ends at entryAtMs[0] + k · stepS. Series hold the value at the end of the step, index 0 the start; one place more is spare, see `between.ts`. */
   steps: number;
   airC: Float64Array;
   vapourPa: Float64Array;
@@ -44,22 +44,22 @@ export interface PreparedWeather {
 /**
  * Interpolates linearly between entries and adds sun and sky. The step divides the interval and is at most `maxStepS`.
  * Radiation left out of an entry is computed from sun and cloud at every step.
- * @example prepareWeather(SITE, weather({ hours: 3 })).entryMs.length // 4
+ * @example prepareWeather(SITE, weather({ hours: 3 })).entryAtMs.length // 4
  */
 export function prepareWeather(
   site: Site,
   entries: readonly WeatherEntry[],
   maxStepS = 600,
 ): PreparedWeather {
-  const entryMs = entries.map((e) => Date.parse(e.time));
-  const intervalS = (entryMs[1]! - entryMs[0]!) / 1000;
+  const entryAtMs = entries.map((e) => Date.parse(e.time));
+  const intervalS = (entryAtMs[1]! - entryAtMs[0]!) / 1000;
   const stepsPerEntry = Math.ceil(intervalS / maxStepS);
   const stepS = intervalS / stepsPerEntry;
   const steps = (entries.length - 1) * stepsPerEntry;
   const make = () => new Float64Array(steps + 2);
   const pressure = pressurePa(site.elevationM ?? 0);
   const w: PreparedWeather = {
-    entryMs,
+    entryAtMs,
     entries,
     stepS,
     stepsPerEntry,
@@ -98,7 +98,7 @@ export function prepareWeather(
     w.windMps[k] = a.windMs + f * (b.windMs - a.windMs);
     w.skyWm2[k] = skyEmissivity(dewC, cloud, pressure) * STEFAN_BOLTZMANN * Math.pow(airC + KELVIN, 4);
     w.skyC[k] = skyTemperatureC(w.skyWm2[k]!);
-    const sun = sunPosition(entryMs[0]! + k * stepS * 1000, site.latitude, site.longitude);
+    const sun = sunPosition(entryAtMs[0]! + k * stepS * 1000, site.latitude, site.longitude);
     const given =
       a.globalWm2 !== undefined && b.globalWm2 !== undefined
         ? a.globalWm2 + f * (b.globalWm2 - a.globalWm2)

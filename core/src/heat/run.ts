@@ -56,7 +56,7 @@ export interface HeatFlows {
 }
 
 export interface BedRun {
-  entryMs: number[];
+  entryAtMs: number[];
   outsideC: Float64Array;
   skyC: Float64Array;
   sunWm2: Float64Array;
@@ -116,11 +116,11 @@ function layersOf(net: Network, part: Part): number[] {
 }
 
 function makeRun(layers: number, weather: PreparedWeather, rows: Rows): BedRun {
-  const n = weather.entryMs.length;
+  const n = weather.entryAtMs.length;
   const make = () => rows.f64(n);
   const each = () => Array.from({ length: layers }, make);
   return {
-    entryMs: weather.entryMs,
+    entryAtMs: weather.entryAtMs,
     outsideC: make(),
     skyC: make(),
     sunWm2: make(),
@@ -239,7 +239,7 @@ function run(
   begin(w, initial);
   if (!initial && lead.ground.surfaceC === undefined) spinUp(w);
   const runs = net.parts.map((part) => makeRun(net.shared + part.ownLayers, weather, rows));
-  if (options.water) for (const r of runs) r.water = makeWaterTrace(weather.entryMs.length, rows);
+  if (options.water) for (const r of runs) r.water = makeWaterTrace(weather.entryAtMs.length, rows);
   const shared = makeTrace(w);
   const over = net.parts.map((part) => layersOf(net, part));
   const recordAll = (i: number, k: number) =>

@@ -24,7 +24,7 @@ export function simulate(
 export function resultOf(input: SimulationCase, run: BedRun): SimulationResult {
   const times = input.weather.map((e) => e.time);
   let below0 = 0;
-  const entryH = (run.entryMs[1]! - run.entryMs[0]!) / 3_600_000;
+  const entryH = (run.entryAtMs[1]! - run.entryAtMs[0]!) / 3_600_000;
   for (let i = 1; i < run.leafC.length; i++) below0 += hoursBelow(run.leafC[i - 1]!, run.leafC[i]!) * entryH;
   return {
     format: 'fogata-result/1',

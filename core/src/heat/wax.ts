@@ -35,7 +35,7 @@ export function runWithWax(
       fraction: Math.min(1, byHand(ms) + shares[i]!),
     }));
   let result = run([]);
-  const times = result.entryMs;
+  const times = result.entryAtMs;
   let shares = times.map(() => 0);
   for (let round = 0; round < ROUNDS; round++) {
     const air = result.layerAirC[layer];

@@ -46,16 +46,16 @@ export type Act = CoverAct | VentAct | HarmAct | DecisionAct | { kind: string; i
 
 export interface OnBed {
   coverId: string;
-  sinceMs: number;
+  sinceAtMs: number;
   recordId: string;
   use?: CoverUse | undefined;
 }
 
 export interface Span {
   coverId: string;
-  fromMs: number;
+  fromAtMs: number;
   /** Infinity while it lies there. */
-  toMs: number;
+  toAtMs: number;
   /** The acts that laid and lifted it. */
   onId: string;
   offId: string | null;
@@ -95,11 +95,11 @@ function applyCover(state: Lain, a: CoverAct): Lain {
   const spans = state.spans.get(a.bedId) ?? [];
   if (a.on) {
     const how = a.use === undefined ? {} : { use: a.use };
-    const lies: OnBed = { coverId: a.coverId, sinceMs: a.atMs, recordId: a.id, ...how };
+    const lies: OnBed = { coverId: a.coverId, sinceAtMs: a.atMs, recordId: a.id, ...how };
     const span: Span = {
       coverId: a.coverId,
-      fromMs: a.atMs,
-      toMs: Infinity,
+      fromAtMs: a.atMs,
+      toAtMs: Infinity,
       onId: a.id,
       offId: null,
       ...how,
@@ -115,7 +115,7 @@ function applyCover(state: Lain, a: CoverAct): Lain {
   const i = asSaid >= 0 ? asSaid : on.findIndex((c) => c.coverId === a.coverId);
   if (i < 0) return state;
   const { recordId } = on[i]!;
-  const ended = spans.map((s) => (s.onId === recordId ? { ...s, toMs: a.atMs, offId: a.id } : s));
+  const ended = spans.map((s) => (s.onId === recordId ? { ...s, toAtMs: a.atMs, offId: a.id } : s));
   return {
     ...state,
     onBed: put(
@@ -126,7 +126,7 @@ function applyCover(state: Lain, a: CoverAct): Lain {
     spans: put(
       state.spans,
       a.bedId,
-      ended.sort((x, y) => x.toMs - y.toMs || x.fromMs - y.fromMs),
+      ended.sort((x, y) => x.toAtMs - y.toAtMs || x.fromAtMs - y.fromAtMs),
     ),
   };
 }

@@ -1,5 +1,5 @@
 /**
- * What stands by the last answer and by what this device did since. Contract: `standingOf(state, sinceMs)` is what an answer
+ * What stands by the last answer and by what this device did since. Contract: `standingOf(state, sinceAtMs)` is what an answer
  * carries of it; `foldOn(standing, acts, back)` takes back what of it was taken back, then applies the acts, by the one `apply`;
  * the other functions show a job, a stack, an opening as that state has them. Pure, the same on a phone and on the server.
  */
@@ -17,7 +17,7 @@ import {
 /** Small enough for every answer: what lies where, what was lifted lately, how far each structure is open. */
 export interface Standing {
   sheets: ({ bedId: string } & OnBed)[];
-  lifted: ({ bedId: string } & OnBed & { toMs: number; offId: string })[];
+  lifted: ({ bedId: string } & OnBed & { toAtMs: number; offId: string })[];
   /** `before`: how far it was open before that act, null where that is not known. */
   openings: {
     structureId: string;
@@ -34,23 +34,23 @@ export interface Standing {
 export const NOTHING_STANDS: Standing = { sheets: [], lifted: [], openings: [] };
 
 /**
- * What lies and is open, with what was lifted since `sinceMs` (so that it can be taken back) and decided of `night`.
+ * What lies and is open, with what was lifted since `sinceAtMs` (so that it can be taken back) and decided of `night`.
  * @example standingOf(applyAll([]), 0).sheets // []
  */
-export function standingOf(state: Lain, sinceMs: number, night = ''): Standing {
+export function standingOf(state: Lain, sinceAtMs: number, night = ''): Standing {
   const how = (s: Span | OnBed) => (s.use === undefined ? {} : { use: s.use });
   return {
     sheets: [...state.onBed].flatMap(([bedId, list]) => list.map((s) => ({ bedId, ...s }))),
     lifted: [...state.spans].flatMap(([bedId, list]) =>
       list.flatMap((s) =>
-        s.offId !== null && s.toMs >= sinceMs
+        s.offId !== null && s.toAtMs >= sinceAtMs
           ? [
               {
                 bedId,
                 coverId: s.coverId,
-                sinceMs: s.fromMs,
+                sinceAtMs: s.fromAtMs,
                 recordId: s.onId,
-                toMs: s.toMs,
+                toAtMs: s.toAtMs,
                 offId: s.offId,
                 ...how(s),
               },
@@ -81,15 +81,15 @@ export function foldOn(standing: Standing, acts: readonly Act[], back: ReadonlyS
   const spans = new Map<string, Span[]>();
   const lie = (bedId: string, sheet: OnBed) => {
     pushed(onBed, bedId, sheet);
-    const { coverId, sinceMs: fromMs, recordId: onId, use } = sheet;
-    pushed(spans, bedId, { coverId, fromMs, toMs: Infinity, onId, offId: null, ...(use ? { use } : {}) });
+    const { coverId, sinceAtMs: fromAtMs, recordId: onId, use } = sheet;
+    pushed(spans, bedId, { coverId, fromAtMs, toAtMs: Infinity, onId, offId: null, ...(use ? { use } : {}) });
   };
-  for (const { bedId, toMs, offId, ...sheet } of standing.lifted) {
+  for (const { bedId, toAtMs, offId, ...sheet } of standing.lifted) {
     if (back.has(sheet.recordId)) continue;
     if (back.has(offId)) lie(bedId, sheet);
     else {
-      const { coverId, sinceMs: fromMs, recordId: onId, use } = sheet;
-      pushed(spans, bedId, { coverId, fromMs, toMs, onId, offId, ...(use ? { use } : {}) });
+      const { coverId, sinceAtMs: fromAtMs, recordId: onId, use } = sheet;
+      pushed(spans, bedId, { coverId, fromAtMs, toAtMs, onId, offId, ...(use ? { use } : {}) });
     }
   }
   for (const { bedId, ...sheet } of standing.sheets) if (!back.has(sheet.recordId)) lie(bedId, sheet);
@@ -127,9 +127,9 @@ type By = { id: string; atMs: number } | null;
 /** What an act that was done so far stands as: still there, or taken back. */
 function stillDone(i: ItemLike, state: Lain): By {
   const sheet = (state.onBed.get(i.bedId) ?? []).find((s) => s.recordId === i.recordId);
-  if (i.on) return sheet ? { id: sheet.recordId, atMs: sheet.sinceMs } : null;
+  if (i.on) return sheet ? { id: sheet.recordId, atMs: sheet.sinceAtMs } : null;
   const span = (state.spans.get(i.bedId) ?? []).find((s) => s.offId === i.recordId);
-  return span ? { id: span.offId!, atMs: span.toMs } : null;
+  return span ? { id: span.offId!, atMs: span.toAtMs } : null;
 }
 
 /** The act since the answer that does what an item asks, and no other item had. */
@@ -138,7 +138,11 @@ function freshFor(i: ItemLike, state: Lain, known: ReadonlySet<string>): By {
   const span = i.on
     ? spans.find((s) => s.offId === null && !known.has(s.onId))
     : spans.find((s) => s.offId !== null && !known.has(s.offId));
-  return span ? (i.on ? { id: span.onId, atMs: span.fromMs } : { id: span.offId!, atMs: span.toMs }) : null;
+  return span
+    ? i.on
+      ? { id: span.onId, atMs: span.fromAtMs }
+      : { id: span.offId!, atMs: span.toAtMs }
+    : null;
 }
 
 /**

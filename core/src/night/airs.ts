@@ -62,15 +62,15 @@ export function airAgain(w: Work, f: Found, planned: HouseOutcome): LookedIn | n
 
 /**
  * How far the air of two runs of a house parts at most, from an instant on, over its layers and members, K; Infinity where they are not of the same hours.
- * @example apartK({ timesMs: [0], shared: [] }, { timesMs: [1], shared: [] }, 0) // Infinity
+ * @example apartK({ timesAtMs: [0], shared: [] }, { timesAtMs: [1], shared: [] }, 0) // Infinity
  */
 export function apartK(
-  a: Pick<HouseOutcome, 'timesMs' | 'shared'>,
-  b: Pick<HouseOutcome, 'timesMs' | 'shared'>,
-  fromMs: number,
+  a: Pick<HouseOutcome, 'timesAtMs' | 'shared'>,
+  b: Pick<HouseOutcome, 'timesAtMs' | 'shared'>,
+  fromAtMs: number,
 ): number {
-  if (a.shared.length !== b.shared.length || a.timesMs.join() !== b.timesMs.join()) return Infinity;
-  const span = a.timesMs.at(-1)! - a.timesMs[0]!;
+  if (a.shared.length !== b.shared.length || a.timesAtMs.join() !== b.timesAtMs.join()) return Infinity;
+  const span = a.timesAtMs.at(-1)! - a.timesAtMs[0]!;
   let most = 0;
   a.shared.forEach((x, m) => {
     const y = b.shared[m]!;
@@ -78,7 +78,7 @@ export function apartK(
     // a trace has a row a step, and one to spare
     const steps = x.rows.length / x.stride - 2;
     for (let k = 0; k <= steps; k++) {
-      if (a.timesMs[0]! + (k / steps) * span < fromMs) continue;
+      if (a.timesAtMs[0]! + (k / steps) * span < fromAtMs) continue;
       for (let i = 0; i < x.layers; i++) {
         const at = k * x.stride + x.sheets + i;
         most = Math.max(most, Math.abs(x.rows[at]! - y.rows[at]!));

@@ -53,7 +53,7 @@ export function mayWin(w: Work, b: PlannedBed): CoverOption[] {
 
 /** An option as priced, and, where the bed has a latest time before dark, once more as done after it. */
 function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
-  const { nowMs } = w.inputs;
+  const { nowAtMs } = w.inputs;
   const as: PricedOption = {
     key: o.key,
     loss: b.loss[o.key]!,
@@ -64,12 +64,12 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
   if (w.phase !== 'closing' || as.minutes === 0) return [as];
   // who asks at dusk still gets the half hour that they will take
   const least = w.inputs.leavesAtMs === undefined ? HOUR_MS / 2 : 0;
-  const byDark = Math.max(least, darkAtMs(w.inputs) - nowMs) / 60_000;
+  const byDark = Math.max(least, darkAtMs(w.inputs) - nowAtMs) / 60_000;
   const due = b.due;
   if (!due || due.dueAtMs >= darkAtMs(w.inputs)) return [{ ...as, byMin: byDark }];
-  const inTime = { ...as, byMin: Math.max(0, due.dueAtMs - nowMs) / 60_000 };
+  const inTime = { ...as, byMin: Math.max(0, due.dueAtMs - nowAtMs) / 60_000 };
   const outcome = b.outcome.options.find((x) => x.key === o.key)!;
-  const byDarkAtMs = nowMs + byDark * 60_000;
+  const byDarkAtMs = nowAtMs + byDark * 60_000;
   const steps = due.later.map((l, n, all) =>
     n === all.length - 1 ? { ...l, atMs: byDarkAtMs } : { ...l, atMs: Math.min(l.atMs, byDarkAtMs) },
   );
@@ -78,7 +78,7 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
     const loss = b.atRisk.reduce((sum, a) => sum + expectedLoss(a, nights, w.errorK), 0);
     return {
       ...as,
-      byMin: Math.max(0, atMs - nowMs) / 60_000,
+      byMin: Math.max(0, atMs - nowAtMs) / 60_000,
       lateAtMs: atMs,
       loss: Math.max(as.loss, loss),
     };

@@ -77,10 +77,10 @@ function changes(plan: NightPlan): Change[] {
         out.push({ ...todo, cover, on: false, saves: (shut - (bare ?? shut)) / off.length });
     }
     for (const c of plan.state.onBed.get(b.bed.id) ?? []) {
-      if (c.sinceMs < plan.window.fromMs) continue;
+      if (c.sinceAtMs < plan.window.fromAtMs) continue;
       const cover = sheetOf(c, plan.data.covers);
       if (cover && !(option && off.includes(cover)))
-        out.push({ bed: b, cover, on: true, done: true, recordId: c.recordId, atMs: c.sinceMs, saves: 0 });
+        out.push({ bed: b, cover, on: true, done: true, recordId: c.recordId, atMs: c.sinceAtMs, saves: 0 });
     }
   }
   return out;
@@ -103,7 +103,7 @@ function item(c: Change, n: number): JobItem {
 }
 
 const failsIn = (plan: NightPlan, c: Change): number =>
-  failShare([c.cover], c.bed.structure, plan.members, plan.nowMs, plan.window.toMs);
+  failShare([c.cover], c.bed.structure, plan.members, plan.nowAtMs, plan.window.toAtMs);
 
 function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
   const todo = group.filter((c) => !c.done);
@@ -144,7 +144,7 @@ function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
 function dueOf(group: Change[], plan: NightPlan): number {
   const due = group.filter((c) => !c.done).map((c) => c.bed.lateAtMs ?? c.bed.due?.dueAtMs ?? plan.closeAtMs);
   if (due.length > 0) return Math.min(...due);
-  return Math.max(...group.map((c) => c.atMs ?? plan.nowMs));
+  return Math.max(...group.map((c) => c.atMs ?? plan.nowAtMs));
 }
 
 const VERB: Record<CoverUse, string> = { hoops: 'on', flat: 'laid on', over: 'over', indoors: 'in' };
@@ -189,7 +189,7 @@ export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] 
       key,
       kind: 'cover' as const,
       dueAtMs: dueOf(group, plan),
-      onByMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
+      onByAtMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
       saves: group.reduce((s, c) => s + c.saves, 0),
       title: titleOf(first.cover, on, names),
       detail: on
@@ -228,7 +228,8 @@ export function closeJobs(plan: NightPlan, style: Style): Job[] {
   const sunset = plan.window.sunsetAtMs ?? plan.closeAtMs + HOUR_MS;
   return plan.data.structures.flatMap((s): Job[] => {
     const opening = plan.state.openings.get(s.id);
-    const closedToday = opening !== undefined && opening.fraction === 0 && opening.atMs >= plan.window.fromMs;
+    const closedToday =
+      opening !== undefined && opening.fraction === 0 && opening.atMs >= plan.window.fromAtMs;
     if (!opening || (opening.fraction === 0 && !closedToday)) return [];
     const beds = plan.beds.filter((b) => b.structure.id === s.id);
     if (beds.length === 0) return [];
@@ -238,8 +239,8 @@ export function closeJobs(plan: NightPlan, style: Style): Job[] {
       {
         key: `close:${s.id}`,
         kind: 'close',
-        dueAtMs: plan.nowMs,
-        onByMs: closedToday ? opening.atMs : floorMinutes(plan.closeAtMs, 10),
+        dueAtMs: plan.nowAtMs,
+        onByAtMs: closedToday ? opening.atMs : floorMinutes(plan.closeAtMs, 10),
         saves: closedToday ? 0 : saves,
         title: `Close ${s.name}`,
         detail: closedToday

@@ -27,7 +27,7 @@ export interface BedTask {
   /** What the roof's own thermometer showed it to be colder by, K. */
   partedK?: number;
   /** Only what happens from here on counts for the minimum, epoch ms. */
-  countFromMs: number;
+  countFromAtMs: number;
 }
 
 /** Runs every option under every member. `onOption` is told how many of them are done. */
@@ -38,7 +38,7 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): O
   const first = task.options[0];
   if (!first) return [];
   const outside = outsideFor(p, first.spec.ground, belief.mean, task.initial);
-  const from = firstAt(p.members[0]!.entryMs, task.countFromMs);
+  const from = firstAt(p.members[0]!.entryAtMs, task.countFromAtMs);
   return task.options.map((option, n) => {
     const runs = p.members.map((weather, m) =>
       runBed(option.spec, weather, {
@@ -134,9 +134,9 @@ const STEP_K = 0.15;
  */
 export function latestCoverAtMs(
   task: Omit<BedTask, 'options'>,
-  specs: { fromMs: number; spec: BedSpec }[],
+  specs: { fromAtMs: number; spec: BedSpec }[],
 ): Due {
-  const options = specs.map(({ fromMs, spec }) => ({ key: String(fromMs), spec, structureLayer: -1 }));
+  const options = specs.map(({ fromAtMs, spec }) => ({ key: String(fromAtMs), spec, structureLayer: -1 }));
   const centre = { ...task, options, members: [task.members[0]!] };
   const minima = evaluateBed(centre).map((o) => o.minLeafC[0]!);
   const best = Math.max(...minima);
@@ -148,7 +148,7 @@ export function latestCoverAtMs(
   // of steps that lose about the same, the last: it asks least
   for (let i = specs.length - 1; i > due; i--) {
     const lostK = Math.max(0, best - Math.min(...minima.slice(0, i + 1)));
-    if (lostK <= (later[0]?.lostK ?? Infinity) - STEP_K) later.unshift({ atMs: specs[i]!.fromMs, lostK });
+    if (lostK <= (later[0]?.lostK ?? Infinity) - STEP_K) later.unshift({ atMs: specs[i]!.fromAtMs, lostK });
   }
-  return { dueAtMs: specs[due]!.fromMs, later };
+  return { dueAtMs: specs[due]!.fromAtMs, later };
 }

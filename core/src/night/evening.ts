@@ -23,25 +23,25 @@ export interface NightAt {
   /** The farm's date. */
   today: string;
   /** The hours that were, and those that the forecast has to reach: from, now, to the end, and on for what is tried. */
-  pastMs: number;
-  hourMs: number;
-  endMs: number;
-  aheadMs: number;
+  pastAtMs: number;
+  hourAtMs: number;
+  endAtMs: number;
+  aheadAtMs: number;
 }
 
 /** @example nightAt(Date.parse('2027-01-15T14:00:00Z'), { ...SITE, timeZone: 'Europe/Madrid' }).window.night // '2027-01-15' */
-export function nightAt(nowMs: number, site: FarmSite): NightAt {
-  const window = nightOf(nowMs, site);
-  const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
-  const endMs = window.toMs + 3 * HOUR_MS;
+export function nightAt(nowAtMs: number, site: FarmSite): NightAt {
+  const window = nightOf(nowAtMs, site);
+  const hourAtMs = Math.floor(nowAtMs / HOUR_MS) * HOUR_MS;
+  const endAtMs = window.toAtMs + 3 * HOUR_MS;
   return {
     window,
-    phase: phaseOf(nowMs, window),
-    today: localDate(nowMs, site.timeZone),
-    pastMs: hourMs - HISTORY_MS,
-    hourMs,
-    endMs,
-    aheadMs: endMs + 8 * HOUR_MS,
+    phase: phaseOf(nowAtMs, window),
+    today: localDate(nowAtMs, site.timeZone),
+    pastAtMs: hourAtMs - HISTORY_MS,
+    hourAtMs,
+    endAtMs,
+    aheadAtMs: endAtMs + 8 * HOUR_MS,
   };
 }
 
@@ -59,7 +59,7 @@ export interface EveningWeather {
   members: WeatherEntry[][];
   /** The centre on through the next day. */
   ahead: WeatherEntry[];
-  issuedMs: number;
+  issuedAtMs: number;
   name: string;
   source: Issue['source'];
 }
@@ -67,7 +67,7 @@ export interface EveningWeather {
 export interface Evening {
   data: FarmFacts;
   state: Lain;
-  nowMs: number;
+  nowAtMs: number;
   at: NightAt;
   weather: EveningWeather;
   background: Background;
@@ -117,28 +117,28 @@ function wishes(state: Lain, night: string): Map<string, string> {
 const LEAST_MS = HOUR_MS / 6;
 
 /** Where nobody is there at dusk it is done before the last one leaves; by who has left already, when they are back. */
-function whoIsThere(data: FarmFacts, nowMs: number, usualMs: number, darkMs: number) {
-  const away = awayOn(usualMs, data.farm.away ?? [], data.farm.timeZone).find(
-    (s) => s.fromMs < darkMs && s.toMs > usualMs,
+function whoIsThere(data: FarmFacts, nowAtMs: number, usualAtMs: number, darkAtMs: number) {
+  const away = awayOn(usualAtMs, data.farm.away ?? [], data.farm.timeZone).find(
+    (s) => s.fromAtMs < darkAtMs && s.toAtMs > usualAtMs,
   );
-  if (!away) return { closeAtMs: usualMs, leavesAtMs: undefined };
-  if (away.fromMs - nowMs < LEAST_MS)
-    return { closeAtMs: Math.max(usualMs, away.toMs), leavesAtMs: undefined };
-  return { closeAtMs: Math.min(usualMs, away.fromMs), leavesAtMs: away.fromMs };
+  if (!away) return { closeAtMs: usualAtMs, leavesAtMs: undefined };
+  if (away.fromAtMs - nowAtMs < LEAST_MS)
+    return { closeAtMs: Math.max(usualAtMs, away.toAtMs), leavesAtMs: undefined };
+  return { closeAtMs: Math.min(usualAtMs, away.fromAtMs), leavesAtMs: away.fromAtMs };
 }
 
 export function begin(e: Evening): Begun {
-  const { data, state, nowMs, weather, background, beliefs } = e;
+  const { data, state, nowAtMs, weather, background, beliefs } = e;
   const { window, phase, today } = e.at;
-  const sunset = window.sunsetAtMs ?? window.fromMs + 6 * HOUR_MS;
-  const usual = Math.max(nowMs, sunset - HOUR_MS);
-  const { closeAtMs, leavesAtMs } = whoIsThere(data, nowMs, usual, sunset + HOUR_MS / 2);
+  const sunset = window.sunsetAtMs ?? window.fromAtMs + 6 * HOUR_MS;
+  const usual = Math.max(nowAtMs, sunset - HOUR_MS);
+  const { closeAtMs, leavesAtMs } = whoIsThere(data, nowAtMs, usual, sunset + HOUR_MS / 2);
   const { members } = weather;
   const history = weather.past.hours;
   const inputs: TaskInputs = {
     data,
     state,
-    nowMs,
+    nowAtMs,
     today,
     window,
     history,
@@ -153,12 +153,12 @@ export function begin(e: Evening): Begun {
   };
   const roofs = roofsOf(inputs);
   const plan: NightPlan = {
-    nowMs,
+    nowAtMs,
     window,
     phase,
     closeAtMs,
     leavesAtMs,
-    issuedMs: weather.issuedMs,
+    issuedAtMs: weather.issuedAtMs,
     forecastName: weather.name,
     source: weather.source,
     worth: weather.past.worth,

@@ -35,11 +35,11 @@ export interface HouseTask {
   key: string;
   belief?: Belief;
   /** Only what happens from here on counts for the minimum, epoch ms. */
-  countFromMs: number;
+  countFromAtMs: number;
 }
 
 export interface HouseOutcome {
-  timesMs: number[];
+  timesAtMs: number[];
   outsideC: Band;
   skyC: number[];
   beds: {
@@ -105,12 +105,12 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
       },
     ),
   );
-  const times = p.members[0]!.entryMs;
-  const from = firstAt(times, task.countFromMs);
-  const was = past.beds[0]!.entryMs;
+  const times = p.members[0]!.entryAtMs;
+  const from = firstAt(times, task.countFromAtMs);
+  const was = past.beds[0]!.entryAtMs;
   const tail = Math.max(0, was.length - 25);
   return {
-    timesMs: times,
+    timesAtMs: times,
     outsideC: bandSeries(
       task.members.map((m) => m.map((e) => e.airC)),
       0,
@@ -123,7 +123,7 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
         id: bed.id,
         initial: starts[k]!,
         past: {
-          timesMs: was.slice(tail),
+          timesAtMs: was.slice(tail),
           outsideC: [...run.outsideC.subarray(tail)],
           leafC: [...run.leafC.subarray(tail)].map((c) => c + bed.placeK),
           soilC: [...run.soilC[1].subarray(tail)],
@@ -152,12 +152,12 @@ function structureAir(spec: BedSpec, layerAirC: readonly Float64Array[], from: n
 }
 
 /** The lowest of each 24 hours, counted back from the end. */
-function dailyLows(timesMs: readonly number[], leafC: Float64Array, placeK: number) {
+function dailyLows(timesAtMs: readonly number[], leafC: Float64Array, placeK: number) {
   const out: { atMs: number; leafC: number }[] = [];
   for (let end = leafC.length; end > 0; end -= 24) {
     let at = Math.max(0, end - 24);
     for (let i = at; i < end; i++) if (leafC[i]! < leafC[at]!) at = i;
-    out.unshift({ atMs: timesMs[at]!, leafC: leafC[at]! + placeK });
+    out.unshift({ atMs: timesAtMs[at]!, leafC: leafC[at]! + placeK });
   }
   return out;
 }
@@ -166,9 +166,9 @@ function dailyLows(timesMs: readonly number[], leafC: Float64Array, placeK: numb
  * First hour at or after an instant, 0 where all are before it.
  * @example firstAt([0, 10, 20], 10) // 1
  */
-export function firstAt(timesMs: readonly number[], ms: number): number {
+export function firstAt(timesAtMs: readonly number[], ms: number): number {
   return Math.max(
     0,
-    timesMs.findIndex((t) => t >= ms),
+    timesAtMs.findIndex((t) => t >= ms),
   );
 }

@@ -26,7 +26,7 @@ export interface Job {
   /** When to start, so that this and all that follow are done in time; of lifting, the earliest. */
   dueAtMs: number;
   /** When it has to be on or shut. */
-  onByMs: number;
+  onByAtMs: number;
   /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
   saves: number;
   title: string;

@@ -17,23 +17,25 @@ const START_STEP = 5;
  * from the last. What saves most is done first among those with the same time. Where the time does not reach, they start
  * now and go on in the order of their times: each start is one that hands can keep.
  */
-export function startTimes(jobs: Job[], nowMs: number, hands: number): void {
+export function startTimes(jobs: Job[], nowAtMs: number, hands: number): void {
   const todo = jobs.filter((j) => !j.done);
-  const firstOn = Math.min(...todo.filter((j) => !takesOff(j)).map((j) => j.onByMs));
-  for (const job of todo) if (takesOff(job)) job.onByMs = Math.min(job.onByMs, firstOn);
-  todo.sort((a, b) => a.onByMs - b.onByMs || Number(takesOff(b)) - Number(takesOff(a)) || b.saves - a.saves);
+  const firstOn = Math.min(...todo.filter((j) => !takesOff(j)).map((j) => j.onByAtMs));
+  for (const job of todo) if (takesOff(job)) job.onByAtMs = Math.min(job.onByAtMs, firstOn);
+  todo.sort(
+    (a, b) => a.onByAtMs - b.onByAtMs || Number(takesOff(b)) - Number(takesOff(a)) || b.saves - a.saves,
+  );
   const free = new Array<number>(hands).fill(Infinity);
   for (const job of [...todo].reverse()) {
     const hand = free.indexOf(Math.max(...free));
-    const start = Math.min(job.onByMs, free[hand]!) - job.minutes * 60_000;
+    const start = Math.min(job.onByAtMs, free[hand]!) - job.minutes * 60_000;
     free[hand] = floorMinutes(start, START_STEP);
     job.dueAtMs = free[hand]!;
   }
-  if (todo.every((j) => j.dueAtMs >= floorMinutes(nowMs, START_STEP))) {
-    for (const job of todo) job.dueAtMs = Math.max(nowMs, job.dueAtMs);
+  if (todo.every((j) => j.dueAtMs >= floorMinutes(nowAtMs, START_STEP))) {
+    for (const job of todo) job.dueAtMs = Math.max(nowAtMs, job.dueAtMs);
     return;
   }
-  free.fill(nowMs);
+  free.fill(nowAtMs);
   for (const job of todo) {
     const hand = free.indexOf(Math.min(...free));
     job.dueAtMs = free[hand]!;
@@ -46,7 +48,7 @@ function takesOff(job: Job): boolean {
   return job.kind === 'cover' && job.items.some((i) => !i.on);
 }
 
-const isLate = (j: Job) => !j.done && j.kind === 'cover' && j.dueAtMs + j.minutes * 60_000 > j.onByMs + 1;
+const isLate = (j: Job) => !j.done && j.kind === 'cover' && j.dueAtMs + j.minutes * 60_000 > j.onByAtMs + 1;
 
 /**
  * The evening's jobs with their starts. A sheet goes over all its beds in one walk; where that would come too late for one of
@@ -55,7 +57,7 @@ const isLate = (j: Job) => !j.done && j.kind === 'cover' && j.dueAtMs + j.minute
 function eveningJobs(plan: NightPlan, style: Style): Job[] {
   const made = (byTime: boolean) => {
     const all = [...closeJobs(plan, style), ...coverJobs(plan, style, byTime)];
-    startTimes(all, plan.nowMs, plan.data.farm.hands);
+    startTimes(all, plan.nowAtMs, plan.data.farm.hands);
     return all;
   };
   const together = made(false);

@@ -1,6 +1,6 @@
 /**
  * When covers may come off in the morning. Contract: `looksAtLifting` runs a bed with its covers taken off at each of some
- * times and says how cold its leaves then get; `liftTimeMs` takes the first time after which everything in the bed bears
+ * times and says how cold its leaves then get; `liftableAtMs` takes the first time after which everything in the bed bears
  * that as well as it would have borne staying covered, or null where it has to stay covered.
  */
 import type { BedSpec } from '../heat/types';
@@ -10,7 +10,7 @@ import { evaluateBed, type BedTask } from './evaluate';
 import { coldNights, type OptionOutcome } from './outcome';
 
 export interface LiftTask {
-  task: Omit<BedTask, 'options' | 'countFromMs'>;
+  task: Omit<BedTask, 'options' | 'countFromAtMs'>;
   /** The bed with its covers off from a time on. */
   lifted: { atMs: number; spec: BedSpec }[];
   /** The bed with its covers left on. */
@@ -32,7 +32,7 @@ export function looksAtLifting({ task, lifted, left }: LiftTask): LiftLook[] {
   return lifted.map(({ atMs, spec }) => {
     const [off, on] = evaluateBed({
       ...task,
-      countFromMs: atMs,
+      countFromAtMs: atMs,
       options: [
         { key: 'off', spec, structureLayer: -1 },
         { key: 'on', spec: left, structureLayer: -1 },
@@ -53,7 +53,10 @@ export function bearsLifting(p: PlantingAtRisk, look: LiftLook): boolean {
   return harmChance(p, look.off) <= Math.max(BORNE, harmChance(p, look.on) + 0.02);
 }
 
-/** @example liftTimeMs([{ thresholds: thresholds(cropById('lettuce'), 0, 'survive') }], [{ atMs: 1, off: [{ leafMinC: -12 }], on: [{ leafMinC: 2 }] }, { atMs: 2, off: [{ leafMinC: 5 }], on: [{ leafMinC: 5 }] }]) // 2 */
-export function liftTimeMs(plantings: readonly PlantingAtRisk[], looks: readonly LiftLook[]): number | null {
+/** @example liftableAtMs([{ thresholds: thresholds(cropById('lettuce'), 0, 'survive') }], [{ atMs: 1, off: [{ leafMinC: -12 }], on: [{ leafMinC: 2 }] }, { atMs: 2, off: [{ leafMinC: 5 }], on: [{ leafMinC: 5 }] }]) // 2 */
+export function liftableAtMs(
+  plantings: readonly PlantingAtRisk[],
+  looks: readonly LiftLook[],
+): number | null {
   return looks.find((look) => plantings.every((p) => bearsLifting(p, look)))?.atMs ?? null;
 }

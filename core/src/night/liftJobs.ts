@@ -30,8 +30,8 @@ export function liftJobs(plan: NightPlan): Job[] {
     return {
       key,
       kind: 'lift',
-      dueAtMs: Math.max(plan.nowMs, dueAtMs),
-      onByMs: dueAtMs,
+      dueAtMs: Math.max(plan.nowAtMs, dueAtMs),
+      onByAtMs: dueAtMs,
       saves: 0,
       title: isIndoors(group[0]!.cover)
         ? carryTo(group[0]!.cover, false, names)
@@ -71,22 +71,22 @@ export function liftJobs(plan: NightPlan): Job[] {
 
 /** What has been lifted this morning, so that it can be seen and undone. */
 function liftedJobs(plan: NightPlan): Job[] {
-  const since = (plan.window.sunriseAtMs ?? plan.nowMs) - 4 * HOUR_MS;
+  const since = (plan.window.sunriseAtMs ?? plan.nowAtMs) - 4 * HOUR_MS;
   const groups = new Map<string, Job>();
   const lifted = plan.beds
     .flatMap((b) => (plan.state.spans.get(b.bed.id) ?? []).map((span) => ({ b, span })))
-    .filter(({ span }) => span.offId !== null && span.toMs >= since)
-    .sort((x, y) => x.span.toMs - y.span.toMs);
+    .filter(({ span }) => span.offId !== null && span.toAtMs >= since)
+    .sort((x, y) => x.span.toAtMs - y.span.toAtMs);
   for (const { b, span } of lifted) {
     const cover = sheetOf(span, plan.data.covers);
     if (!cover) continue;
-    const r = { id: span.offId!, atMs: span.toMs };
+    const r = { id: span.offId!, atMs: span.toAtMs };
     const key = `lifted:${sheetKey(cover)}:${b.structure.id}`;
     const job = groups.get(key) ?? {
       key,
       kind: 'lift' as const,
       dueAtMs: r.atMs,
-      onByMs: r.atMs,
+      onByAtMs: r.atMs,
       saves: 0,
       title: '',
       detail: 'lifted',

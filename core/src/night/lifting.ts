@@ -3,10 +3,10 @@ import { coldThere, isIndoors } from '../covers/indoors';
 import { horizonOf } from '../farm/shade';
 import { HOUR_MS } from '../time/farmTime';
 import { medianOf } from './bands';
-import { liftTimeMs, type LiftTask } from './lift';
+import { liftableAtMs, type LiftTask } from './lift';
 import { bedTask, thawAtMs, type Found, type NightPlan, type PlannedBed, type Work } from './planned';
 import { bedSpec } from './stack';
-import { beforeMs } from './tasks';
+import { beforeAtMs } from './tasks';
 
 const iso = (ms: number) => new Date(ms).toISOString();
 
@@ -21,32 +21,32 @@ const LIFT_EVERY_MS = HOUR_MS / 2;
 export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   if (b.on.length === 0) return;
   const i = w.inputs;
-  const rise = i.window.sunriseAtMs ?? i.window.toMs - 4 * HOUR_MS;
+  const rise = i.window.sunriseAtMs ?? i.window.toAtMs - 4 * HOUR_MS;
   const thaw = i.data.farm.schools.uncover === 'light' ? null : thawAtMs(b);
   // what is frozen for as long as one knows stays covered
   const stays = thaw === Infinity;
   const first = Math.max(
-    i.nowMs,
+    i.nowAtMs,
     (stays ? null : thaw) ?? (i.data.farm.schools.uncover === 'light' ? rise : rise + HOUR_MS / 2),
   );
   const lifted: LiftTask['lifted'] = [];
   const opening = i.state.openings.get(b.structure.id)?.fraction ?? 0;
-  const open = opening > 0 ? [{ from: iso(beforeMs(i)), fraction: opening }] : [];
-  for (let ms = first; ms <= Math.max(first, i.window.toMs); ms += LIFT_EVERY_MS) {
-    const timing = b.on.map(() => ({ on: [{ from: iso(beforeMs(i)), to: iso(ms) }] }));
+  const open = opening > 0 ? [{ from: iso(beforeAtMs(i)), fraction: opening }] : [];
+  for (let ms = first; ms <= Math.max(first, i.window.toAtMs); ms += LIFT_EVERY_MS) {
+    const timing = b.on.map(() => ({ on: [{ from: iso(beforeAtMs(i)), to: iso(ms) }] }));
     const horizon = horizonOf(b.structure, i.data.structures);
     lifted.push({
       atMs: ms,
       spec: bedSpec(b.structure, b.bed, b.plantings, b.on, { deepC: b.deepC, timing, open, horizon }),
     });
   }
-  const { countFromMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
+  const { countFromAtMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
   const out = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
   // what stands there is as warm as that: it goes out only into what it bears
   const place = b.on.find(isIndoors);
   const looks = place ? out.map((l) => ({ ...l, on: l.on.map((n) => coldThere(place, n)) })) : out;
   b.lift = {
-    atMs: stays ? null : liftTimeMs(b.atRisk, looks),
+    atMs: stays ? null : liftableAtMs(b.atRisk, looks),
     bareC: medianOf(looks[0]!.off.map((n) => n.leafMinC)),
   };
 }

@@ -32,7 +32,7 @@ export interface OptionOutcome {
 
 /** A bed with all that was worked out for it: the house's hours, where it starts from, its last day, its options. */
 export interface BedOutcome {
-  timesMs: number[];
+  timesAtMs: number[];
   outsideC: Band;
   skyC: number[];
   initial: SoilState;
@@ -42,7 +42,7 @@ export interface BedOutcome {
 
 /** The last day before a night as the model has it under the covers that were on, hour by hour. */
 export interface BedPast {
-  timesMs: number[];
+  timesAtMs: number[];
   outsideC: number[];
   leafC: number[];
   soilC: number[];
@@ -55,22 +55,22 @@ export interface BedPast {
 /**
  * First instant from which leaves that froze stay above +0.5 °C, epoch ms; null where they never froze, Infinity where they
  * have not thawed by the last hour that is known: no hour is invented for it.
- * @example thawTimeMs([0, 1, 2], [-1, 1, 2]) // 0.75
+ * @example thawedAtMs([0, 1, 2], [-1, 1, 2]) // 0.75
  */
-export function thawTimeMs(
-  timesMs: readonly number[],
+export function thawedAtMs(
+  timesAtMs: readonly number[],
   leafC: ArrayLike<number>,
   fromIndex = 0,
 ): number | null {
   let last = -1;
-  for (let i = fromIndex; i < timesMs.length; i++) if (leafC[i]! < -0.2) last = i;
+  for (let i = fromIndex; i < timesAtMs.length; i++) if (leafC[i]! < -0.2) last = i;
   if (last < 0) return null;
-  for (let i = last + 1; i < timesMs.length; i++) {
+  for (let i = last + 1; i < timesAtMs.length; i++) {
     const a = leafC[i - 1]!;
     const b = leafC[i]!;
     if (b >= 0.5) {
       const f = b === a ? 1 : Math.min(1, Math.max(0, (0.5 - a) / (b - a)));
-      return timesMs[i - 1]! + f * (timesMs[i]! - timesMs[i - 1]!);
+      return timesAtMs[i - 1]! + f * (timesAtMs[i]! - timesAtMs[i - 1]!);
     }
   }
   return Infinity;
@@ -78,16 +78,16 @@ export function thawTimeMs(
 
 /** Hours from `from` on in which a leaf is within a kelvin of its lowest; never less than half a step. */
 function hoursNear(
-  timesMs: readonly number[],
+  timesAtMs: readonly number[],
   leafC: ArrayLike<number>,
   from: number,
   lowestC: number,
 ): number {
   let ms = 0;
-  for (let i = from; i < timesMs.length; i++) {
+  for (let i = from; i < timesAtMs.length; i++) {
     if (leafC[i]! > lowestC + 1) continue;
-    const before = timesMs[i - 1] ?? timesMs[i]!;
-    const after = timesMs[i + 1] ?? timesMs[i]!;
+    const before = timesAtMs[i - 1] ?? timesAtMs[i]!;
+    const after = timesAtMs[i + 1] ?? timesAtMs[i]!;
     ms += (after - before) / 2;
   }
   return ms / HOUR_MS;
@@ -121,7 +121,7 @@ export interface OutcomeInputs {
 
 export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
   const { runs, from, partedK = 0 } = o;
-  const times = runs[0]!.entryMs;
+  const times = runs[0]!.entryAtMs;
   const moved = (a: Float64Array, k: number) => (k === 0 ? a : a.map((c) => c + k));
   const leaves = runs.map((r) => moved(r.leafC, o.placeK + partedK));
   const minLeafC: number[] = [];
@@ -148,7 +148,7 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
       o.structureLayer < 0
         ? []
         : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]! + partedK),
-    thawAtMs: leaves.map((leafC) => thawTimeMs(times, leafC, from)),
+    thawAtMs: leaves.map((leafC) => thawedAtMs(times, leafC, from)),
     hoursFrozen: frozen,
     leafC: bandSeries(leaves, REST_ERROR_K),
     layersC: runs[0]!.layerAirC.map((_, l) => series((r) => moved(r.layerAirC[l]!, partedK))),

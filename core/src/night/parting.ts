@@ -38,15 +38,15 @@ const MOST_K = 15;
 
 export function pairsOf(
   measured: readonly Measured[],
-  model: { timesMs: readonly number[]; structureC: readonly number[] },
+  model: { timesAtMs: readonly number[]; structureC: readonly number[] },
   site: Pick<Site, 'latitude' | 'longitude'>,
-  nowMs: number,
+  nowAtMs: number,
 ): HourPair[] {
   // sun on a house makes any thermometer show something else, and an hour's sun is still in the air of the next
   const lit = (ms: number) => sunPosition(ms, site.latitude, site.longitude).cosZenith > 0;
   return measured.flatMap((m) => {
-    const modelC = model.structureC[model.timesMs.indexOf(m.atMs)];
-    const counts = m.atMs > nowMs - LAST_H * HOUR_MS && m.atMs <= nowMs;
+    const modelC = model.structureC[model.timesAtMs.indexOf(m.atMs)];
+    const counts = m.atMs > nowAtMs - LAST_H * HOUR_MS && m.atMs <= nowAtMs;
     if (!counts || modelC === undefined || Number.isNaN(modelC)) return [];
     if (lit(m.atMs) || lit(m.atMs - HOUR_MS)) return [];
     return [{ atMs: m.atMs, measuredC: m.airC, modelC }];

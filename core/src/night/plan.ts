@@ -29,7 +29,7 @@ import { AS_IS, houseTask, plannedSpec, type Roof } from './tasks';
 /** What the coming hours under a roof are taken colder by, for what its thermometer showed of the last ones, K. */
 function byItsThermometer(w: Work, { structure }: Roof, house: HouseOutcome): number {
   const measured = w.inputs.measured?.get(structure.id) ?? [];
-  const pairs = pairsOf(measured, house.beds[0]!.past, w.inputs.data.farm, w.inputs.nowMs);
+  const pairs = pairsOf(measured, house.beds[0]!.past, w.inputs.data.farm, w.inputs.nowAtMs);
   if (pairs.length === 0) return 0;
   const parted = partedUnder(pairs, w.errorK);
   w.onSpot(structure.id, { pairs, parted });
@@ -141,18 +141,18 @@ async function setDueTime(w: Work, f: Found, b: PlannedBed): Promise<void> {
   b.due = null;
   // crates that are carried in are in by dark, as all else
   if (!option || option.covers.every((c) => b.on.includes(c) || isIndoors(c))) return;
-  const first = Math.max(i.nowMs, sunset - 2 * HOUR_MS);
+  const first = Math.max(i.nowAtMs, sunset - 2 * HOUR_MS);
   const times: number[] = [];
   for (let ms = first; ms < Math.max(first + 1, sunset - 0.1 * HOUR_MS); ms += HOUR_MS / 2) times.push(ms);
   // one more, after dark, for what being late costs
   times.push(Math.max(first, sunset) + HOUR_MS / 2);
-  const specs = times.map((fromMs) => ({
-    fromMs,
-    spec: plannedSpec(i, b.structure, b.bed, b.plantings, b.on, option.covers, fromMs),
+  const specs = times.map((fromAtMs) => ({
+    fromAtMs,
+    spec: plannedSpec(i, b.structure, b.bed, b.plantings, b.on, option.covers, fromAtMs),
   }));
   const due = await w.pool.due({ task: bedTask(w, f, b, 1), specs }, f.under, w.signal);
   // round down to ten minutes, but never into the past
   const light = Math.min(due.dueAtMs, times[times.length - 2] ?? due.dueAtMs, i.leavesAtMs ?? Infinity);
   const later = due.later.filter((l) => l.atMs <= (i.leavesAtMs ?? Infinity));
-  b.due = { dueAtMs: Math.max(i.nowMs, floorMinutes(light, 10)), later };
+  b.due = { dueAtMs: Math.max(i.nowAtMs, floorMinutes(light, 10)), later };
 }

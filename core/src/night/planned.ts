@@ -13,12 +13,12 @@ import type { HouseOutcome, HouseTask } from './house';
 import type { LiftLook, LiftTask } from './lift';
 import type { HourPair, PartedSpot } from './parting';
 import { coldNights, type BedOutcome, type OptionOutcome } from './outcome';
-import { AS_IS, countFromMs, type BedPlan, type Roof, type TaskInputs } from './tasks';
+import { AS_IS, countFromAtMs, type BedPlan, type Roof, type TaskInputs } from './tasks';
 
 /** A cover's latest time: a bed under one option put on at several times. */
 export interface DueTask {
   task: Omit<BedTask, 'options'>;
-  specs: { fromMs: number; spec: BedSpec }[];
+  specs: { fromAtMs: number; spec: BedSpec }[];
 }
 
 /** A programme in the LP format, and how long it may take. */
@@ -77,13 +77,13 @@ export interface OtherHands {
 }
 
 export interface NightPlan {
-  nowMs: number;
+  nowAtMs: number;
   window: NightWindow;
   phase: Phase;
   closeAtMs: number;
   /** When the last one leaves, where nobody is there at dusk; left out where somebody is. */
   leavesAtMs?: number | undefined;
-  issuedMs: number;
+  issuedAtMs: number;
   /** The issue's name, where it is from, and what the days before are worth. */
   forecastName: string;
   source: Issue['source'];
@@ -186,9 +186,9 @@ export function nightKnown(plan: NightPlan): boolean {
 
 /**
  * When the night that a plan is of began.
- * @example sundownAtMs({ window: { fromMs: 1, sunsetAtMs: null } }) // 1
+ * @example sundownAtMs({ window: { fromAtMs: 1, sunsetAtMs: null } }) // 1
  */
-export const sundownAtMs = (plan: NightPlan): number => plan.window.sunsetAtMs ?? plan.window.fromMs;
+export const sundownAtMs = (plan: NightPlan): number => plan.window.sunsetAtMs ?? plan.window.fromAtMs;
 
 /**
  * The coldest that a bed's leaves have been since sundown, by the model under the weather as it was; null before there is an
@@ -196,10 +196,10 @@ export const sundownAtMs = (plan: NightPlan): number => plan.window.sunsetAtMs ?
  */
 export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC: number } | null {
   if (!nightKnown(plan)) return null;
-  const { timesMs, leafC } = b.outcome.past;
+  const { timesAtMs, leafC } = b.outcome.past;
   let low: { atMs: number; leafC: number } | null = null;
-  timesMs.forEach((atMs, i) => {
-    if (atMs >= sundownAtMs(plan) && atMs < plan.nowMs && (low === null || leafC[i]! < low.leafC))
+  timesAtMs.forEach((atMs, i) => {
+    if (atMs >= sundownAtMs(plan) && atMs < plan.nowAtMs && (low === null || leafC[i]! < low.leafC))
       low = { atMs, leafC: leafC[i]! };
   });
   return low;
@@ -207,9 +207,9 @@ export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC:
 
 /** The highest leaf of the day before a night, by the model under the weather as it was, °C; null where its noon is not known. */
 export function dayHighC(plan: NightPlan, b: PlannedBed): number | null {
-  const { timesMs, leafC } = b.outcome.past;
-  const noonAtMs = plan.window.fromMs;
-  const hours = timesMs.flatMap((ms, i) => (Math.abs(ms - noonAtMs) <= 5 * HOUR_MS ? [leafC[i]!] : []));
+  const { timesAtMs, leafC } = b.outcome.past;
+  const noonAtMs = plan.window.fromAtMs;
+  const hours = timesAtMs.flatMap((ms, i) => (Math.abs(ms - noonAtMs) <= 5 * HOUR_MS ? [leafC[i]!] : []));
   const known = isKnown(plan, noonAtMs) && hours.length >= 6;
   return known ? Math.max(...hours) : null;
 }
@@ -249,6 +249,6 @@ export function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit
     ...(b.belief ? { belief: b.belief } : {}),
     placeK: b.placeK,
     ...(b.partedK ? { partedK: b.partedK } : {}),
-    countFromMs: countFromMs(inputs),
+    countFromAtMs: countFromAtMs(inputs),
   };
 }

@@ -33,7 +33,7 @@ export function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number):
       .filter((l) => isKnown({ history: inputs.history, worth: w.worth }, l.atMs))
       .filter((l) => l.atMs > (score?.atMs ?? -Infinity) && localDate(l.atMs, zone) > planting.plantedOn)
       .map((l) => l.leafC);
-    const first = localDate(past.lows[0]?.atMs ?? inputs.nowMs, zone);
+    const first = localDate(past.lows[0]?.atMs ?? inputs.nowAtMs, zone);
     // nights before those that were just run; a night is called by its evening's date
     const before = (inputs.data.pastLows?.get(p.bed.id) ?? [])
       .filter((l) => addDays(l.night, 1) < first && l.night >= planting.plantedOn)
@@ -45,11 +45,11 @@ export function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number):
   const minutes: Record<string, number> = { [AS_IS]: 0 };
   const laterMinutes: Record<string, number> = { [AS_IS]: 0 };
   for (const o of p.options) setWork({ ...p, minutes, laterMinutes }, o);
-  const { timesMs, outsideC, skyC } = house;
+  const { timesAtMs, outsideC, skyC } = house;
   const { initial, outcome } = found;
   const bed: PlannedBed = {
     ...p,
-    outcome: { timesMs, outsideC, skyC, initial, past, options: [] },
+    outcome: { timesAtMs, outsideC, skyC, initial, past, options: [] },
     chosen: AS_IS,
     fixed: inputs.fixed.get(p.bed.id) ?? null,
     atRisk,
@@ -68,9 +68,9 @@ export function plannedBed(w: Work, p: BedPlan, house: HouseOutcome, n: number):
 
 /** When a bed's crates stood in which place indoors. */
 function indoorSpans({ inputs: { state, data } }: Work, bedId: string) {
-  return (state.spans.get(bedId) ?? []).flatMap(({ fromMs, toMs, coverId }) => {
+  return (state.spans.get(bedId) ?? []).flatMap(({ fromAtMs, toAtMs, coverId }) => {
     const place = data.covers.find((c) => c.id === coverId && isIndoors(c));
-    return place ? [{ fromMs, toMs, place }] : [];
+    return place ? [{ fromAtMs, toAtMs, place }] : [];
   });
 }
 
@@ -84,8 +84,8 @@ export function take(w: Work, bed: PlannedBed, outcomes: readonly OptionOutcome[
   const options = new Map(bed.outcome.options.map((o) => [o.key, o] as const));
   for (const bare of outcomes) {
     const place = coversUnder(bed, bare.key).find(isIndoors);
-    const fromMs = place && bed.on.includes(place) ? inputs.nowMs : layAtMs(inputs, bed);
-    const o = place ? carriedIn(bare, bed.outcome.timesMs, fromMs, place) : bare;
+    const fromAtMs = place && bed.on.includes(place) ? inputs.nowAtMs : layAtMs(inputs, bed);
+    const o = place ? carriedIn(bare, bed.outcome.timesAtMs, fromAtMs, place) : bare;
     options.set(o.key, o);
     bed.calm[o.key] = bed.atRisk.reduce((sum, a) => sum + expectedLoss(a, coldNights(o), errorK), 0);
   }
@@ -97,7 +97,7 @@ export function take(w: Work, bed: PlannedBed, outcomes: readonly OptionOutcome[
 function lossInWind({ inputs }: Work, b: PlannedBed, key: string): number {
   const calm = b.calm[key]!;
   const covers = coversUnder(b, key);
-  const share = failShare(covers, b.structure, inputs.members, inputs.nowMs, inputs.window.toMs);
+  const share = failShare(covers, b.structure, inputs.members, inputs.nowAtMs, inputs.window.toAtMs);
   if (share === 0) return calm;
   const less = b.calm[optionKey(withoutExposed(covers, b.structure))] ?? b.calm[AS_IS] ?? calm;
   return (1 - share) * calm + share * Math.max(calm, less);

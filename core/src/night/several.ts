@@ -20,7 +20,7 @@ import type { Style } from './words';
 export interface SeveralNights {
   data: FarmFacts;
   state: Lain;
-  nowMs: number;
+  nowAtMs: number;
   /** Hours that were, up to the moment; at least a day of them. */
   history: readonly WeatherEntry[];
   /** What may come: equally likely, each through the last night's morning. */
@@ -48,10 +48,14 @@ const BACK_DAYS = 62;
  * The hours of a series from one instant to another, on the line between what it has; it has to reach over both.
  * @example hoursBetween([{ ...weather()[0], time: '2027-01-14T12:00:00Z', airC: 0 }, { ...weather()[0], time: '2027-01-14T15:00:00Z', airC: 3 }], Date.parse('2027-01-14T12:00:00Z'), Date.parse('2027-01-14T14:00:00Z')).map((e) => e.airC) // [0, 1, 2]
  */
-export function hoursBetween(series: readonly WeatherEntry[], fromMs: number, toMs: number): WeatherEntry[] {
+export function hoursBetween(
+  series: readonly WeatherEntry[],
+  fromAtMs: number,
+  toAtMs: number,
+): WeatherEntry[] {
   const out: WeatherEntry[] = [];
   let i = 0;
-  for (let ms = fromMs; ms <= toMs; ms += HOUR_MS) {
+  for (let ms = fromAtMs; ms <= toAtMs; ms += HOUR_MS) {
     while (i + 1 < series.length && atMs(series[i + 1]!) <= ms) i++;
     const [a, b] = [series[i]!, series[Math.min(series.length - 1, i + 1)]!];
     const f = b === a || atMs(a) >= ms ? 0 : Math.min(1, (ms - atMs(a)) / (atMs(b) - atMs(a)));
@@ -95,7 +99,7 @@ function backgroundOf(i: SeveralNights, history: readonly WeatherEntry[]): Backg
   const { farm } = i.data;
   const means = new Map<string, number>();
   for (let d = BACK_DAYS; d >= 0; d--) {
-    const ms = i.nowMs - d * 24 * HOUR_MS;
+    const ms = i.nowAtMs - d * 24 * HOUR_MS;
     means.set(new Date(ms).toISOString().slice(0, 10), zonalMeanC(farm, ms));
   }
   for (const [day, mean] of dailyMeans(history, farm.timeZone)) means.set(day, mean);
@@ -108,15 +112,15 @@ function actsOf(jobs: readonly Job[]): Act[] {
   return jobs
     .filter((j) => !j.done)
     .flatMap((j): Act[] => {
-      const doneMs = j.dueAtMs + j.minutes * 60_000;
+      const doneAtMs = j.dueAtMs + j.minutes * 60_000;
       if (j.kind === 'close')
-        return [{ kind: 'vent', id: j.key, atMs: doneMs, structureId: j.structureId, fraction: 0 }];
+        return [{ kind: 'vent', id: j.key, atMs: doneAtMs, structureId: j.structureId, fraction: 0 }];
       return j.items
         .filter((x) => !x.done)
         .map((x, n) => ({
           kind: 'cover',
           id: `${j.key} ${n}`,
-          atMs: doneMs,
+          atMs: doneAtMs,
           bedId: x.bedId,
           coverId: x.coverId,
           on: x.on,
@@ -127,16 +131,16 @@ function actsOf(jobs: readonly Job[]): Act[] {
 }
 
 /** When the last of the nights ends: so far the members have to reach. */
-export function reachMs(nowMs: number, nights: number, farm: FarmFacts['farm']): number {
-  const { window } = nightAt(nowMs, farm);
-  return nightWindow(addDays(window.night, nights - 1), farm).toMs + 3 * HOUR_MS;
+export function reachAtMs(nowAtMs: number, nights: number, farm: FarmFacts['farm']): number {
+  const { window } = nightAt(nowAtMs, farm);
+  return nightWindow(addDays(window.night, nights - 1), farm).toAtMs + 3 * HOUR_MS;
 }
 
 /** When the morning is looked at: as the sun is up, and not before the evening is over. */
-const morningMs = (plan: NightPlan, w: NightWindow): number =>
+const morningAtMs = (plan: NightPlan, w: NightWindow): number =>
   Math.max(
     darkAtMs(plan) + HOUR_MS,
-    w.sunriseAtMs === null ? w.toMs - 5.25 * HOUR_MS : w.sunriseAtMs + HOUR_MS / 4,
+    w.sunriseAtMs === null ? w.toAtMs - 5.25 * HOUR_MS : w.sunriseAtMs + HOUR_MS / 4,
   );
 
 export async function severalNights(
@@ -148,31 +152,31 @@ export async function severalNights(
   const { farm } = i.data;
   let { state } = i;
   const out: PlannedNight[] = [];
-  const firstHour = Math.floor(i.nowMs / HOUR_MS) * HOUR_MS;
-  const reach = Math.ceil(reachMs(i.nowMs, i.nights, farm) / HOUR_MS) * HOUR_MS;
+  const firstHour = Math.floor(i.nowAtMs / HOUR_MS) * HOUR_MS;
+  const reach = Math.ceil(reachAtMs(i.nowAtMs, i.nights, farm) / HOUR_MS) * HOUR_MS;
   const all = withCentre(i.members.map((m) => hoursBetween(m, firstHour, reach)));
-  const first = nightAt(i.nowMs, farm).window.night;
-  const evening = async (nowMs: number) => {
-    const at = nightAt(nowMs, farm);
-    const startMs = Math.max(at.pastMs, Math.ceil(atMs(i.history[0]!) / HOUR_MS) * HOUR_MS);
-    const measuredTo = Math.min(at.hourMs, firstHour);
+  const first = nightAt(i.nowAtMs, farm).window.night;
+  const evening = async (nowAtMs: number) => {
+    const at = nightAt(nowAtMs, farm);
+    const startAtMs = Math.max(at.pastAtMs, Math.ceil(atMs(i.history[0]!) / HOUR_MS) * HOUR_MS);
+    const measuredTo = Math.min(at.hourAtMs, firstHour);
     const past = [
-      ...hoursBetween(i.history, startMs, measuredTo),
+      ...hoursBetween(i.history, startAtMs, measuredTo),
       // what lies between the moment and a later evening is the forecast's own line
-      ...all[0]!.filter((e) => atMs(e) > measuredTo && atMs(e) <= at.hourMs),
+      ...all[0]!.filter((e) => atMs(e) > measuredTo && atMs(e) <= at.hourAtMs),
     ];
-    const from = (m: WeatherEntry[], toMs: number) =>
-      m.filter((e) => atMs(e) >= at.hourMs && atMs(e) <= toMs);
+    const from = (m: WeatherEntry[], toAtMs: number) =>
+      m.filter((e) => atMs(e) >= at.hourAtMs && atMs(e) <= toAtMs);
     const begun = begin({
       data: i.data,
       state,
-      nowMs,
+      nowAtMs,
       at,
       weather: {
         past: { hours: past, worth: past.map((e) => (atMs(e) <= firstHour ? 'measured' : 'issued')) },
-        members: all.map((m) => from(m, at.endMs)),
-        ahead: from(all[0]!, at.aheadMs),
-        issuedMs: i.nowMs,
+        members: all.map((m) => from(m, at.endAtMs)),
+        ahead: from(all[0]!, at.aheadAtMs),
+        issuedAtMs: i.nowAtMs,
         name: 'members',
         source: 'file',
       },
@@ -185,11 +189,11 @@ export async function severalNights(
   for (let n = 0; n < i.nights; n++) {
     const night = addDays(first, n);
     const w = nightWindow(night, farm);
-    const nowMs = n === 0 ? i.nowMs : (w.sunsetAtMs ?? w.fromMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
-    const plan = await evening(nowMs);
+    const nowAtMs = n === 0 ? i.nowAtMs : (w.sunsetAtMs ?? w.fromAtMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
+    const plan = await evening(nowAtMs);
     const jobs = jobsOf(plan, i.style);
     state = applyAll(actsOf(jobs), state);
-    const morning = plan.phase === 'morning' ? plan : await evening(morningMs(plan, w));
+    const morning = plan.phase === 'morning' ? plan : await evening(morningAtMs(plan, w));
     const lifts = new Map(
       morning.beds.filter((b) => b.lift !== null).map((b) => [b.bed.id, b.lift!.atMs] as const),
     );

@@ -57,7 +57,7 @@ const MINUTE_MS = 60_000;
 /** Options that were priced; what may stay by day is looked up in the outcome, which reaches into the afternoon with its covers on. */
 function optionsOf(n: PlannedNight, b: PlannedBed): SpellOption[] {
   const spoilC = Math.min(...b.plantings.map((p) => cropOf(p).spoilC));
-  const riseAtMs = n.plan.window.sunriseAtMs ?? n.plan.window.toMs;
+  const riseAtMs = n.plan.window.sunriseAtMs ?? n.plan.window.toAtMs;
   // in the morning there is nothing to choose but what stays
   const options = b.options.length > 0 ? b.options : [asItLies(b)];
   return options.flatMap((o): SpellOption[] => {
@@ -65,7 +65,7 @@ function optionsOf(n: PlannedNight, b: PlannedBed): SpellOption[] {
     const loss = b.loss[o.key];
     if (!outcome || loss === undefined || (b.fixed !== null && o.key !== b.fixed)) return [];
     const hottest = Math.max(
-      ...outcome.leafC.high.filter((_, i) => b.outcome.timesMs[i]! >= riseAtMs),
+      ...outcome.leafC.high.filter((_, i) => b.outcome.timesAtMs[i]! >= riseAtMs),
       -Infinity,
     );
     const { pieces } = o;
@@ -87,7 +87,7 @@ function dayCosts(
   sheets: ReadonlyMap<string, Cover>,
 ): Record<string, number> {
   const { farm } = n.plan.data;
-  const noonAtMs = n.plan.window.toMs;
+  const noonAtMs = n.plan.window.toAtMs;
   const light = Math.max(0, Math.min(1, (dayLengthH(noonAtMs, farm.latitude) - DARK_H) / (LONG_H - DARK_H)));
   const day = n.plan.centre.filter((e) => Math.abs(Date.parse(e.time) - noonAtMs) <= 3 * 3_600_000);
   const mild = day.length > 0 && day.reduce((s, e) => s + e.airC, 0) / day.length > MILD_C;
@@ -110,7 +110,7 @@ export function spellOf(nights: readonly PlannedNight[], firstAsPlanned: boolean
     stock: Object.fromEntries(covers.map((c) => [c.id, c.count])),
     ratePerHour: farm.hourlyRate,
     handsMin: nights.map(({ plan, jobs }, n) => {
-      const until = Math.max(darkAtMs(plan), plan.nowMs + 30 * MINUTE_MS) - plan.nowMs;
+      const until = Math.max(darkAtMs(plan), plan.nowAtMs + 30 * MINUTE_MS) - plan.nowAtMs;
       const close = jobs.filter((j) => j.kind === 'close' && !j.done).length * CLOSE_MIN;
       // what was found to be late is late: it is not made impossible here
       const planned = plan.beds.reduce((s, b) => s + (b.minutes[b.chosen] ?? 0), 0);

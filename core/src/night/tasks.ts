@@ -54,17 +54,17 @@ export function sheetsBetween(
   data: FarmFacts,
   state: Lain,
   bedId: string,
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
 ): LaidSheet[] {
   const spans = [...(state.spans.get(bedId) ?? [])]
-    .filter((s) => s.toMs > fromMs && s.fromMs < toMs)
-    .sort((a, b) => a.fromMs - b.fromMs);
+    .filter((s) => s.toAtMs > fromAtMs && s.fromAtMs < toAtMs)
+    .sort((a, b) => a.fromAtMs - b.fromAtMs);
   const out: LaidSheet[] = [];
   for (const span of spans) {
     const cover = sheetOf(span, data.covers);
     if (!cover) continue;
-    const on = { from: iso(span.fromMs), to: iso(Math.min(toMs, span.toMs)) };
+    const on = { from: iso(span.fromAtMs), to: iso(Math.min(toAtMs, span.toAtMs)) };
     const free = out.find((x) => x.cover === cover && x.on.at(-1)!.to <= on.from);
     if (free) free.on.push(on);
     else out.push({ cover, on: [on] });
@@ -82,13 +82,13 @@ export function asItWas(
   structure: Structure,
   bed: Bed,
   plantings: readonly Planting[],
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
   deepC: number,
 ): BedSpec {
-  const sheets = sheetsBetween(data, state, bed.id, fromMs, toMs);
+  const sheets = sheetsBetween(data, state, bed.id, fromAtMs, toAtMs);
   const open = (state.ventSteps.get(structure.id) ?? [])
-    .filter((s) => s.atMs < toMs)
+    .filter((s) => s.atMs < toAtMs)
     .map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
   return bedSpec(
     structure,
@@ -107,7 +107,7 @@ export function asItWas(
 export interface TaskInputs {
   data: FarmFacts;
   state: Lain;
-  nowMs: number;
+  nowAtMs: number;
   today: string;
   window: NightWindow;
   history: WeatherEntry[];
@@ -130,18 +130,18 @@ export interface TaskInputs {
 // Within an hour a task says the same, so that what was worked out for it holds until the hour is over.
 
 /** The hour in which the members begin. */
-const startMs = (i: TaskInputs): number => Date.parse(i.members[0]![0]!.time);
+const startAtMs = (i: TaskInputs): number => Date.parse(i.members[0]![0]!.time);
 /**
  * Before anything that is run.
- * @example beforeMs({ members: [[{ time: '1970-01-01T02:00:00Z' }]] }) // 3600000
+ * @example beforeAtMs({ members: [[{ time: '1970-01-01T02:00:00Z' }]] }) // 3600000
  */
-export const beforeMs = (i: TaskInputs): number => startMs(i) - HOUR_MS;
+export const beforeAtMs = (i: TaskInputs): number => startAtMs(i) - HOUR_MS;
 /**
  * The first of the hours that count for what is to come.
- * @example countFromMs({ members: [[{ time: '2027-01-14T15:00:00Z' }, { time: '2027-01-14T16:00:00Z' }]], nowMs: Date.parse('2027-01-14T15:30:00Z') }) === Date.parse('2027-01-14T16:00:00Z') // true
+ * @example countFromAtMs({ members: [[{ time: '2027-01-14T15:00:00Z' }, { time: '2027-01-14T16:00:00Z' }]], nowAtMs: Date.parse('2027-01-14T15:30:00Z') }) === Date.parse('2027-01-14T16:00:00Z') // true
  */
-export const countFromMs = (i: Pick<TaskInputs, 'members' | 'nowMs'>): number =>
-  i.members[0]!.map((e) => Date.parse(e.time)).find((ms) => ms >= i.nowMs) ?? i.nowMs;
+export const countFromAtMs = (i: Pick<TaskInputs, 'members' | 'nowAtMs'>): number =>
+  i.members[0]!.map((e) => Date.parse(e.time)).find((ms) => ms >= i.nowAtMs) ?? i.nowAtMs;
 
 /**
  * Covers that are already on stay on throughout; the others go on at `closeAtMs`. The structure is shut then, whatever is
@@ -164,11 +164,11 @@ export function plannedSpec(
     return undefined;
   });
   const opening = i.state.openings.get(structure.id)?.fraction ?? 0;
-  const shut = Math.max(i.closeAtMs, i.nowMs);
+  const shut = Math.max(i.closeAtMs, i.nowAtMs);
   const open =
     opening > 0
       ? [
-          { from: iso(beforeMs(i)), fraction: opening },
+          { from: iso(beforeAtMs(i)), fraction: opening },
           { from: iso(shut), fraction: 0 },
         ]
       : [];
@@ -198,7 +198,7 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
     options = options.filter((o) => o.key === wanted || o.key === optionKey(on) || o.key === BARE);
   }
   const opening = state.openings.get(structure.id)?.fraction ?? 0;
-  const open = opening > 0 ? [{ from: iso(beforeMs(i)), fraction: opening }] : [];
+  const open = opening > 0 ? [{ from: iso(beforeAtMs(i)), fraction: opening }] : [];
   const horizon = horizonOf(structure, data.structures);
   return {
     structure,
@@ -212,8 +212,8 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
       structure,
       bed,
       plantings,
-      startMs(i) - HISTORY_MS,
-      startMs(i),
+      startAtMs(i) - HISTORY_MS,
+      startAtMs(i),
       i.deepC,
     ),
     asIsSpec: bedSpec(structure, bed, plantings, on, { deepC: i.deepC, open, horizon }),
@@ -248,7 +248,7 @@ export function houseTask(
     members: i.members,
     key,
     ...(belief ? { belief } : {}),
-    countFromMs: countFromMs(i),
+    countFromAtMs: countFromAtMs(i),
     beds: roof.beds.map((b): HouseBed => {
       const { spec, covers } = specOf(b);
       return {

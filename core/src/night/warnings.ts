@@ -40,8 +40,8 @@ export function coldWarnings(plan: NightPlan, jobs: readonly Job[], style: Style
   const t = (c: number) => temperatureText(c, style.units.temperature);
   return jobs.flatMap((job): Warning[] => {
     // by itself it would have to be begun within a quarter of an hour; the list counts its starts from now
-    const beginMs = Math.min(job.dueAtMs, job.onByMs - job.minutes * 60_000);
-    if (job.kind !== 'cover' || job.done || beginMs > plan.nowMs + SOON_MS) return [];
+    const beginAtMs = Math.min(job.dueAtMs, job.onByAtMs - job.minutes * 60_000);
+    if (job.kind !== 'cover' || job.done || beginAtMs > plan.nowAtMs + SOON_MS) return [];
     const near = job.items.flatMap((i) => {
       const b = plan.beds.find((x) => x.bed.id === i.bedId);
       if (!b || !i.on || i.done || b.atRisk.length === 0) return [];
@@ -59,7 +59,7 @@ export function coldWarnings(plan: NightPlan, jobs: readonly Job[], style: Style
         kind: 'cold',
         subject: worst.bedId,
         urgent: true,
-        title: `${job.title}: on by ${clockText(job.onByMs, style)}`,
+        title: `${job.title}: on by ${clockText(job.onByAtMs, style)}`,
         text: `${joined([...new Set(near.map((n) => n.name))])} ${near.length === 1 ? 'is' : 'are'} not covered yet. Left so, the leaves on ${worst.name} fall to ${t(worst.leafC)}; harm begins at ${t(worst.harmC)}.${kept}`,
       },
     ];
@@ -77,10 +77,10 @@ export interface HotRow {
   next: { atMs: number; fraction: number } | null;
 }
 
-export function hotWarnings(rows: readonly HotRow[], date: string, nowMs: number, style: Style): Warning[] {
+export function hotWarnings(rows: readonly HotRow[], date: string, nowAtMs: number, style: Style): Warning[] {
   return rows.flatMap((r): Warning[] => {
     const { next } = r;
-    const due = next !== null && next.fraction > r.open && next.atMs <= nowMs + HOUR_MS / 6;
+    const due = next !== null && next.fraction > r.open && next.atMs <= nowAtMs + HOUR_MS / 6;
     if (!due || r.leftC <= r.limitC) return [];
     const over = differenceText(r.leftC - r.limitC, style.units.temperature).replace('+', '');
     return [
@@ -171,22 +171,22 @@ export interface Spot {
   id: string;
   name: string;
   /** Its newest temperature, and its usual pause. */
-  lastMs: number;
+  lastAtMs: number;
   usualMs: number;
 }
 
-export function silentWarnings(spots: readonly Spot[], nowMs: number, style: Style): Warning[] {
+export function silentWarnings(spots: readonly Spot[], nowAtMs: number, style: Style): Warning[] {
   return spots.flatMap((s): Warning[] =>
-    nowMs - s.lastMs < Math.max(SILENT_MS, 4 * s.usualMs)
+    nowAtMs - s.lastAtMs < Math.max(SILENT_MS, 4 * s.usualMs)
       ? []
       : [
           {
-            key: `silent:${s.id}:${s.lastMs}`,
+            key: `silent:${s.id}:${s.lastAtMs}`,
             kind: 'silent',
             subject: s.id,
             urgent: false,
             title: `No word from the thermometer: ${s.name}`,
-            text: `It was last heard at ${clockText(s.lastMs, style)}, and used to speak every ${s.usualMs < HOUR_MS ? `${Math.max(1, Math.round(s.usualMs / 60_000))} minutes` : `${Math.round(s.usualMs / HOUR_MS)} hours`}. Battery, signal, or frost on the sensor.`,
+            text: `It was last heard at ${clockText(s.lastAtMs, style)}, and used to speak every ${s.usualMs < HOUR_MS ? `${Math.max(1, Math.round(s.usualMs / 60_000))} minutes` : `${Math.round(s.usualMs / HOUR_MS)} hours`}. Battery, signal, or frost on the sensor.`,
           },
         ],
   );
@@ -205,9 +205,9 @@ export interface Quiet {
  * Whether a warning may go out at an instant.
  * @example mayGo({ urgent: false }, Date.parse('2027-01-14T23:30:00Z'), 'UTC', { fromH: 22, toH: 6 }) // false
  */
-export function mayGo(w: Pick<Warning, 'urgent'>, nowMs: number, timeZone: string, q: Quiet): boolean {
+export function mayGo(w: Pick<Warning, 'urgent'>, nowAtMs: number, timeZone: string, q: Quiet): boolean {
   if (!q.on) return false;
-  const at = clockText(nowMs, { hours: 24, timeZone });
+  const at = clockText(nowAtMs, { hours: 24, timeZone });
   const { quietFrom: from, quietTo: to } = q;
   const quiet = from <= to ? at >= from && at < to : at >= from || at < to;
   return !quiet || (w.urgent && q.urgentAnyway);

@@ -104,7 +104,7 @@ export function morningSentence(
     known: boolean;
     /** Lowest of the night outside; null where nobody knows it. */
     lowC: number | null;
-    nowMs: number;
+    nowAtMs: number;
   },
   style: Style,
 ): Segment[] {
@@ -127,7 +127,7 @@ export function morningSentence(
     out.push(plain('Leaves stay '), ember('frozen all morning'), plain(': leave them be. '));
   } else if (!f.coversOn) {
     out.push(plain('Do not touch frozen leaves before '), ember(`${clockText(f.liftAtMs, style)}. `));
-  } else if (f.liftAtMs <= f.nowMs + 600_000) {
+  } else if (f.liftAtMs <= f.nowAtMs + 600_000) {
     out.push(ember(keep.length > 0 ? 'Lift the others when it suits. ' : 'Lift when it suits. '));
   } else {
     out.push(

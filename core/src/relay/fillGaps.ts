@@ -23,15 +23,15 @@ export interface Filled {
   seconds: number;
 }
 
-export interface FillOptions extends Pick<SolveOptions, 'seconds' | 'gap' | 'stopped' | 'nowMs'> {
+export interface FillOptions extends Pick<SolveOptions, 'seconds' | 'gap' | 'stopped' | 'nowAtMs'> {
   onProgress?: (p: { money: number; boundMoney: number | null; plantings: number | null }) => void;
   /** A first answer, for who waits. */
   onFirst?: (proposals: Proposal[]) => void;
 }
 
 export function fillGaps(ask: FillAsk, solver: SparseSolver, o: FillOptions): Filled {
-  const began = o.nowMs();
-  const since = () => (o.nowMs() - began) / 1000;
+  const began = o.nowAtMs();
+  const since = () => (o.nowAtMs() - began) / 1000;
   const classes = ground(ask);
   const list = candidates(ask, classes);
   const p = fillProblem(ask, classes, list);
@@ -53,7 +53,7 @@ export function fillGaps(ask: FillAsk, solver: SparseSolver, o: FillOptions): Fi
             const { rows, money } = greedy(ask, list, p, whole);
             return { rows, value: money + p.before };
           },
-          nowMs: o.nowMs,
+          nowAtMs: o.nowAtMs,
           ...(o.stopped ? { stopped: o.stopped } : {}),
           onProgress: (value, bound) =>
             o.onProgress?.({

@@ -44,7 +44,7 @@ export interface SolveOptions {
   mend: (whole: Float64Array) => Whole;
   onProgress?: (value: number, bound: number) => void;
   stopped?: () => boolean;
-  nowMs: () => number;
+  nowAtMs: () => number;
 }
 
 function modelOf(solver: SparseSolver, p: SparseProblem, whole: boolean, upper: Float64Array) {
@@ -102,8 +102,8 @@ function narrowed(p: SparseProblem, x: Float64Array, dual: Float64Array): Float6
  * programme takes or nearly takes, a small programme against the same bound; and if that is not enough, all of it.
  */
 export function solveSparse(solver: SparseSolver, p: SparseProblem, o: SolveOptions): Found {
-  const began = o.nowMs();
-  const left = () => o.seconds - (o.nowMs() - began) / 1000;
+  const began = o.nowAtMs();
+  const left = () => o.seconds - (o.nowAtMs() - began) / 1000;
   const parts = relaxed(solver, p, Math.max(0.5, left()));
   let best = o.start;
   if (!parts) return { ...best, bound: Infinity };

@@ -24,11 +24,11 @@ export interface SunPosition {
 }
 
 /** Fraction of the year as an angle, 0 at the start of 1 January UTC. */
-function yearAngle(epochMs: number): number {
-  const year = new Date(epochMs).getUTCFullYear();
+function yearAngle(atMs: number): number {
+  const year = new Date(atMs).getUTCFullYear();
   const start = Date.UTC(year, 0, 1);
   const length = Date.UTC(year + 1, 0, 1) - start;
-  return (2 * Math.PI * (epochMs - start)) / length;
+  return (2 * Math.PI * (atMs - start)) / length;
 }
 
 /**
@@ -63,10 +63,10 @@ function equationOfTimeMin(angle: number): number {
  * Position of the sun. Example: at 51.5° N on 21 June, 12:02 UTC, the elevation is about 61.9°.
  * @example sunPosition(Date.parse('2027-06-21T12:02:00Z'), 51.5, 0).cosZenith // 0.8826
  */
-export function sunPosition(epochMs: number, latitudeDeg: number, longitudeDeg: number): SunPosition {
-  const angle = yearAngle(epochMs);
+export function sunPosition(atMs: number, latitudeDeg: number, longitudeDeg: number): SunPosition {
+  const angle = yearAngle(atMs);
   const decl = declination(angle);
-  const minutes = (epochMs % DAY_MS) / 60_000;
+  const minutes = (atMs % DAY_MS) / 60_000;
   const solarMin = minutes + 4 * longitudeDeg + equationOfTimeMin(angle);
   const hour = (solarMin / 4 - 180) * RAD;
   const lat = latitudeDeg * RAD;
@@ -86,8 +86,8 @@ export function sunPosition(epochMs: number, latitudeDeg: number, longitudeDeg: 
  * Hours from sunrise to sunset, upper limb with mean refraction (−0.833°); 0 in polar night, 24 in polar day.
  * @example dayLengthH(Date.parse('2027-03-21T12:00:00Z'), 0) // 12.11
  */
-export function dayLengthH(epochMs: number, latitudeDeg: number): number {
-  const decl = declination(yearAngle(epochMs));
+export function dayLengthH(atMs: number, latitudeDeg: number): number {
+  const decl = declination(yearAngle(atMs));
   const lat = latitudeDeg * RAD;
   const cosHour =
     (Math.sin(-0.833 * RAD) - Math.sin(lat) * Math.sin(decl)) / (Math.cos(lat) * Math.cos(decl));

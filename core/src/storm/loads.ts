@@ -61,7 +61,7 @@ export function windOn(
 export interface SnowLoad {
   /** When it is heaviest, and when the first 2 kg/m² lie. */
   atMs: number;
-  fromMs: number | null;
+  fromAtMs: number | null;
   kgM2: number;
   depthM: number;
 }
@@ -79,7 +79,7 @@ export function newSnowKgM3(airC: number): number {
  * @example snowOn([]).kgM2 // 0
  */
 export function snowOn(hours: readonly WeatherEntry[]): SnowLoad {
-  const out: SnowLoad = { atMs: 0, fromMs: null, kgM2: 0, depthM: 0 };
+  const out: SnowLoad = { atMs: 0, fromAtMs: null, kgM2: 0, depthM: 0 };
   for (const h of hours) {
     const depth = (h.snowMm ?? 0) / 1000;
     out.depthM += depth;
@@ -88,7 +88,7 @@ export function snowOn(hours: readonly WeatherEntry[]): SnowLoad {
     if (more <= 0) continue;
     out.kgM2 += more;
     out.atMs = Date.parse(h.time);
-    if (out.fromMs === null && out.kgM2 >= 2) out.fromMs = Date.parse(h.time);
+    if (out.fromAtMs === null && out.kgM2 >= 2) out.fromAtMs = Date.parse(h.time);
   }
   return out;
 }
@@ -97,7 +97,7 @@ export interface StormJob {
   structureId: string;
   what: 'wind' | 'snow';
   /** Have it done by. */
-  byMs: number;
+  byAtMs: number;
   /** 1 see to it, 2 take it seriously, 3 beyond what it bears or may bear. */
   level: 1 | 2 | 3;
   title: string;
@@ -143,7 +143,7 @@ export function windJob(s: Structure, w: WindLoad, words: StormWords): StormJob 
   return {
     structureId: s.id,
     what: 'wind',
-    byMs: w.atMs - 2 * HOUR_MS,
+    byAtMs: w.atMs - 2 * HOUR_MS,
     level,
     title: `${s.name}: ${level === 3 ? 'wind beyond what it may bear' : level === 2 ? 'lash and close up' : 'weigh it down'}`,
     steps,
@@ -155,7 +155,7 @@ export function windJob(s: Structure, w: WindLoad, words: StormWords): StormJob 
 }
 
 export function snowJob(s: Structure, load: SnowLoad, words: StormWords): StormJob | null {
-  if (s.kind === 'open' || load.fromMs === null) return null;
+  if (s.kind === 'open' || load.fromAtMs === null) return null;
   const rated = s.snowRatingKgM2 ?? null;
   const share = rated ? load.kgM2 / rated : null;
   if (load.kgM2 < PROPS_KGM2 && !(share !== null && share > 0.4)) return null;
@@ -171,7 +171,7 @@ export function snowJob(s: Structure, load: SnowLoad, words: StormWords): StormJ
   return {
     structureId: s.id,
     what: 'snow',
-    byMs: load.fromMs,
+    byAtMs: load.fromAtMs,
     level,
     title: `${s.name}: ${level === 3 ? 'snow beyond what it may bear' : 'snow on it'}`,
     steps,
@@ -201,5 +201,5 @@ export function stormJobs(
       return [wind ? windJob(structure, wind, words) : null, snowJob(structure, snow, words)];
     })
     .filter((j): j is StormJob => j !== null)
-    .sort((a, b) => a.byMs - b.byMs || b.level - a.level);
+    .sort((a, b) => a.byAtMs - b.byAtMs || b.level - a.level);
 }

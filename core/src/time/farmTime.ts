@@ -51,8 +51,8 @@ export interface NightWindow {
   /** Local date of its evening. */
   night: string;
   /** Noon before and noon after, epoch ms. */
-  fromMs: number;
-  toMs: number;
+  fromAtMs: number;
+  toAtMs: number;
   sunsetAtMs: number | null;
   sunriseAtMs: number | null;
 }
@@ -70,14 +70,14 @@ export function nightOf(ms: number, site: FarmSite): NightWindow {
 
 /** @example nightWindow('2027-01-15', { ...SITE, timeZone: 'Europe/Madrid' }).night // '2027-01-15' */
 export function nightWindow(night: string, site: FarmSite): NightWindow {
-  const fromMs = atLocal(night, 12, 0, site.timeZone);
-  const toMs = atLocal(addDays(night, 1), 12, 0, site.timeZone);
+  const fromAtMs = atLocal(night, 12, 0, site.timeZone);
+  const toAtMs = atLocal(addDays(night, 1), 12, 0, site.timeZone);
   return {
     night,
-    fromMs,
-    toMs,
-    sunsetAtMs: sunTimes(fromMs, site.latitude, site.longitude)?.setAtMs ?? null,
-    sunriseAtMs: sunTimes(toMs, site.latitude, site.longitude)?.riseAtMs ?? null,
+    fromAtMs,
+    toAtMs,
+    sunsetAtMs: sunTimes(fromAtMs, site.latitude, site.longitude)?.setAtMs ?? null,
+    sunriseAtMs: sunTimes(toAtMs, site.latitude, site.longitude)?.riseAtMs ?? null,
   };
 }
 
@@ -88,8 +88,8 @@ export type Phase = 'closing' | 'night' | 'morning';
  * @example phaseOf(Date.parse('2027-01-15T14:00:00Z'), nightWindow('2027-01-15', { ...SITE, timeZone: 'Europe/Madrid' })) // 'closing'
  */
 export function phaseOf(ms: number, window: NightWindow): Phase {
-  const set = window.sunsetAtMs ?? window.fromMs + 6 * HOUR_MS;
-  const rise = window.sunriseAtMs ?? window.toMs - 4 * HOUR_MS;
+  const set = window.sunsetAtMs ?? window.fromAtMs + 6 * HOUR_MS;
+  const rise = window.sunriseAtMs ?? window.toAtMs - 4 * HOUR_MS;
   if (ms < set + HOUR_MS) return 'closing';
   return ms < rise - 1.5 * HOUR_MS ? 'night' : 'morning';
 }

@@ -17,15 +17,15 @@ export function wetWorthK(
   spec: BedSpec,
   hours: readonly WeatherEntry[],
   initial: SoilState,
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
 ): number {
   const weather = prepareWeather(site, [...hours], PLAN_STEP_S);
   const lowest = (wetness: 'wet' | null) => {
     const ground = wetness ? { ...spec.ground, wetness } : spec.ground;
     const run = runBed({ ...spec, ground }, weather, { initial, audit: false });
     return run.leafC.reduce(
-      (low, c, i) => (run.entryMs[i]! >= fromMs && run.entryMs[i]! <= toMs ? Math.min(low, c) : low),
+      (low, c, i) => (run.entryAtMs[i]! >= fromAtMs && run.entryAtMs[i]! <= toAtMs ? Math.min(low, c) : low),
       Infinity,
     );
   };

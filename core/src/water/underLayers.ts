@@ -19,7 +19,7 @@ export function daysUnder(run: BedRun, timeZone: string): WaterDay[] {
   const { water } = run;
   if (!water) throw new Error('the run kept nothing of its water');
   const by = new Map<string, WaterDay & { longMJ: number }>();
-  run.entryMs.forEach((ms, i) => {
+  run.entryAtMs.forEach((ms, i) => {
     const date = localDate(ms, timeZone);
     const d = by.get(date) ?? { ...dayBegun(date), longMJ: 0 };
     d.minC = Math.min(d.minC, water.airC[i]!);

@@ -27,15 +27,15 @@ export interface Parted {
 
 /**
  * Null where too little is measured, the issue said nothing of these hours or knew them, or they hardly differ.
- * @example partedBy({ issuedMs: START_MS, entries: weather() }, [], START_MS) // null
+ * @example partedBy({ issuedAtMs: START_MS, entries: weather() }, [], START_MS) // null
  */
-export function partedBy(issue: Issue, observed: readonly WeatherEntry[], nowMs: number): Parted | null {
+export function partedBy(issue: Issue, observed: readonly WeatherEntry[], nowAtMs: number): Parted | null {
   const said = new Map(issue.entries.map((e) => [Date.parse(e.time), e.airC]));
   const off = observed.flatMap((e) => {
     const ms = Date.parse(e.time);
     const airC = said.get(ms);
-    const counts = ms > nowMs - LAST_H * HOUR_MS && ms <= nowMs && ms >= issue.issuedMs;
-    return counts && airC !== undefined ? [{ k: e.airC - airC, weight: ms > nowMs - HOUR_MS ? 2 : 1 }] : [];
+    const counts = ms > nowAtMs - LAST_H * HOUR_MS && ms <= nowAtMs && ms >= issue.issuedAtMs;
+    return counts && airC !== undefined ? [{ k: e.airC - airC, weight: ms > nowAtMs - HOUR_MS ? 2 : 1 }] : [];
   });
   if (off.length < LEAST) return null;
   const weight = off.reduce((s, o) => s + o.weight, 0);
@@ -45,17 +45,21 @@ export function partedBy(issue: Issue, observed: readonly WeatherEntry[], nowMs:
 }
 
 /**
- * Share of it that is left at an instant, 1 up to `nowMs`. Example: six hours on, 0.37.
+ * Share of it that is left at an instant, 1 up to `nowAtMs`. Example: six hours on, 0.37.
  * @example fading(0, 0) // 1
  */
-export const fading = (ms: number, nowMs: number): number =>
-  Math.exp(-Math.max(0, ms - nowMs) / (FADES_H * HOUR_MS));
+export const fading = (ms: number, nowAtMs: number): number =>
+  Math.exp(-Math.max(0, ms - nowAtMs) / (FADES_H * HOUR_MS));
 
-export function movedCentre(centre: readonly WeatherEntry[], parted: Parted, nowMs: number): WeatherEntry[] {
+export function movedCentre(
+  centre: readonly WeatherEntry[],
+  parted: Parted,
+  nowAtMs: number,
+): WeatherEntry[] {
   return centre.map((e) => {
     const ms = Date.parse(e.time);
-    if (ms < nowMs - HOUR_MS) return e;
-    const k = parted.offK * fading(ms, nowMs);
+    if (ms < nowAtMs - HOUR_MS) return e;
+    const k = parted.offK * fading(ms, nowAtMs);
     const airC = e.airC + k;
     return { ...e, airC, dewPointC: Math.min(airC - 0.1, e.dewPointC + 0.7 * k) };
   });

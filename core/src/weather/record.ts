@@ -19,7 +19,7 @@ export interface Issue {
   /** As the grower knows it. */
   name: string;
   source: 'typed' | 'file' | 'push' | 'poll' | 'simulated';
-  issuedMs: number;
+  issuedAtMs: number;
   entries: readonly WeatherEntry[];
   /** How much wider than usual its error is. */
   doubt: number;
@@ -27,8 +27,8 @@ export interface Issue {
 
 /** The lowest that was read outside between two noons. */
 export interface OutsideLow {
-  fromMs: number;
-  toMs: number;
+  fromAtMs: number;
+  toAtMs: number;
   minC: number;
 }
 
@@ -82,19 +82,19 @@ function moved(e: WeatherEntry, k: number, time = e.time): WeatherEntry {
 function correct(
   hours: (WeatherEntry | null)[],
   worth: (Worth | null)[],
-  firstMs: number,
+  firstAtMs: number,
   low: OutsideLow,
 ): void {
   const index = hours.flatMap((e, i) => {
-    const ms = firstMs + i * HOUR_MS;
-    return e && ms >= low.fromMs && ms <= low.toMs ? [i] : [];
+    const ms = firstAtMs + i * HOUR_MS;
+    return e && ms >= low.fromAtMs && ms <= low.toAtMs ? [i] : [];
   });
   if (!index.some((i) => worth[i] === 'issued')) return;
   const lowest = Math.min(...index.map((i) => hours[i]!.airC));
   for (const i of index) {
     if (worth[i] !== 'issued') continue;
-    const ms = firstMs + i * HOUR_MS;
-    const weight = Math.min(1, (ms - low.fromMs) / (4 * HOUR_MS), (low.toMs - ms) / (4 * HOUR_MS));
+    const ms = firstAtMs + i * HOUR_MS;
+    const weight = Math.min(1, (ms - low.fromAtMs) / (4 * HOUR_MS), (low.toAtMs - ms) / (4 * HOUR_MS));
     hours[i] = moved(hours[i]!, weight * (low.minC - lowest));
     worth[i] = 'corrected';
   }
@@ -142,21 +142,21 @@ function seasonHour(site: Site, ms: number): WeatherEntry {
   };
 }
 
-/** Hourly from the hour of `fromMs` to `toMs`; what is known may reach beyond both ends and is used for the guesses. */
-export function pastHours(known: Known, site: Site, fromMs: number, toMs: number): PastHours {
-  const firstMs = Math.floor(fromMs / HOUR_MS) * HOUR_MS;
+/** Hourly from the hour of `fromAtMs` to `toAtMs`; what is known may reach beyond both ends and is used for the guesses. */
+export function pastHours(known: Known, site: Site, fromAtMs: number, toAtMs: number): PastHours {
+  const firstAtMs = Math.floor(fromAtMs / HOUR_MS) * HOUR_MS;
   const measured = bridged(known.observed);
   const issued = new Map<number, WeatherEntry>();
   // the newest word on an hour counts
-  for (const issue of [...known.issues].sort((a, b) => a.issuedMs - b.issuedMs))
+  for (const issue of [...known.issues].sort((a, b) => a.issuedAtMs - b.issuedAtMs))
     for (const e of issue.entries) issued.set(at(e), e);
-  const count = Math.max(0, Math.floor((toMs - firstMs) / HOUR_MS) + 1);
-  const times = Array.from({ length: count }, (_, i) => firstMs + i * HOUR_MS);
+  const count = Math.max(0, Math.floor((toAtMs - firstAtMs) / HOUR_MS) + 1);
+  const times = Array.from({ length: count }, (_, i) => firstAtMs + i * HOUR_MS);
   const hours = times.map((ms) => measured.get(ms) ?? issued.get(ms) ?? null);
   const worth = times.map((ms): Worth | null =>
     measured.has(ms) ? 'measured' : issued.has(ms) ? 'issued' : null,
   );
-  for (const low of known.lows) correct(hours, worth, firstMs, low);
+  for (const low of known.lows) correct(hours, worth, firstAtMs, low);
   const all = new Map([...issued, ...measured]);
   times.forEach((ms, i) => hours[i] && all.set(ms, hours[i]));
   const filled = times.map((ms, i): WeatherEntry => {
@@ -164,9 +164,9 @@ export function pastHours(known: Known, site: Site, fromMs: number, toMs: number
     if (own) return own;
     const like = all.size === 0 ? null : likeliest(all, ms);
     if (!like) return seasonHour(site, ms);
-    const thenMs = at(like.e);
-    const then = dayMean(all, thenMs) ?? zonalMeanC(site, thenMs);
-    const spell = (then - zonalMeanC(site, thenMs)) * Math.exp(-like.days / SPELL_DAYS);
+    const thenAtMs = at(like.e);
+    const then = dayMean(all, thenAtMs) ?? zonalMeanC(site, thenAtMs);
+    const spell = (then - zonalMeanC(site, thenAtMs)) * Math.exp(-like.days / SPELL_DAYS);
     return moved(like.e, zonalMeanC(site, ms) + spell - then, new Date(ms).toISOString());
   });
   return { hours: filled, worth: worth.map((w) => w ?? 'guessed') };

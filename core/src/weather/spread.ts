@@ -27,14 +27,15 @@ export interface ForecastError {
  * The error of one member at an instant; member −1 is the truth’s own.
  * @example errorAt(1, 0, 3, 7_200_000).airK === errorAt(1, 0, 3, 7_200_000).airK // true
  */
-export function errorAt(seed: number, issueMs: number, member: number, ms: number): ForecastError {
-  const key = seed ^ Math.imul(Math.round(issueMs / HOUR_MS), 0x27d4eb2f) ^ Math.imul(member + 1, 0x165667b1);
+export function errorAt(seed: number, issueAtMs: number, member: number, ms: number): ForecastError {
+  const key =
+    seed ^ Math.imul(Math.round(issueAtMs / HOUR_MS), 0x27d4eb2f) ^ Math.imul(member + 1, 0x165667b1);
   const h = ms / HOUR_MS;
-  const leadH = (ms - issueMs) / HOUR_MS;
+  const leadH = (ms - issueAtMs) / HOUR_MS;
   const sigma = forecastErrorK(leadH);
   // one part goes through the whole forecast and much of the next one too, one drifts over half a day
   const own = seed ^ Math.imul(member + 1, 0x165667b1);
-  const steady = smoothNoise(own, 20, issueMs / HOUR_MS, 30);
+  const steady = smoothNoise(own, 20, issueAtMs / HOUR_MS, 30);
   const drift = smoothNoise(key, 21, h, 14);
   const grow = Math.min(1, 0.25 + leadH / 40);
   return {
@@ -74,27 +75,27 @@ const scaled = (e: ForecastError, k: number): ForecastError => ({
 });
 
 /**
- * `count` members around a centre that was issued at `issueMs`. Member 0 is the centre itself; `doubt` widens or narrows the
- * others: 1 is as far off as forecasts usually are. Where the air at `knownMs` is measured and the centre moved by it, no member is off
+ * `count` members around a centre that was issued at `issueAtMs`. Member 0 is the centre itself; `doubt` widens or narrows the
+ * others: 1 is as far off as forecasts usually are. Where the air at `knownAtMs` is measured and the centre moved by it, no member is off
  * there, and they part again as what was known fades.
  * @example ensemble(1, 0, weather(), 5).length // 5
  */
 export function ensemble(
   seed: number,
-  issueMs: number,
+  issueAtMs: number,
   centre: readonly WeatherEntry[],
   count = 20,
   doubt = 1,
-  knownMs: number | null = null,
+  knownAtMs: number | null = null,
 ): WeatherEntry[][] {
   const members: WeatherEntry[][] = [centre.map((e) => ({ ...e }))];
   for (let m = 1; m < count; m++) {
-    const known = knownMs === null ? 0 : errorAt(seed, issueMs, m, knownMs).airK;
+    const known = knownAtMs === null ? 0 : errorAt(seed, issueAtMs, m, knownAtMs).airK;
     members.push(
       centre.map((e) => {
         const ms = Date.parse(e.time);
-        const error = errorAt(seed, issueMs, m, ms);
-        const airK = knownMs === null ? error.airK : error.airK - known * fading(ms, knownMs);
+        const error = errorAt(seed, issueAtMs, m, ms);
+        const airK = knownAtMs === null ? error.airK : error.airK - known * fading(ms, knownAtMs);
         return shifted(e, scaled({ ...error, airK }, doubt), 1);
       }),
     );

@@ -1,6 +1,6 @@
 /**
  * A forecast as one reads it aloud: lowest and when, highest, wind, sky, how sure. Contract: `typedHours` shapes hours from it,
- * from the hour of `fromMs` on; `SURENESS` says how far each degree of sureness spreads them.
+ * from the hour of `fromAtMs` on; `SURENESS` says how far each degree of sureness spreads them.
  *
  * Day: half a sine from the lowest on; night: an exponential fall from sundown to the lowest (Parton and Logan, Agricultural
  * Meteorology 23, 1981: the peak lags noon by half of a = 1.86 h, night coefficient b = 2.2). Dew point from the lowest:
@@ -46,13 +46,13 @@ function dayOfLow(site: Site, lowAtMs: number): Day {
   return sun ?? { riseAtMs: lowAtMs, setAtMs: lowAtMs + 8 * HOUR_MS };
 }
 
-/** Hours from that of `fromMs` to `toMs`; the night before the lowest, the day after it, and the evening that follows. */
-export function typedHours(t: TypedForecast, site: Site, fromMs: number, toMs: number): WeatherEntry[] {
+/** Hours from that of `fromAtMs` to `toAtMs`; the night before the lowest, the day after it, and the evening that follows. */
+export function typedHours(t: TypedForecast, site: Site, fromAtMs: number, toAtMs: number): WeatherEntry[] {
   const { riseAtMs, setAtMs } = dayOfLow(site, t.lowAtMs);
   const dayMs = setAtMs - riseAtMs;
   const swing = t.highC - t.lowC;
   const sine = (ms: number) => Math.sin((Math.PI * (ms - riseAtMs)) / (dayMs + 2 * LAG_H * HOUR_MS));
-  const peakMs = Math.max(t.lowAtMs + HOUR_MS, riseAtMs + dayMs / 2 + LAG_H * HOUR_MS);
+  const peakAtMs = Math.max(t.lowAtMs + HOUR_MS, riseAtMs + dayMs / 2 + LAG_H * HOUR_MS);
   const duskC = t.lowC + swing * Math.max(0.15, sine(setAtMs));
   /** Night from sundown `from` to the lowest at `to`. */
   const fall = (ms: number, from: number, to: number) => {
@@ -67,18 +67,18 @@ export function typedHours(t: TypedForecast, site: Site, fromMs: number, toMs: n
       // the rest of the day before, as warm as the next
       return t.lowC + swing * Math.max(0.15, sine(ms + DAY_MS));
     }
-    if (ms <= peakMs)
-      return t.lowC + swing * Math.sin((Math.PI / 2) * ((ms - t.lowAtMs) / (peakMs - t.lowAtMs)));
+    if (ms <= peakAtMs)
+      return t.lowC + swing * Math.sin((Math.PI / 2) * ((ms - t.lowAtMs) / (peakAtMs - t.lowAtMs)));
     if (ms <= setAtMs) return t.lowC + swing * Math.max(0.15, sine(ms));
     return fall(ms, setAtMs, t.lowAtMs + DAY_MS);
   };
-  const fallFromMs = Math.min(Math.max(fromMs, setAtMs - DAY_MS), t.lowAtMs - HOUR_MS);
-  const falls = (ms: number) => ms > fallFromMs && ms <= t.lowAtMs;
+  const fallFromAtMs = Math.min(Math.max(fromAtMs, setAtMs - DAY_MS), t.lowAtMs - HOUR_MS);
+  const falls = (ms: number) => ms > fallFromAtMs && ms <= t.lowAtMs;
   const hourAt = (ms: number) => Math.floor(ms / HOUR_MS);
-  const fallHours = Math.max(1, hourAt(t.lowAtMs) - hourAt(fallFromMs));
+  const fallHours = Math.max(1, hourAt(t.lowAtMs) - hourAt(fallFromAtMs));
   const dewC = t.lowC - 2 * (1 - t.cloud);
   const hours: WeatherEntry[] = [];
-  for (let ms = Math.floor(fromMs / HOUR_MS) * HOUR_MS; ms <= toMs; ms += HOUR_MS) {
+  for (let ms = Math.floor(fromAtMs / HOUR_MS) * HOUR_MS; ms <= toAtMs; ms += HOUR_MS) {
     // an hour that holds the lowest shows it, wherever in it that falls
     const airC = Math.abs(ms - t.lowAtMs) <= HOUR_MS / 2 ? t.lowC : airAt(ms);
     hours.push({

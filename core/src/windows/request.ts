@@ -4,7 +4,7 @@
  * and can be kept: one for each stack, whatever crops are asked for.
  */
 import { dayOfYear, YEAR_DAYS, type Climate } from '../climate/climate';
-import { dayMs } from '../climate/hours';
+import { dayAtMs } from '../climate/hours';
 import { daysUnder, type Under, type UnderSpec } from '../climate/underCover';
 import { fitUnder } from '../climate/underFit';
 import { frostDays, middleDay, plausibleYears } from '../climate/years';
@@ -26,7 +26,7 @@ export interface PlaceYears {
 
 /** @example dayLengths(0).length // 365 */
 export const dayLengths = (latitude: number): Float64Array =>
-  Float64Array.from({ length: YEAR_DAYS }, (_, d) => dayLengthH(dayMs(d) + 43_200_000, latitude));
+  Float64Array.from({ length: YEAR_DAYS }, (_, d) => dayLengthH(dayAtMs(d) + 43_200_000, latitude));
 
 /** `years` plausible years of a place under its stack; `frost` are the dates that the grower knows, where they do. */
 export function placeOf(

@@ -27,7 +27,7 @@ function rowsOf(structure: Structure, spans: readonly ShadeSpan[], today: string
 
 export async function shadeView(ctx: Context): Promise<ShadeView> {
   const m = await ctx.moment();
-  const { climate, today } = groundOf(m.data, m.nowMs);
+  const { climate, today } = groundOf(m.data, m.nowAtMs);
   const tasks = m.data.structures.flatMap((s) => shadeTask(m.data, s, today, climate) ?? []);
   const { answers, progress } = ctx.shade.ask(tasks);
   const rows = tasks.flatMap((t, i) => {

@@ -11,15 +11,21 @@ const hotOf = (days: number) => (days === 0 ? null : { days, more: Math.max(0, H
 
 export async function dayView(ctx: Context): Promise<DayView> {
   const m = await ctx.moment();
-  const { plan, progress } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-  const base: DayView = { nowMs: m.nowMs, phase: m.clock.phase, structures: [], away: [], progress: EMPTY };
+  const { plan, progress } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
+  const base: DayView = {
+    nowAtMs: m.nowAtMs,
+    phase: m.clock.phase,
+    structures: [],
+    away: [],
+    progress: EMPTY,
+  };
   // of a night that is not worked out yet, the day after is not known either
   if (!plan) return { ...base, progress: progress.state === 'computing' ? progress : EMPTY };
-  const fromMs = Date.parse(plan.members[0]![0]!.time);
-  const coming = m.weather.coming(m.clock.window, fromMs, fromMs + 36 * 3_600_000);
+  const fromAtMs = Date.parse(plan.members[0]![0]!.time);
+  const coming = m.weather.coming(m.clock.window, fromAtMs, fromAtMs + 36 * 3_600_000);
   const reach = isForecast(coming)
     ? coming
-    : m.weather.coming(m.clock.window, fromMs, m.clock.window.toMs + 8 * 3_600_000);
+    : m.weather.coming(m.clock.window, fromAtMs, m.clock.window.toAtMs + 8 * 3_600_000);
   if (!isForecast(reach)) return base;
   const { away, timeZone } = m.data.farm;
   const tasks = dayTasks(plan, reach.members, away);
@@ -27,7 +33,7 @@ export async function dayView(ctx: Context): Promise<DayView> {
   return {
     ...base,
     progress: far,
-    away: tasks[0] ? awayOn((tasks[0].fromMs + tasks[0].toMs) / 2, away, timeZone) : [],
+    away: tasks[0] ? awayOn((tasks[0].fromAtMs + tasks[0].toAtMs) / 2, away, timeZone) : [],
     structures: tasks.flatMap((t, i) => {
       const a = answers[i];
       const structure = m.data.structures.find((s) => s.id === t.structureId);
@@ -54,7 +60,7 @@ export async function dayView(ctx: Context): Promise<DayView> {
           hotDays: hotOf(
             hotDaysOf(
               m.data.pastLows?.get(t.bedId) ?? [],
-              localDate((t.fromMs + t.toMs) / 2, timeZone),
+              localDate((t.fromAtMs + t.toAtMs) / 2, timeZone),
               a.plannedC.mid,
               t.limits.leafMaxC,
             ),

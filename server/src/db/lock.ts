@@ -42,7 +42,7 @@ function among(): string {
   return `${boot || hostname()} ${read(() => readlinkSync('/proc/self/ns/pid'))}`;
 }
 
-const touchedMs = (path: string): number => {
+const touchedAtMs = (path: string): number => {
   try {
     return statSync(path).mtimeMs;
   } catch {
@@ -62,7 +62,7 @@ function startOf(pid: number): string {
 
 function alive(holder: Holder, path: string): boolean {
   if (holder.among !== undefined && holder.among !== among())
-    return Math.abs(Date.now() - touchedMs(path)) < STALE_MS;
+    return Math.abs(Date.now() - touchedAtMs(path)) < STALE_MS;
   try {
     process.kill(holder.pid, 0);
   } catch (error) {

@@ -18,7 +18,7 @@ export async function demoReadings(
   today: string,
   nights: number,
 ): Promise<FarmRecord[]> {
-  const stored = records.map((record, i) => ({ seq: i + 1, record, recordedMs: record.atMs }));
+  const stored = records.map((record, i) => ({ seq: i + 1, record, recordedAtMs: record.atMs }));
   const whole: FarmData = { ...data, records: stored, harvestedKg: new Map() };
   const state = deriveState(stored);
   const { latitude, longitude, elevationM } = data.farm;
@@ -30,13 +30,22 @@ export async function demoReadings(
   for (let n = nights; n >= 1; n--) {
     const night = addDays(today, -n);
     const window = nightWindow(night, data.farm);
-    const atMs = window.fromMs + 19.33 * HOUR_MS;
+    const atMs = window.fromAtMs + 19.33 * HOUR_MS;
     const weather = await farmWeather(sources, site, atMs, [], 1);
     const { deepC } = await backgroundOf(weather, atMs, data.farm);
     for (const id of [OUTSIDE, 'north', 'south']) {
       const structure = data.structures.find((s) => s.id === id) ?? null;
-      const spot = await spotOf(whole, state, structure, weather, window.fromMs, window.toMs, deepC, night);
-      const shown = spot && (await thermometers.read(spot, window.fromMs, atMs));
+      const spot = await spotOf(
+        whole,
+        state,
+        structure,
+        weather,
+        window.fromAtMs,
+        window.toAtMs,
+        deepC,
+        night,
+      );
+      const shown = spot && (await thermometers.read(spot, window.fromAtMs, atMs));
       if (shown)
         out.push({ id: randomUUID(), kind: 'reading', atMs, spot: id, night, ...shown, source: 'grower' });
     }

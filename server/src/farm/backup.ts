@@ -61,7 +61,7 @@ const TABLES: [string, PgTable, PgColumn[]][] = [
 
 export type Counts = Record<string, number>;
 
-async function* linesOf(db: Db, madeMs: number): AsyncGenerator<string> {
+async function* linesOf(db: Db, madeAtMs: number): AsyncGenerator<string> {
   const hash = createHash('sha256');
   const counts: Counts = {};
   const line = (x: object) => {
@@ -69,7 +69,7 @@ async function* linesOf(db: Db, madeMs: number): AsyncGenerator<string> {
     hash.update(text);
     return text;
   };
-  yield line({ format: FORMAT, madeMs });
+  yield line({ format: FORMAT, madeAtMs });
   for (const [table, of, order] of TABLES) {
     counts[table] = 0;
     const keys = order.map((c) => Object.entries(getTableColumns(of)).find(([, x]) => x === c)![0]);
@@ -160,11 +160,11 @@ export async function checkBackup(path: string): Promise<Counts> {
 }
 
 /** Writes a verified backup and gives its counts. */
-export async function writeBackup(db: Db, path: string, nowMs: number): Promise<Counts> {
+export async function writeBackup(db: Db, path: string, nowAtMs: number): Promise<Counts> {
   const part = `${path}.part`;
   try {
     await db.transaction((tx) =>
-      pipeline(Readable.from(linesOf(tx as unknown as Db, nowMs)), createGzip(), createWriteStream(part)),
+      pipeline(Readable.from(linesOf(tx as unknown as Db, nowAtMs)), createGzip(), createWriteStream(part)),
     );
     const counts = await checkBackup(part);
     await rename(part, path);
@@ -230,27 +230,27 @@ async function backupsIn(directory: string): Promise<string[]> {
 }
 
 /** A backup in a directory, by its date; the seven newest stay. */
-export async function keepBackup(db: Db, directory: string, nowMs: number): Promise<string> {
+export async function keepBackup(db: Db, directory: string, nowAtMs: number): Promise<string> {
   await mkdir(directory, { recursive: true });
-  const path = join(directory, name(nowMs));
-  await writeBackup(db, path, nowMs);
+  const path = join(directory, name(nowAtMs));
+  await writeBackup(db, path, nowAtMs);
   for (const old of (await backupsIn(directory)).slice(0, -KEEP))
     await rm(join(directory, old), { force: true });
   return path;
 }
 
 /** Makes one where the newest is more than a day old, however often the server is started; true where it did. */
-export async function dailyBackup(db: Db, directory: string, nowMs: number): Promise<boolean> {
+export async function dailyBackup(db: Db, directory: string, nowAtMs: number): Promise<boolean> {
   const newest = (await backupsIn(directory)).at(-1);
-  if (newest && newest > name(nowMs - 24 * HOUR_MS)) return false;
-  await keepBackup(db, directory, nowMs);
+  if (newest && newest > name(nowAtMs - 24 * HOUR_MS)) return false;
+  await keepBackup(db, directory, nowAtMs);
   return true;
 }
 
 /** Looks every hour whether one is due, first when the start is over; the return stops it. */
-export function startBackups(db: Db, locks: Locks, directory: string, nowMs: () => number): () => void {
+export function startBackups(db: Db, locks: Locks, directory: string, nowAtMs: () => number): () => void {
   const look = () =>
-    void alone(locks, 'backup', () => dailyBackup(db, directory, nowMs())).catch((e: Error) =>
+    void alone(locks, 'backup', () => dailyBackup(db, directory, nowAtMs())).catch((e: Error) =>
       process.stderr.write(`No backup was made: ${e.message}\n`),
     );
   const first = setTimeout(look, HOUR_MS / 6);

@@ -18,8 +18,8 @@ import { bringThings, FARM_ID, type Change } from './things';
 const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
 
 /** What stands, without its log and weather: all that maps and tables ask for. */
-export async function standingFarm(db: Db, nowMs: number): Promise<FarmFile> {
-  const { farm, structures, beds, plantings: standing, covers } = await loadFarm(db, nowMs, false);
+export async function standingFarm(db: Db, nowAtMs: number): Promise<FarmFile> {
+  const { farm, structures, beds, plantings: standing, covers } = await loadFarm(db, nowAtMs, false);
   // what its cultivar has is the cultivar's to say
   const plantings = standing.map(({ own: _own, ...p }) => p);
   const cultivars = await readCultivars(db);
@@ -38,17 +38,17 @@ export async function standingFarm(db: Db, nowMs: number): Promise<FarmFile> {
 }
 
 /** Everything, without fields that are not set. */
-export async function wholeFarm(db: Db, nowMs: number): Promise<FarmFile> {
-  const stands = await standingFarm(db, nowMs);
+export async function wholeFarm(db: Db, nowAtMs: number): Promise<FarmFile> {
+  const stands = await standingFarm(db, nowAtMs);
   const log = await db
-    .select({ data: records.data, recordedMs: records.recordedMs })
+    .select({ data: records.data, recordedAtMs: records.recordedAtMs })
     .from(records)
     .orderBy(asc(records.seq));
-  const issued = await db.select().from(forecasts).orderBy(asc(forecasts.importedMs), asc(forecasts.id));
+  const issued = await db.select().from(forecasts).orderBy(asc(forecasts.importedAtMs), asc(forecasts.id));
   return plain({
     ...stands,
     records: log.map((r) => r.data),
-    arrivedMs: log.map((r) => r.recordedMs),
+    arrivedAtMs: log.map((r) => r.recordedAtMs),
     weather: {
       forecasts: issued.map(({ typed, ...f }) => (typed === null ? f : { ...f, typed })),
       observations: await db.select().from(observations).orderBy(asc(observations.atMs)),
@@ -146,20 +146,20 @@ export async function replaceFarm(
   now: FarmFile,
   next: Parts & Partial<FarmFile>,
   name: string,
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<string | null> {
   return writing(db, async (t) => {
     // by the arrival that the file says where it says one, in its order
-    const arrived = new Map((next.records ?? []).map((r, i) => [r.id, next.arrivedMs?.[i] ?? nowMs]));
+    const arrived = new Map((next.records ?? []).map((r, i) => [r.id, next.arrivedAtMs?.[i] ?? nowAtMs]));
     for (const part of runsOf(next.records ?? [], (r) => arrived.get(r.id)!))
-      await appendRecords(t, part, Math.min(nowMs, arrived.get(part[0]!.id)!), nowMs);
+      await appendRecords(t, part, Math.min(nowAtMs, arrived.get(part[0]!.id)!), nowAtMs);
     const weather = newWeather(now, next);
     for (const part of chunks(weather.forecasts)) await t.insert(forecasts).values(part);
     for (const part of chunks(weather.observations)) await t.insert(observations).values(part);
     for (const part of chunks(weather.temperatures)) await t.insert(temperatures).values(part);
     for (const part of chunks(weather.evenings)) await t.insert(nights).values(part);
     if (Object.values(weather).some((list) => list.length > 0)) await weatherChanged(t);
-    return bringThings(t, name, changesOf(now, next).changes, { nowMs });
+    return bringThings(t, name, changesOf(now, next).changes, { nowAtMs });
   });
 }
 

@@ -15,7 +15,7 @@ import { currentOrigin } from '../origin';
 export interface StoredRecord {
   record: FarmRecord;
   seq: number;
-  recordedMs: number;
+  recordedAtMs: number;
 }
 
 type Row = typeof records.$inferSelect;
@@ -31,7 +31,7 @@ export const asRecord = (row: Row): StoredRecord => ({
   // what a clock ahead of ours says counts from when it came
   record: row.atMs === row.data.atMs ? row.data : { ...row.data, atMs: row.atMs },
   seq: row.seq,
-  recordedMs: row.recordedMs,
+  recordedAtMs: row.recordedAtMs,
 });
 
 /** What a record is about: where its kin are found. */
@@ -90,34 +90,34 @@ async function rebuildBed(db: Db, bedId: string): Promise<void> {
   await db.delete(coverSpans).where(eq(coverSpans.bedId, bedId));
   for (const part of chunks(spans))
     await db.insert(coverSpans).values(
-      part.map(({ onId, offId, coverId, fromMs, toMs }) => ({
+      part.map(({ onId, offId, coverId, fromAtMs, toAtMs }) => ({
         onId,
         offId,
         bedId,
         coverId,
-        fromMs,
-        toMs: toMs === Infinity ? null : toMs,
+        fromAtMs,
+        toAtMs: toAtMs === Infinity ? null : toAtMs,
       })),
     );
 }
 
 /**
  * Appends records in a transaction of the caller's; one that is already there (sent twice) is left as it is. Returns how many
- * were new. An instant after `nowMs` counts as `nowMs`: a clock that is ahead.
+ * were new. An instant after `nowAtMs` counts as `nowAtMs`: a clock that is ahead.
  */
 export async function appendRecords(
   db: Db,
   list: readonly FarmRecord[],
-  recordedMs: number,
-  nowMs: number,
+  recordedAtMs: number,
+  nowAtMs: number,
 ): Promise<number> {
   if (list.length === 0) return 0;
   const origin = currentOrigin();
   const rows = list.map((record) => ({
     id: record.id,
     kind: record.kind,
-    atMs: Math.min(record.atMs, nowMs),
-    recordedMs,
+    atMs: Math.min(record.atMs, nowAtMs),
+    recordedAtMs,
     subject: subjectOf(record),
     actor: record.by ?? origin.actor,
     device: origin.device,
@@ -193,47 +193,47 @@ const remembered = new WeakMap<object, { key: string; value: Promise<Standing> }
  */
 export async function standingFor(
   db: Db,
-  nowMs: number,
+  nowAtMs: number,
   plantingIds: readonly string[],
   /** Where the last answer is remembered: a transaction's database is a new one each time. */
   by: Db = db,
 ): Promise<Standing> {
   const [last] = await db.select({ seq: max(records.seq) }).from(records);
   // no record counts later than it came: within a minute only a new one changes what stands
-  const key = JSON.stringify([last?.seq ?? 0, Math.floor(nowMs / 60_000), plantingIds]);
+  const key = JSON.stringify([last?.seq ?? 0, Math.floor(nowAtMs / 60_000), plantingIds]);
   const held = remembered.get(by);
   if (held?.key === key) return held.value;
-  const value = load(db, nowMs, plantingIds);
+  const value = load(db, nowAtMs, plantingIds);
   remembered.set(by, { key, value });
   value.catch(() => remembered.get(by)?.key === key && remembered.delete(by));
   return value;
 }
 
-async function load(db: Db, nowMs: number, plantingIds: readonly string[]): Promise<Standing> {
-  const stands = and(eq(records.void, false), lte(records.atMs, nowMs));
-  const recentMs = nowMs - RECENT_MS;
+async function load(db: Db, nowAtMs: number, plantingIds: readonly string[]): Promise<Standing> {
+  const stands = and(eq(records.void, false), lte(records.atMs, nowAtMs));
+  const recentAtMs = nowAtMs - RECENT_MS;
   const readings = await db
     .select()
     .from(records)
-    .where(and(stands, eq(records.kind, 'reading'), gt(records.atMs, nowMs - TEACHING_MS)))
+    .where(and(stands, eq(records.kind, 'reading'), gt(records.atMs, nowAtMs - TEACHING_MS)))
     .orderBy(desc(records.atMs))
     .limit(TEACHING);
-  const sinceMs = Math.min(recentMs, (readings.at(-1)?.atMs ?? nowMs) - BEFORE_MS);
+  const sinceAtMs = Math.min(recentAtMs, (readings.at(-1)?.atMs ?? nowAtMs) - BEFORE_MS);
   const spans = await db
     .select({ onId: coverSpans.onId, offId: coverSpans.offId })
     .from(coverSpans)
-    .where(or(isNull(coverSpans.toMs), gt(coverSpans.toMs, sinceMs)));
+    .where(or(isNull(coverSpans.toAtMs), gt(coverSpans.toAtMs, sinceAtMs)));
   const spanIds = spans.flatMap((s) => (s.offId === null ? [s.onId] : [s.onId, s.offId]));
   const recent = await db
     .select()
     .from(records)
-    .where(and(stands, gte(records.atMs, recentMs), notInArray(records.kind, ['retraction', 'brought'])));
+    .where(and(stands, gte(records.atMs, recentAtMs), notInArray(records.kind, ['retraction', 'brought'])));
   const lain = await byIds(db, spanIds);
   const vents = await db
     .select()
     .from(records)
-    .where(and(stands, eq(records.kind, 'vent'), gte(records.atMs, sinceMs)));
-  const before = await ventBefore(db, nowMs, sinceMs);
+    .where(and(stands, eq(records.kind, 'vent'), gte(records.atMs, sinceAtMs)));
+  const before = await ventBefore(db, nowAtMs, sinceAtMs);
   const none = plantingIds.length === 0;
   const harm = none
     ? []
@@ -251,7 +251,7 @@ async function load(db: Db, nowMs: number, plantingIds: readonly string[]): Prom
         .groupBy(records.subject);
   const all = new Map(
     [...readings, ...recent, ...lain, ...vents, ...before, ...harm]
-      .filter((r) => r.atMs <= nowMs)
+      .filter((r) => r.atMs <= nowAtMs)
       .map((r) => [r.id, r]),
   );
   return {
@@ -261,12 +261,12 @@ async function load(db: Db, nowMs: number, plantingIds: readonly string[]): Prom
 }
 
 /** How each structure stood open when the time that is looked at begins. */
-async function ventBefore(db: Db, nowMs: number, sinceMs: number): Promise<Row[]> {
+async function ventBefore(db: Db, nowAtMs: number, sinceAtMs: number): Promise<Row[]> {
   return db
     .selectDistinctOn([records.subject])
     .from(records)
     .where(
-      and(eq(records.void, false), eq(records.kind, 'vent'), lte(records.atMs, Math.min(nowMs, sinceMs))),
+      and(eq(records.void, false), eq(records.kind, 'vent'), lte(records.atMs, Math.min(nowAtMs, sinceAtMs))),
     )
     .orderBy(records.subject, desc(records.atMs), desc(records.seq));
 }

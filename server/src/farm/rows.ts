@@ -227,5 +227,5 @@ export function olderRow(table: string, row: Loose): Part[] {
   if (table === 'covers' && more) return parts(table, [coverRow({ ...flat, ...more } as Cover)]);
   if (table === 'plantings' && done)
     return [...parts(table, [flat]), ...parts('planting_steps', stepRows({ ...flat, done } as Planting))];
-  return [{ table, row: table === 'structures' ? namedNow(row) : row }];
+  return [{ table, row: namedNow(row) }];
 }

@@ -83,13 +83,13 @@ const NIGHTS_BACK = [1, 2];
 export async function scoredNights(
   db: Db,
   plantings: readonly Planting[],
-  nowMs: number,
+  nowAtMs: number,
   zone: string,
 ): Promise<Map<string, Scored[]>> {
   const rows = await db
     .select({ data: records.data, subject: records.subject })
     .from(records)
-    .where(and(eq(records.void, false), eq(records.kind, 'harm'), lte(records.atMs, nowMs)))
+    .where(and(eq(records.void, false), eq(records.kind, 'harm'), lte(records.atMs, nowAtMs)))
     .orderBy(asc(records.atMs));
   const out = new Map<string, Scored[]>();
   if (rows.length === 0) return out;
@@ -131,11 +131,11 @@ export async function learntCold(
   db: Db,
   plantings: readonly Planting[],
   own: readonly Cultivar[],
-  nowMs: number,
+  nowAtMs: number,
   zone: string,
 ): Promise<Map<string, ColdBelief>> {
   const out = new Map<string, ColdBelief>();
-  for (const [key, nights] of await scoredNights(db, plantings, nowMs, zone)) {
+  for (const [key, nights] of await scoredNights(db, plantings, nowAtMs, zone)) {
     const p = plantings.find((x) => seedKey(x) === key)!;
     const crop = withFigures(cropById(p.crop), typedFigures(own, p) ?? undefined);
     const belief = coldBelief(crop, nights);

@@ -11,10 +11,10 @@ export interface FarmState extends Lain {
 export function ofKind<K extends RecordKind>(
   list: readonly StoredRecord[],
   kind: K,
-): (RecordOf<K> & { seq: number; recordedMs: number })[] {
+): (RecordOf<K> & { seq: number; recordedAtMs: number })[] {
   return list.flatMap((r) =>
     r.record.kind === kind
-      ? [{ ...(r.record as Extract<FarmRecord, { kind: K }>), seq: r.seq, recordedMs: r.recordedMs }]
+      ? [{ ...(r.record as Extract<FarmRecord, { kind: K }>), seq: r.seq, recordedAtMs: r.recordedAtMs }]
       : [],
   );
 }

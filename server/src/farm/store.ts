@@ -77,7 +77,7 @@ export async function writeFarm(db: Db, settings: Farm): Promise<void> {
 }
 
 /** The farm as it stands; without its log where only that is asked for. */
-export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = db): Promise<FarmData> {
+export async function loadFarm(db: Db, nowAtMs: number, withLog = true, by: Db = db): Promise<FarmData> {
   // one after the other: within a transaction there is one connection
   const settings = await readFarm(db);
   await loadRecord(db, settings.climateRecord);
@@ -88,30 +88,30 @@ export async function loadFarm(db: Db, nowMs: number, withLog = true, by: Db = d
   const c = await db.select().from(covers).orderBy(covers.order, covers.name);
   const ids = p.map((x) => x.id);
   const standing = withLog
-    ? await standingFor(db, nowMs, ids, by)
+    ? await standingFor(db, nowAtMs, ids, by)
     : { records: [], harvestedKg: new Map<string, number>() };
   return {
     farm: settings,
     structures: s,
     beds: b.map(asBed),
-    plantings: withOwn(p, own, await learntCold(db, p, own, nowMs, settings.timeZone)),
+    plantings: withOwn(p, own, await learntCold(db, p, own, nowAtMs, settings.timeZone)),
     cultivars: own,
     covers: c.map(asCover),
     ...standing,
-    ...(withLog ? { pastLows: await readLows(db, localDate(nowMs, settings.timeZone)) } : {}),
+    ...(withLog ? { pastLows: await readLows(db, localDate(nowAtMs, settings.timeZone)) } : {}),
   };
 }
 
 export async function saveNight(
   db: Db,
   night: string,
-  issuedMs: number,
+  issuedAtMs: number,
   data: NightPrediction,
 ): Promise<void> {
   await db
     .insert(nights)
-    .values({ night, issuedMs, data })
-    .onConflictDoUpdate({ target: nights.night, set: { issuedMs, data } });
+    .values({ night, issuedAtMs, data })
+    .onConflictDoUpdate({ target: nights.night, set: { issuedAtMs, data } });
 }
 
 /** A winter and a spring: what stood through more is not asked about. */

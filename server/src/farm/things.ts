@@ -152,7 +152,7 @@ const ROOMS: { [W in What]: Room<Things[W]> } = {
 const plain = (x: unknown) => (x === null ? null : (JSON.parse(JSON.stringify(x)) as Fields));
 
 export interface At {
-  nowMs: number;
+  nowAtMs: number;
   /** When it happened, who did it and the id it has, where a device says so. */
   atMs?: number;
   id?: string;
@@ -174,7 +174,7 @@ export async function changeThing<W extends What>(
   if (isDeepStrictEqual(plain(before), plain(after))) return null;
   if (after === null) await room.remove(db, id);
   else await room.save(db, after);
-  const base = { id: at.id ?? randomUUID(), atMs: at.atMs ?? at.nowMs, ...(at.by ? { by: at.by } : {}) };
+  const base = { id: at.id ?? randomUUID(), atMs: at.atMs ?? at.nowAtMs, ...(at.by ? { by: at.by } : {}) };
   const record: FarmRecord =
     what === 'planting'
       ? {
@@ -193,7 +193,7 @@ export async function changeThing<W extends What>(
           before: plain(before),
           after: plain(after),
         };
-  await appendRecords(db, [record], Date.now(), at.nowMs);
+  await appendRecords(db, [record], Date.now(), at.nowAtMs);
   return base.id;
 }
 
@@ -227,8 +227,8 @@ export async function bringThings(
     if (c.after === null) await room.remove(db, c.targetId);
     else await room.save(db, room.check(c.after));
   }
-  const record: FarmRecord = { id: randomUUID(), atMs: at.nowMs, kind: 'brought', name, changes: done };
-  await appendRecords(db, [record], Date.now(), at.nowMs);
+  const record: FarmRecord = { id: randomUUID(), atMs: at.nowAtMs, kind: 'brought', name, changes: done };
+  await appendRecords(db, [record], Date.now(), at.nowAtMs);
   return record.id;
 }
 

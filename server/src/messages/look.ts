@@ -46,12 +46,12 @@ async function spotsOf(m: Moment, db: Db): Promise<Spot[]> {
   const rows = await db
     .select({
       id: temperatures.spot,
-      lastMs: sql<number>`max(${temperatures.atMs})`,
-      firstMs: sql<number>`min(${temperatures.atMs})`,
+      lastAtMs: sql<number>`max(${temperatures.atMs})`,
+      firstAtMs: sql<number>`min(${temperatures.atMs})`,
       n: sql<number>`count(*)::int`,
     })
     .from(temperatures)
-    .where(gte(temperatures.atMs, m.nowMs - 3 * DAY_MS))
+    .where(gte(temperatures.atMs, m.nowAtMs - 3 * DAY_MS))
     .groupBy(temperatures.spot);
   return rows.flatMap((r) => {
     const name = r.id === OUTSIDE ? 'outside' : m.data.structures.find((s) => s.id === r.id)?.name;
@@ -60,8 +60,8 @@ async function spotsOf(m: Moment, db: Db): Promise<Spot[]> {
       {
         id: r.id,
         name,
-        lastMs: Number(r.lastMs),
-        usualMs: (Number(r.lastMs) - Number(r.firstMs)) / (r.n - 1),
+        lastAtMs: Number(r.lastAtMs),
+        usualMs: (Number(r.lastAtMs) - Number(r.firstAtMs)) / (r.n - 1),
       },
     ];
   });
@@ -78,7 +78,7 @@ async function forecastTurned(
   const text = await readMeta(db, BASIS);
   const kept = text ? (JSON.parse(text) as Basis & { done: number }) : null;
   const done = m.state.standing.filter(
-    (r) => r.record.atMs >= plan.window.fromMs && r.record.kind !== 'reading',
+    (r) => r.record.atMs >= plan.window.fromAtMs && r.record.kind !== 'reading',
   ).length;
   const now = { night, lowC, done };
   const held = kept?.night === night && kept.done === done ? kept : now;
@@ -96,10 +96,10 @@ async function heatRows(m: Moment, db: Db): Promise<HeatRow[]> {
   const rows = await db
     .select()
     .from(temperatures)
-    .where(and(gte(temperatures.atMs, m.nowMs - FRESH_MS), lte(temperatures.atMs, m.nowMs)))
+    .where(and(gte(temperatures.atMs, m.nowAtMs - FRESH_MS), lte(temperatures.atMs, m.nowAtMs)))
     .orderBy(desc(temperatures.atMs));
   const { structures, beds, plantings, farm } = m.data;
-  const today = localDate(m.nowMs, farm.timeZone);
+  const today = localDate(m.nowAtMs, farm.timeZone);
   return structures.flatMap((s) => {
     const last = rows.find((r) => r.spot === s.id);
     const crops = beds
@@ -116,9 +116,9 @@ async function heatRows(m: Moment, db: Db): Promise<HeatRow[]> {
 async function warningsNow(ctx: Context, m: Moment): Promise<Warning[]> {
   const measured = [
     ...heatWarnings(await heatRows(m, ctx.db), m.style),
-    ...silentWarnings(await spotsOf(m, ctx.db), m.nowMs, m.style),
+    ...silentWarnings(await spotsOf(m, ctx.db), m.nowAtMs, m.style),
   ];
-  const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+  const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
   if (!plan) return measured;
   const always = [...measured, ...partedWarnings(plan, m.style)];
   if (plan.phase === 'morning') {
@@ -132,7 +132,7 @@ async function warningsNow(ctx: Context, m: Moment): Promise<Warning[]> {
       leftC: s.leftC.mid,
       next: s.steps[0] ?? null,
     }));
-    return [...hotWarnings(rows, localDate(m.nowMs, m.data.farm.timeZone), m.nowMs, m.style), ...always];
+    return [...hotWarnings(rows, localDate(m.nowAtMs, m.data.farm.timeZone), m.nowAtMs, m.style), ...always];
   }
   const { warning } = await forecastTurned(m, plan, ctx.db);
   return [...coldWarnings(plan, jobsOf(plan, m.style), m.style), ...(warning ? [warning] : []), ...always];
@@ -151,15 +151,15 @@ export async function lookOut(ctx: Context, sink: MessageSink): Promise<Message[
   if (!settings.on) return [];
   const sent: Message[] = [];
   for (const w of await warningsNow(ctx, m)) {
-    if (!mayGo(w, m.nowMs, m.data.farm.timeZone, settings)) continue;
+    if (!mayGo(w, m.nowAtMs, m.data.farm.timeZone, settings)) continue;
     // whoever has written its key sends it; what the sink does not take may be told again
     const fresh = await db
       .insert(messages)
-      .values({ ...w, atMs: m.nowMs })
+      .values({ ...w, atMs: m.nowAtMs })
       .onConflictDoNothing()
       .returning({ key: messages.key });
     if (fresh.length === 0) continue;
-    const message = told(w, m.nowMs);
+    const message = told(w, m.nowAtMs);
     try {
       await sink.send(message);
       sent.push(message);
@@ -168,34 +168,34 @@ export async function lookOut(ctx: Context, sink: MessageSink): Promise<Message[
       process.stderr.write(`message: ${(error as Error).message}\n`);
     }
   }
-  await db.delete(messages).where(lt(messages.atMs, m.nowMs - KEPT_MS));
+  await db.delete(messages).where(lt(messages.atMs, m.nowAtMs - KEPT_MS));
   return sent;
 }
 
 export async function messagesView(ctx: Context): Promise<MessagesView> {
-  const nowMs = ctx.options.clock.nowMs();
+  const nowAtMs = ctx.options.clock.nowAtMs();
   const rows = await ctx.db
     .select()
     .from(messages)
-    .where(gte(messages.atMs, nowMs - SHOWN_MS))
+    .where(gte(messages.atMs, nowAtMs - SHOWN_MS))
     .orderBy(desc(messages.atMs))
     .limit(50);
   // a clock that was set back has not seen what is to come
-  const past = rows.filter((r) => r.atMs <= nowMs);
-  return { nowMs, messages: past.map(({ atMs, ...w }) => told(w, atMs)) };
+  const past = rows.filter((r) => r.atMs <= nowAtMs);
+  return { nowAtMs, messages: past.map(({ atMs, ...w }) => told(w, atMs)) };
 }
 
 export function startLookout(ctx: Context, locks: Locks, sink: MessageSink): () => void {
-  const nowMs = () => ctx.options.clock.nowMs();
-  let lookedMs = -Infinity;
+  const nowAtMs = () => ctx.options.clock.nowAtMs();
+  let lookedAtMs = -Infinity;
   const look = async () => {
-    if (Math.abs(nowMs() - lookedMs) < EVERY_MS) return;
-    const atMs = nowMs();
+    if (Math.abs(nowAtMs() - lookedAtMs) < EVERY_MS) return;
+    const atMs = nowAtMs();
     await alone(locks, 'messages', () => lookOut(ctx, sink));
     // of a night that was still being worked out most is not known yet: look again soon
     const m = await ctx.moment();
-    const { progress } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-    if (progress.state !== 'computing') lookedMs = atMs;
+    const { progress } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
+    if (progress.state !== 'computing') lookedAtMs = atMs;
   };
   const timer = setInterval(
     () => void look().catch((e: Error) => process.stderr.write(`messages: ${e.message}\n`)),

@@ -10,7 +10,7 @@ import {
   AS_IS,
   jobsOf,
   nightAt,
-  reachMs,
+  reachAtMs,
   severalNights,
   sheetsShort,
   type NightPlan,
@@ -20,7 +20,7 @@ import {
 } from '@fogata/core/planning';
 import { setMaxListeners } from 'node:events';
 import type { Moment } from '../context';
-import { isForecast, needMs } from '../sources/farmWeather';
+import { isForecast, needAtMs } from '../sources/farmWeather';
 import { placeRow } from './glyph';
 import type { Planner } from './planner';
 import { stateKey } from './stateKey';
@@ -37,19 +37,19 @@ interface Work {
 }
 
 /** Nights that end before a forecast does. */
-export function nightsWithin(nowMs: number, untilMs: number, farm: FarmSite): number {
-  const first = nightAt(nowMs, farm).window.night;
+export function nightsWithin(nowAtMs: number, untilAtMs: number, farm: FarmSite): number {
+  const first = nightAt(nowAtMs, farm).window.night;
   let n = 0;
-  while (n < MOST_NIGHTS && needMs(nightWindow(addDays(first, n), farm), nowMs) <= untilMs) n += 1;
+  while (n < MOST_NIGHTS && needAtMs(nightWindow(addDays(first, n), farm), nowAtMs) <= untilAtMs) n += 1;
   return n;
 }
 
 function outside(plan: NightPlan): Range {
-  const from = Math.max(plan.nowMs, plan.window.fromMs);
+  const from = Math.max(plan.nowAtMs, plan.window.fromAtMs);
   const lows = plan.members.map((m) =>
     m.reduce((low, e) => {
       const ms = Date.parse(e.time);
-      return ms >= from - HOUR_MS && ms <= plan.window.toMs ? Math.min(low, e.airC) : low;
+      return ms >= from - HOUR_MS && ms <= plan.window.toAtMs ? Math.min(low, e.airC) : low;
     }, Infinity),
   );
   return bandOf(lows, 0);
@@ -120,10 +120,10 @@ export class Ahead {
 
   async view(m: Moment): Promise<AheadView> {
     const { farm } = m.data;
-    const at = nightAt(m.nowMs, farm);
+    const at = nightAt(m.nowAtMs, farm);
     const base: AheadView = {
-      nowMs: m.nowMs,
-      untilMs: null,
+      nowAtMs: m.nowAtMs,
+      untilAtMs: null,
       lack: null,
       nights: [],
       together: null,
@@ -131,20 +131,20 @@ export class Ahead {
       progress: { state: 'empty', done: 0, of: 0 },
     };
     if (!anythingStands(m.data, at.today)) return base;
-    const tonight = m.weather.coming(at.window, at.hourMs, at.endMs);
+    const tonight = m.weather.coming(at.window, at.hourAtMs, at.endAtMs);
     if (!isForecast(tonight)) return { ...base, lack: tonight };
-    const of = Math.max(1, nightsWithin(m.nowMs, tonight.untilMs, farm));
-    const now = await this.planner.ask(m.data, m.weather, m.nowMs);
+    const of = Math.max(1, nightsWithin(m.nowAtMs, tonight.untilAtMs, farm));
+    const now = await this.planner.ask(m.data, m.weather, m.nowAtMs);
     // tonight comes first: what is to come begins from it
-    if (!now.plan) return { ...base, untilMs: tonight.untilMs, progress: { ...now.progress, of } };
-    const key = stateKey(m.data, m.weather.key, m.nowMs);
+    if (!now.plan) return { ...base, untilAtMs: tonight.untilAtMs, progress: { ...now.progress, of } };
+    const key = stateKey(m.data, m.weather.key, m.nowAtMs);
     if (this.work?.key !== key) await this.begin(key, of, m, now.plan);
     const { nights, progress, together } = this.work!;
     const later = nights.filter((n) => n.plan.window.night !== now.plan!.window.night);
     const first = nights.find((n) => n.plan.window.night === now.plan!.window.night);
     return {
       ...base,
-      untilMs: tonight.untilMs,
+      untilAtMs: tonight.untilAtMs,
       nights: [
         nightRow(now.plan, jobsOf(now.plan, m.style), first?.lifts ?? null, first?.leftOn),
         ...later.map((n) => nightRow(n.plan, n.jobs, n.lifts, n.leftOn)),
@@ -179,15 +179,15 @@ export class Ahead {
     };
     this.work = work;
     const { farm } = m.data;
-    const at = nightAt(m.nowMs, farm);
-    const past = await m.weather.past(at.pastMs, m.nowMs);
-    const coming = m.weather.coming(at.window, at.hourMs, reachMs(m.nowMs, of, farm));
+    const at = nightAt(m.nowAtMs, farm);
+    const past = await m.weather.past(at.pastAtMs, m.nowAtMs);
+    const coming = m.weather.coming(at.window, at.hourAtMs, reachAtMs(m.nowAtMs, of, farm));
     if (!isForecast(coming)) return;
     void severalNights(
       {
         data: m.data,
         state: m.state,
-        nowMs: m.nowMs,
+        nowAtMs: m.nowAtMs,
         history: past.hours,
         members: coming.members,
         nights: of,

@@ -73,9 +73,9 @@ interface Made {
   data: FarmData;
 }
 
-function made(body: AskBody, own: Farm, empty: boolean, nowMs: number): Made {
+function made(body: AskBody, own: Farm, empty: boolean, nowAtMs: number): Made {
   const farm = farmOf(body, own, empty);
-  const today = localDate(nowMs, farm.timeZone);
+  const today = localDate(nowAtMs, farm.timeZone);
   const asked = askedFarm(body, body.id, today);
   const { structure, bed, covers, planting } = asked;
   // the same bed under the open sky, to say what the structure is worth
@@ -92,10 +92,10 @@ function made(body: AskBody, own: Farm, empty: boolean, nowMs: number): Made {
       beds: [bed, ...(stands ? [{ ...open.bed, order: 1 }] : [])],
       plantings: [planting, ...(stands ? [open.planting] : [])],
       covers: [...covers, ...spareSheets(body, asked)],
-      records: layingOf(body.id, bed, covers, nowMs).map((record, seq) => ({
+      records: layingOf(body.id, bed, covers, nowAtMs).map((record, seq) => ({
         record,
         seq,
-        recordedMs: nowMs,
+        recordedAtMs: nowAtMs,
       })),
       harvestedKg: new Map(),
     },
@@ -168,14 +168,14 @@ function oneLess(plan: NightPlan, b: PlannedBed): AskOther | null {
 function dayOf(plan: NightPlan, b: PlannedBed): AskView['day'] {
   const inner = asIsOutcome(b).layersC.at(-1);
   if (!inner) return null;
-  const from = plan.window.sunriseAtMs ?? plan.nowMs;
+  const from = plan.window.sunriseAtMs ?? plan.nowAtMs;
   let at = -1;
-  b.outcome.timesMs.forEach((ms, i) => {
+  b.outcome.timesAtMs.forEach((ms, i) => {
     if (ms >= from && Number.isFinite(inner.mid[i]!) && (at < 0 || inner.mid[i]! > inner.mid[at]!)) at = i;
   });
   if (at < 0) return null;
   const airC = inner.mid[at]!;
-  return { airC, atMs: b.outcome.timesMs[at]!, tooHot: airC > HOT_C };
+  return { airC, atMs: b.outcome.timesAtMs[at]!, tooHot: airC > HOT_C };
 }
 
 /** "Three in ten such nights harm it." */
@@ -213,14 +213,14 @@ export async function answerAsk(
   own: Farm,
   empty: boolean,
   pool: NightPool,
-  nowMs: number,
+  nowAtMs: number,
   style: Style,
   members = 20,
 ): Promise<AskView> {
   const farm = farmOf(body, own, empty);
-  const issue = typedIssue(body.typed, farm, nowMs, body.id);
+  const issue = typedIssue(body.typed, farm, nowAtMs, body.id);
   // asked in the morning of the night to come, it is looked at as it stands when that night's day begins
-  const askedAtMs = Math.max(nowMs, nightOf(body.typed.lowAtMs, farm).fromMs);
+  const askedAtMs = Math.max(nowAtMs, nightOf(body.typed.lowAtMs, farm).fromAtMs);
   const m = made(body, own, empty, askedAtMs);
   const weather = await farmWeather(
     toldOnly({ ...issue, doubt: issue.doubt ?? 1 }),
@@ -270,8 +270,14 @@ export async function answerAsk(
 }
 
 /** Keeps what was asked as the first bed; the id of the log's one entry of it. */
-export function keepAsked(db: Db, body: AskBody, own: Farm, empty: boolean, nowMs: number): Promise<string> {
-  const m = made(body, own, empty, nowMs);
+export function keepAsked(
+  db: Db,
+  body: AskBody,
+  own: Farm,
+  empty: boolean,
+  nowAtMs: number,
+): Promise<string> {
+  const m = made(body, own, empty, nowAtMs);
   const planting = m.data.plantings[0]!;
   const added = (what: Change['what'], thing: object & { id: string }): Change => ({
     what,
@@ -289,9 +295,9 @@ export function keepAsked(db: Db, body: AskBody, own: Farm, empty: boolean, nowM
     added('planting', planting),
   ];
   return writing(db, async (tx) => {
-    const recordId = await bringThings(tx, 'what was asked', changes, { nowMs });
-    await appendRecords(tx, layingOf(body.id, m.bed, m.covers, nowMs), Date.now(), nowMs);
-    await takeIssue(tx, typedIssue(body.typed, m.farm, nowMs, body.id), nowMs);
+    const recordId = await bringThings(tx, 'what was asked', changes, { nowAtMs });
+    await appendRecords(tx, layingOf(body.id, m.bed, m.covers, nowAtMs), Date.now(), nowAtMs);
+    await takeIssue(tx, typedIssue(body.typed, m.farm, nowAtMs, body.id), nowAtMs);
     return recordId ?? randomUUID();
   });
 }

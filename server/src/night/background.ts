@@ -5,10 +5,10 @@ import type { FarmWeather } from '../sources/farmWeather';
 
 export async function backgroundOf(
   weather: Pick<FarmWeather, 'past'>,
-  nowMs: number,
+  nowAtMs: number,
   site: FarmSite,
 ): Promise<Background> {
-  const record = await weather.past(nowMs - 62 * 24 * HOUR_MS, nowMs);
+  const record = await weather.past(nowAtMs - 62 * 24 * HOUR_MS, nowAtMs);
   const means = dailyMeans(record.hours, site.timeZone);
   const all = [...means.values()];
   return { means, deepC: deepGroundC(site, all.reduce((s, c) => s + c, 0) / Math.max(1, all.length)) };

@@ -23,22 +23,22 @@ function entry(e: WeatherEntry): WeatherEntry {
 type Spans = { from: string; to: string }[];
 
 /** Every sheet with the times it is on: as it was up to now, and from now on as the plan has it. A double one stands twice. */
-function sheetsOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], endMs: number) {
+function sheetsOf(plan: NightPlan, b: PlannedBed, planned: readonly Cover[], endAtMs: number) {
   const sheets: { cover: Cover; on: Spans }[] = [];
   const left = [...planned];
   const onAtMs = layAtMs(plan, b);
   for (const span of plan.state.spans.get(b.bed.id) ?? []) {
     const cover = sheetOf(span, plan.data.covers);
     if (!cover) continue;
-    const at = span.toMs > plan.nowMs ? left.indexOf(cover) : -1;
+    const at = span.toAtMs > plan.nowAtMs ? left.indexOf(cover) : -1;
     if (at >= 0) left.splice(at, 1);
-    const toMs = at >= 0 ? endMs : Math.min(span.toMs, Math.max(plan.nowMs, plan.closeAtMs));
-    if (toMs > span.fromMs) sheets.push({ cover, on: [{ from: iso(span.fromMs), to: iso(toMs) }] });
+    const toAtMs = at >= 0 ? endAtMs : Math.min(span.toAtMs, Math.max(plan.nowAtMs, plan.closeAtMs));
+    if (toAtMs > span.fromAtMs) sheets.push({ cover, on: [{ from: iso(span.fromAtMs), to: iso(toAtMs) }] });
   }
   // what goes on now may be a sheet that lay there on a night before: one layer with two times
   for (const cover of left) {
     const lain = sheets.find((x) => x.cover === cover && Date.parse(x.on.at(-1)!.to) <= onAtMs);
-    const span = { from: iso(onAtMs), to: iso(endMs) };
+    const span = { from: iso(onAtMs), to: iso(endAtMs) };
     if (lain) lain.on.push(span);
     else sheets.push({ cover, on: [span] });
   }
@@ -61,16 +61,16 @@ function merged(sheets: { cover: Cover; on: Spans }[]) {
  * case is one bed: of a house's other beds it knows nothing, so that its figures may be some tenths off the screen's.
  */
 export function caseOf(plan: NightPlan, b: PlannedBed): SimulationCase {
-  const startMs = Date.parse(plan.centre[0]!.time);
-  const history = plan.history.filter((e) => Date.parse(e.time) < startMs);
+  const startAtMs = Date.parse(plan.centre[0]!.time);
+  const history = plan.history.filter((e) => Date.parse(e.time) < startAtMs);
   const weather = [...history, ...plan.centre].map(entry);
   const planned = b.options.find((o) => o.key === b.chosen)?.covers ?? b.on;
-  const endMs = Date.parse(weather.at(-1)!.time) + HOUR_MS;
-  const sheets = merged(sheetsOf(plan, b, planned, endMs));
+  const endAtMs = Date.parse(weather.at(-1)!.time) + HOUR_MS;
+  const sheets = merged(sheetsOf(plan, b, planned, endAtMs));
   const steps = plan.state.ventSteps.get(b.structure.id) ?? [];
   const open = steps.map((s) => ({ from: iso(s.atMs), fraction: s.fraction }));
   if ((steps.at(-1)?.fraction ?? 0) > 0 && plan.phase !== 'morning')
-    open.push({ from: iso(Math.max(plan.nowMs, plan.closeAtMs)), fraction: 0 });
+    open.push({ from: iso(Math.max(plan.nowAtMs, plan.closeAtMs)), fraction: 0 });
   const { ground, stack, mass, heat, crop } = bedSpec(
     b.structure,
     b.bed,

@@ -152,8 +152,8 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   const { past } = b.outcome;
   const since = sundownAtMs(plan) - HOUR_MS;
   const shows = plan.phase !== 'closing' && nightKnown(plan);
-  const from = shows ? past.timesMs.findIndex((t) => t >= since) : past.timesMs.length;
-  const before = from < 0 ? [] : past.timesMs.slice(from, -1);
+  const from = shows ? past.timesAtMs.findIndex((t) => t >= since) : past.timesAtMs.length;
+  const before = from < 0 ? [] : past.timesAtMs.slice(from, -1);
   const at = (list: readonly number[]) => list.slice(list.length - 1 - before.length, -1);
   const band = (was: readonly number[], x: Band): Band => ({
     low: [...at(was), ...x.low],
@@ -163,7 +163,7 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   return {
     bedId: b.bed.id,
     name: b.bed.name,
-    timesMs: [...before, ...b.outcome.timesMs],
+    timesAtMs: [...before, ...b.outcome.timesAtMs],
     outsideC: band(past.outsideC, b.outcome.outsideC),
     leafC: band(past.leafC, o.leafC),
     layers: o.layersC.map((air, i) => {

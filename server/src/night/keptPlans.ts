@@ -49,24 +49,24 @@ export function keptIn(db: Db): KeptPlans {
         .select({ plan: keptPlans.plan })
         .from(keptPlans)
         .where(eq(keptPlans.night, night))
-        .orderBy(desc(keptPlans.madeMs))
+        .orderBy(desc(keptPlans.madeAtMs))
         .limit(3);
       const plan = rows.map((r) => unpack(r.plan)).find((p) => p && p.phase !== 'morning');
       return new Map(plan?.beds.map((b) => [b.bed.id, b.chosen]));
     },
     keep: async (key, plan) => {
-      const madeMs = Date.now();
+      const madeAtMs = Date.now();
       const n = plan.beds.length;
-      const row = { key, night: plan.window.night, madeMs, done: n, of: n, plan: pack(plan) };
+      const row = { key, night: plan.window.night, madeAtMs, done: n, of: n, plan: pack(plan) };
       await db.insert(keptPlans).values(row).onConflictDoUpdate({ target: keptPlans.key, set: row });
       const newest = await db
         .select({ key: keptPlans.key })
         .from(keptPlans)
-        .orderBy(desc(keptPlans.madeMs))
+        .orderBy(desc(keptPlans.madeAtMs))
         .limit(MOST);
       await db.delete(keptPlans).where(
         or(
-          lt(keptPlans.madeMs, madeMs - DAYS_MS),
+          lt(keptPlans.madeAtMs, madeAtMs - DAYS_MS),
           notInArray(
             keptPlans.key,
             newest.map((r) => r.key),
@@ -75,7 +75,7 @@ export function keptIn(db: Db): KeptPlans {
       );
     },
     setProgress: async (key, night, done, of) => {
-      const row = { key, night, madeMs: Date.now(), done, of, plan: null };
+      const row = { key, night, madeAtMs: Date.now(), done, of, plan: null };
       await db.insert(keptPlans).values(row).onConflictDoUpdate({ target: keptPlans.key, set: { done, of } });
     },
     progress: async (key) => {

@@ -35,8 +35,8 @@ const WEATHER_DOUBT_K = 3;
 const APART_MS = 3 * 24 * HOUR_MS;
 
 export interface ReadNight {
-  fromMs: number;
-  toMs: number;
+  fromAtMs: number;
+  toAtMs: number;
   measuredC: number;
   /** Doubt about the weather of that night, K: 0 where it was measured. */
   doubtK: number;
@@ -58,7 +58,7 @@ export function learnFrom(task: LearnTask): Belief {
       return found;
     };
     return read.flatMap((n) => {
-      const minimum = (c: Calibration) => minMaxBetween(airUnder(c), n.fromMs, n.toMs)?.minC ?? NaN;
+      const minimum = (c: Calibration) => minMaxBetween(airUnder(c), n.fromAtMs, n.toAtMs)?.minC ?? NaN;
       const night = { ...nightFor(BOOK_BELIEF, n.measuredC, minimum), doubtK: n.doubtK };
       return Number.isNaN(night.modelC) ? [] : [night];
     });
@@ -90,39 +90,39 @@ export async function learnTasks(
     const nights = [...byNight.values()]
       .map((r) => {
         const window = nightWindow(r.night, data.farm);
-        const toMs = Math.min(window.toMs, r.atMs);
-        return { night: r.night, fromMs: window.fromMs, toMs, measuredC: r.minC! };
+        const toAtMs = Math.min(window.toAtMs, r.atMs);
+        return { night: r.night, fromAtMs: window.fromAtMs, toAtMs, measuredC: r.minC! };
       })
-      .sort((a, b) => a.fromMs - b.fromMs)
+      .sort((a, b) => a.fromAtMs - b.fromAtMs)
       .slice(-NIGHTS);
     const stretches: (typeof nights)[] = [];
     for (const n of nights) {
       const last = stretches.at(-1);
-      if (last && n.fromMs - last.at(-1)!.toMs < APART_MS) last.push(n);
+      if (last && n.fromAtMs - last.at(-1)!.toAtMs < APART_MS) last.push(n);
       else stretches.push([n]);
     }
     const runs: LearnTask['runs'] = [];
     for (const list of stretches) {
       const last = list.at(-1)!;
-      const { deepC } = await groundAt(nightWindow(last.night, data.farm).toMs);
+      const { deepC } = await groundAt(nightWindow(last.night, data.farm).toAtMs);
       const spot = await spotOf(
         data,
         state,
         structure,
         weather,
-        list[0]!.fromMs,
-        last.toMs,
+        list[0]!.fromAtMs,
+        last.toAtMs,
         deepC,
         last.night,
       );
       if (!spot) continue;
       const { worth, ...own } = spot;
-      const read = list.flatMap(({ fromMs, toMs, measuredC }): ReadNight[] => {
-        const at = (ms: number) => Math.round((ms - list[0]!.fromMs) / HOUR_MS);
-        const of = worth.slice(at(fromMs), at(toMs) + 1);
+      const read = list.flatMap(({ fromAtMs, toAtMs, measuredC }): ReadNight[] => {
+        const at = (ms: number) => Math.round((ms - list[0]!.fromAtMs) / HOUR_MS);
+        const of = worth.slice(at(fromAtMs), at(toAtMs) + 1);
         // a night of which nobody knows the weather teaches nothing about the house
         if (shareOf(of, 'guessed') > 0.1) return [];
-        return [{ fromMs, toMs, measuredC, doubtK: WEATHER_DOUBT_K * doubtK(of) }];
+        return [{ fromAtMs, toAtMs, measuredC, doubtK: WEATHER_DOUBT_K * doubtK(of) }];
       });
       if (read.length > 0) runs.push({ spot: own, nights: read });
     }

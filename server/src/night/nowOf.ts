@@ -11,13 +11,13 @@ import { stormView } from './storm';
 
 export async function nowOf(ctx: Context): Promise<NowView> {
   const m = await ctx.moment();
-  const { progress, plan, partial, first } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+  const { progress, plan, partial, first } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
   const kept = await findNight(ctx.db, m.clock.window.night);
   const rounds =
     m.clock.phase === 'morning'
       ? await roundOf(await ctx.spotInputs(m, m.clock.window.night, false), kept?.data ?? null)
       : [];
-  const coming = m.weather.coming(m.clock.window, m.nowMs, m.nowMs);
+  const coming = m.weather.coming(m.clock.window, m.nowAtMs, m.nowAtMs);
   const parted = isForecast(coming) ? coming.parted : null;
   const view = nowView(m.clock, progress, plan ?? first, rounds, m.style, partial, parted);
   const acts = [
@@ -28,7 +28,7 @@ export async function nowOf(ctx: Context): Promise<NowView> {
     ...view,
     who: await actorsOf(ctx.db, acts),
     leftOn: m.clock.phase === 'morning' ? ctx.ahead.leftOn(m.clock.window.night) : [],
-    standing: standingOf(m.state, m.clock.window.fromMs, m.clock.window.night),
-    storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowMs, m.style),
+    standing: standingOf(m.state, m.clock.window.fromAtMs, m.clock.window.night),
+    storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowAtMs, m.style),
   };
 }

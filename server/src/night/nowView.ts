@@ -45,7 +45,7 @@ export interface NightWeather {
 /** Lowest outside from now to noon, with the sky in the six hours before it. */
 export function nightWeather(plan: NightPlan): NightWeather {
   const { members } = plan;
-  const inNight = (ms: number) => ms >= plan.nowMs - HOUR_MS && ms <= plan.window.toMs;
+  const inNight = (ms: number) => ms >= plan.nowAtMs - HOUR_MS && ms <= plan.window.toAtMs;
   const lows = members.map((m) =>
     Math.min(...m.filter((e) => inNight(Date.parse(e.time))).map((e) => e.airC)),
   );
@@ -72,14 +72,16 @@ function cautionsOf(plan: NightPlan, weather: NightWeather): string[] {
   const out: string[] = [];
   if (plan.centre.some((e) => e.windMs > 9))
     out.push('Wind: weight or lash every cover before dark, and keep lids and glass from flying.');
-  if (plan.centre.some((e) => (e.snowMm ?? 0) > 0 && Date.parse(e.time) > plan.nowMs)) {
+  if (plan.centre.some((e) => (e.snowMm ?? 0) > 0 && Date.parse(e.time) > plan.nowAtMs)) {
     out.push(
       'Snow is forecast. Only the maker’s rating says what a structure holds; do not go in under a loaded roof.',
     );
   }
   const hot = plan.beds.some((b) => {
     const o = asIsOutcome(b);
-    return o.layersC.some((layer) => layer.mid.some((c, i) => c > 28 && b.outcome.timesMs[i]! > plan.nowMs));
+    return o.layersC.some((layer) =>
+      layer.mid.some((c, i) => c > 28 && b.outcome.timesAtMs[i]! > plan.nowAtMs),
+    );
   });
   if (hot)
     out.push(
@@ -137,9 +139,9 @@ function staying(plan: NightPlan, style: Style): string[] {
 
 /** Hours of this night, up to now, in which the model has the bed's leaves below freezing. */
 function frozenHours(b: PlannedBed, plan: NightPlan): number {
-  const { timesMs, leafC } = b.outcome.past;
+  const { timesAtMs, leafC } = b.outcome.past;
   if (lowSoFar(plan, b) === null) return 0;
-  return timesMs.filter((t, i) => t >= plan.window.fromMs && t < plan.nowMs && leafC[i]! < 0).length;
+  return timesAtMs.filter((t, i) => t >= plan.window.fromAtMs && t < plan.nowAtMs && leafC[i]! < 0).length;
 }
 
 /** The night's lowest outside, as it was; null where nobody knows it. */
@@ -169,14 +171,14 @@ function sentenceOf(plan: NightPlan, w: NightWeather, style: Style): Segment[] {
         coversOn: covered,
         known: nightKnown(plan),
         lowC: lowOutside(plan),
-        nowMs: plan.nowMs,
+        nowAtMs: plan.nowAtMs,
       },
       style,
     );
   }
   if (plan.phase === 'night') {
     const rows = plan.beds.map((b) => placeRow(plan, b)).sort((a, b) => a.marginK - b.marginK);
-    const now = plan.centre.find((e) => Date.parse(e.time) >= plan.nowMs - HOUR_MS)!;
+    const now = plan.centre.find((e) => Date.parse(e.time) >= plan.nowAtMs - HOUR_MS)!;
     const first = rows[0];
     return nightSentence(
       {
@@ -237,15 +239,15 @@ function lackSentence(lack: Lack, clock: ClockView, style: Style): Segment[] {
   if (lack.why === 'late' && clock.phase === 'morning')
     return [
       {
-        text: `No forecast says anything of this morning; tonight’s begins ${clockText(lack.fromMs, style)}.`,
+        text: `No forecast says anything of this morning; tonight’s begins ${clockText(lack.fromAtMs, style)}.`,
         tone: 'plain',
       },
     ];
   const name = lack.source === 'typed' ? 'The forecast that was typed' : `The forecast “${lack.name}”`;
   const words = {
-    past: `${name} ended ${when(lack.toMs)}. `,
-    short: `${name} ends ${when(lack.toMs)}, before the night does. `,
-    late: `${name} begins only ${when(lack.fromMs)}. `,
+    past: `${name} ended ${when(lack.toAtMs)}. `,
+    short: `${name} ends ${when(lack.toAtMs)}, before the night does. `,
+    late: `${name} begins only ${when(lack.fromAtMs)}. `,
   }[lack.why];
   return [{ text: words, tone: 'plain' }, ask];
 }
@@ -302,7 +304,7 @@ export function nowView(
     evidence: evidenceOf(plan, w, style),
     night: {
       ...w,
-      issuedMs: plan.issuedMs,
+      issuedAtMs: plan.issuedAtMs,
       name: plan.forecastName,
       source: plan.source,
       doubt: doubtWords(plan, style),

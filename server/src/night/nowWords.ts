@@ -57,7 +57,7 @@ export function evidenceOf(plan: NightPlan, w: NightWeather, style: Style): stri
   }
   if (plan.leavesAtMs !== undefined)
     parts.push(`Nobody is here from ${clockText(plan.leavesAtMs, style)}: all of it before then.`);
-  if (plan.window.sunsetAtMs && plan.nowMs < plan.window.sunsetAtMs)
+  if (plan.window.sunsetAtMs && plan.nowAtMs < plan.window.sunsetAtMs)
     parts.push(`Sun down ${clockText(plan.window.sunsetAtMs, style)}.`);
   const money = toMoney(plan);
   const words = lossWords(plan);

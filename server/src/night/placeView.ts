@@ -114,8 +114,8 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
   return {
     opening: shut ? 0 : opening,
     openNow: opening,
-    shutAtMs: Math.max(i.plan.closeAtMs, i.plan.nowMs),
-    coverFromMs: layAtMs(i.plan, b),
+    shutAtMs: Math.max(i.plan.closeAtMs, i.plan.nowAtMs),
+    coverFromAtMs: layAtMs(i.plan, b),
     middleK: here ? medianOf(here.minLeafC) - here.minLeafC[0]! : 0,
     awayTo: away?.name ?? null,
     ...othersOf(i.plan, b),
@@ -188,23 +188,23 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
         spec: layer,
       };
     }),
-    countFromMs: i.clock.nowMs,
+    countFromAtMs: i.clock.nowAtMs,
     calibration: inZone((i.plan.beliefs.get(structure.id) ?? BOOK_BELIEF).mean, bed),
   };
 }
 
 /** When covers would come off tomorrow and go on again: after the thaw and the first hour of sun, an hour before sunset. */
-function dayOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'nightToMs' | 'dayFromMs' | 'dayToMs'> {
+function dayOf(plan: NightPlan, b: PlannedBed): Pick<WhatIf, 'nightToAtMs' | 'dayFromAtMs' | 'dayToAtMs'> {
   const { window, data } = plan;
   const thaw = chosenOutcome(b)
     .thawAtMs.filter((t): t is number => t !== null && t !== Infinity)
     .sort((x, y) => x - y);
-  const rise = window.sunriseAtMs ?? window.toMs - 3 * HOUR_MS;
-  const set = sunTimes(window.toMs, data.farm.latitude, data.farm.longitude)?.setAtMs;
+  const rise = window.sunriseAtMs ?? window.toAtMs - 3 * HOUR_MS;
+  const set = sunTimes(window.toAtMs, data.farm.latitude, data.farm.longitude)?.setAtMs;
   return {
-    nightToMs: window.toMs,
-    dayFromMs: Math.max(rise + HOUR_MS, thaw[Math.floor(thaw.length / 2)] ?? 0, plan.nowMs),
-    dayToMs: (set ?? window.toMs + 4 * HOUR_MS) - HOUR_MS,
+    nightToAtMs: window.toAtMs,
+    dayFromAtMs: Math.max(rise + HOUR_MS, thaw[Math.floor(thaw.length / 2)] ?? 0, plan.nowAtMs),
+    dayToAtMs: (set ?? window.toAtMs + 4 * HOUR_MS) - HOUR_MS,
   };
 }
 
@@ -258,7 +258,7 @@ export function plantingViews(
     date?: string;
   },
 ) {
-  const now = localDate(i.clock.nowMs, i.data.farm.timeZone);
+  const now = localDate(i.clock.nowAtMs, i.data.farm.timeZone);
   const today = i.date ?? now;
   const b = today === now ? i.plan?.beds.find((x) => x.bed.id === i.bed.id) : undefined;
   return standingIn(i.bed.id, i.data.plantings, today).map((p) => {
@@ -325,7 +325,7 @@ export function placeView(i: PlaceInputs): PlaceView {
     whatIf: whatIfOf(i),
     learnt: learntOf(i),
     cautions: cautionsFor(i),
-    standing: standingOf(i.state, i.clock.window.fromMs, i.clock.window.night),
+    standing: standingOf(i.state, i.clock.window.fromAtMs, i.clock.window.night),
   };
 }
 

@@ -80,34 +80,34 @@ export class Planner {
     this.locks = deps.locks ?? ownLocks();
   }
 
-  async backgroundFor(data: FarmData, weather: FarmWeather, nowMs: number): Promise<Background> {
+  async backgroundFor(data: FarmData, weather: FarmWeather, nowAtMs: number): Promise<Background> {
     const key = JSON.stringify([
       weather.key,
-      localDate(nowMs, data.farm.timeZone),
+      localDate(nowAtMs, data.farm.timeZone),
       data.farm.latitude,
       data.farm.longitude,
       data.farm.elevationM,
       data.farm.timeZone,
     ]);
     if (this.background?.key !== key)
-      this.background = { key, value: backgroundOf(weather, nowMs, data.farm) };
+      this.background = { key, value: backgroundOf(weather, nowAtMs, data.farm) };
     return this.background.value;
   }
 
   /** The plan for this state of the farm: at once where it is there or kept, else how far it is. Never waits for one. */
-  async ask(data: FarmData, weather: FarmWeather, nowMs: number): Promise<Asked> {
-    const job = this.jobFor(data, weather, nowMs);
+  async ask(data: FarmData, weather: FarmWeather, nowAtMs: number): Promise<Asked> {
+    const job = this.jobFor(data, weather, nowAtMs);
     await job.looked;
     return { progress: job.progress, plan: job.plan, partial: job.partial, first: job.first };
   }
 
-  private jobFor(data: FarmData, weather: FarmWeather, nowMs: number): Job {
-    const { night } = nightOf(nowMs, data.farm);
-    const key = `${this.deps.version ?? ''}${stateKey(data, weather.key, nowMs)}`;
+  private jobFor(data: FarmData, weather: FarmWeather, nowAtMs: number): Job {
+    const { night } = nightOf(nowAtMs, data.farm);
+    const key = `${this.deps.version ?? ''}${stateKey(data, weather.key, nowAtMs)}`;
     const held = this.jobs.get(night);
     this.jobs.delete(night);
     if (held && held.key !== key) held.abort.abort();
-    const job = held?.key === key ? held : this.start(key, data, weather, nowMs);
+    const job = held?.key === key ? held : this.start(key, data, weather, nowAtMs);
     this.jobs.set(night, job);
     const oldest = this.jobs.keys().next().value;
     if (this.jobs.size > NIGHTS_AT_ONCE && oldest !== undefined) {
@@ -123,14 +123,14 @@ export class Planner {
   }
 
   /** As `ask`, but waits. */
-  async wait(data: FarmData, weather: FarmWeather, nowMs: number): Promise<NightPlan | null> {
-    const job = this.jobFor(data, weather, nowMs);
+  async wait(data: FarmData, weather: FarmWeather, nowAtMs: number): Promise<NightPlan | null> {
+    const job = this.jobFor(data, weather, nowAtMs);
     await job.promise;
     if (job.progress.state === 'failed') throw new Error(job.progress.message);
     return job.plan;
   }
 
-  private start(key: string, data: FarmData, weather: FarmWeather, nowMs: number): Job {
+  private start(key: string, data: FarmData, weather: FarmWeather, nowAtMs: number): Job {
     const abort = new AbortController();
     // one listener a task in the queue
     setMaxListeners(0, abort.signal);
@@ -146,7 +146,7 @@ export class Planner {
       looked: new Promise((done) => (looked = done)),
       promise: Promise.resolve(),
     };
-    job.promise = this.compute(job, data, weather, nowMs, looked)
+    job.promise = this.compute(job, data, weather, nowAtMs, looked)
       .catch((error: unknown) => {
         if (abort.signal.aborted) return;
         progress.state = 'failed';
@@ -190,16 +190,16 @@ export class Planner {
     job: Job,
     data: FarmData,
     weather: FarmWeather,
-    nowMs: number,
+    nowAtMs: number,
     looked: () => void,
   ): Promise<void> {
-    const at = nightAt(nowMs, data.farm);
+    const at = nightAt(nowAtMs, data.farm);
     const state = deriveState(data.records);
     if (!anythingStands(data, at.today)) {
       job.progress.state = 'empty';
       return;
     }
-    const forecast = weather.coming(at.window, at.hourMs, at.endMs);
+    const forecast = weather.coming(at.window, at.hourAtMs, at.endAtMs);
     if (!isForecast(forecast)) {
       job.progress.state = 'waiting';
       job.progress.lack = forecast;
@@ -211,30 +211,30 @@ export class Planner {
     const turn = await this.turn(job);
     if (typeof turn !== 'function') return this.ready(job, turn);
     try {
-      await this.workOut(job, { data, state, weather, nowMs, forecast, at });
+      await this.workOut(job, { data, state, weather, nowAtMs, forecast, at });
     } finally {
       await turn();
     }
   }
 
-  private async workOut(job: Job, { data, state, weather, nowMs, forecast, at }: At): Promise<void> {
+  private async workOut(job: Job, { data, state, weather, nowAtMs, forecast, at }: At): Promise<void> {
     const { night } = at.window;
     const { signal } = job.abort;
-    const ahead = weather.coming(at.window, at.hourMs, at.aheadMs);
-    const background = await this.backgroundFor(data, weather, nowMs);
+    const ahead = weather.coming(at.window, at.hourAtMs, at.aheadAtMs);
+    const background = await this.backgroundFor(data, weather, nowAtMs);
     if (this.airs.night !== night) this.airs = { night, by: new Map() };
     const begun = begin({
       data,
       state,
-      nowMs,
+      nowAtMs,
       at,
       weather: {
         ...forecast,
-        past: await weather.past(at.pastMs, at.hourMs),
+        past: await weather.past(at.pastAtMs, at.hourAtMs),
         ahead: isForecast(ahead) ? ahead.members[0]! : forecast.members[0]!,
       },
       background,
-      measured: await measuredUnder(data, state, weather, at, background.deepC, nowMs),
+      measured: await measuredUnder(data, state, weather, at, background.deepC, nowAtMs),
       beliefs: await this.beliefs(data, state, weather, night, signal),
       airs: this.airs.by,
     });
@@ -295,7 +295,7 @@ interface At {
   data: FarmData;
   state: FarmState;
   weather: FarmWeather;
-  nowMs: number;
+  nowAtMs: number;
   forecast: Forecast;
   at: NightAt;
 }

@@ -41,7 +41,7 @@ export interface SpotInputs {
   thermometers: Thermometers;
   deepC: number;
   night: string;
-  nowMs: number;
+  nowAtMs: number;
   /** What was believed of each structure before this night. */
   beliefs: Map<string, Belief>;
 }
@@ -67,8 +67,8 @@ export async function roundOf(i: SpotInputs, prediction: NightPrediction | null)
         i.state,
         structure,
         i.weather,
-        window.fromMs,
-        i.nowMs,
+        window.fromAtMs,
+        i.nowAtMs,
         i.deepC,
         i.night,
       );
@@ -77,7 +77,7 @@ export async function roundOf(i: SpotInputs, prediction: NightPrediction | null)
         spot: id,
         name,
         predictedC: prediction?.spots[id] ?? null,
-        thermometer: spot ? await i.thermometers.read(spot, window.fromMs, i.nowMs) : null,
+        thermometer: spot ? await i.thermometers.read(spot, window.fromAtMs, i.nowAtMs) : null,
         reading: reading ? { minC: reading.minC, maxC: reading.maxC, recordId: reading.id } : null,
       };
     }),
@@ -108,16 +108,25 @@ export async function nightReport(
   style: Style,
 ): Promise<NightReport> {
   const window = nightWindow(i.night, i.data.farm);
-  const toMs = Math.min(i.nowMs, window.toMs);
+  const toAtMs = Math.min(i.nowAtMs, window.toAtMs);
   const readings = ofKind(i.state.standing, 'reading').filter((r) => r.night === i.night);
   const found = spotsOf(i).map(async ({ id, name, structure }) => {
     const reading = readings.filter((r) => r.spot === id).at(-1);
-    const spot = await spotOf(i.data, i.state, structure, i.weather, window.fromMs, toMs, i.deepC, i.night);
+    const spot = await spotOf(
+      i.data,
+      i.state,
+      structure,
+      i.weather,
+      window.fromAtMs,
+      toAtMs,
+      i.deepC,
+      i.night,
+    );
     // what part was the weather's can only be said where the weather that came is known
     const known = spot !== null && spot.worth.every((w) => w === 'measured' || w === 'corrected');
     const hind =
       reading && spot && known
-        ? minMaxBetween(spotAirC(spot, i.beliefs.get(id)?.mean ?? BOOK_CALIBRATION), window.fromMs, toMs)
+        ? minMaxBetween(spotAirC(spot, i.beliefs.get(id)?.mean ?? BOOK_CALIBRATION), window.fromAtMs, toAtMs)
         : null;
     const predictedC = prediction?.spots[id] ?? null;
     const measured = reading?.minC ?? null;

@@ -6,9 +6,9 @@ import type { MinMax, ThermometerSpot } from '../sources/ports';
 export function spotAirC(
   spot: ThermometerSpot,
   calibration: Calibration,
-): { timesMs: number[]; airC: number[] } {
+): { timesAtMs: number[]; airC: number[] } {
   if (spot.specs === null || spot.structureLayer < 0) {
-    return { timesMs: spot.weather.map((e) => Date.parse(e.time)), airC: spot.weather.map((e) => e.airC) };
+    return { timesAtMs: spot.weather.map((e) => Date.parse(e.time)), airC: spot.weather.map((e) => e.airC) };
   }
   const weather = preparedFor(spot.site, [spot.weather]).members[0]!;
   const run = runHouse(spot.specs, weather, {
@@ -16,18 +16,18 @@ export function spotAirC(
     audit: false,
   }).beds[0]!;
   return {
-    timesMs: run.entryMs,
+    timesAtMs: run.entryAtMs,
     airC: [...run.layerAirC[spot.structureLayer]!].map((c) => c + calibration.zoneOffsetC),
   };
 }
 
 export function minMaxBetween(
-  series: { timesMs: number[]; airC: number[] },
-  fromMs: number,
-  toMs: number,
+  series: { timesAtMs: number[]; airC: number[] },
+  fromAtMs: number,
+  toAtMs: number,
 ): MinMax | null {
   const inside = series.airC.filter(
-    (c, i) => series.timesMs[i]! >= fromMs && series.timesMs[i]! <= toMs && !Number.isNaN(c),
+    (c, i) => series.timesAtMs[i]! >= fromAtMs && series.timesAtMs[i]! <= toAtMs && !Number.isNaN(c),
   );
   return inside.length === 0 ? null : { minC: Math.min(...inside), maxC: Math.max(...inside) };
 }

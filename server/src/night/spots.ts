@@ -8,31 +8,31 @@ import type { ThermometerSpot } from '../sources/ports';
 
 export const OUTSIDE = 'outside';
 
-/** The spot with its weather up to `toMs`, and what the hours from `fromMs` on are worth; null where no thermometer hangs. */
+/** The spot with its weather up to `toAtMs`, and what the hours from `fromAtMs` on are worth; null where no thermometer hangs. */
 export async function spotOf(
   data: FarmData,
   state: FarmState,
   structure: Structure | null,
   weather: Pick<FarmWeather, 'past'>,
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
   deepC: number,
   today: string,
 ): Promise<(ThermometerSpot & { worth: Worth[] }) | null> {
   if (structure?.kind === 'open') return null;
-  const past = await weather.past(fromMs - 3 * 24 * HOUR_MS, toMs);
+  const past = await weather.past(fromAtMs - 3 * 24 * HOUR_MS, toAtMs);
   const record = past.hours;
-  const worth = past.worth.filter((_, i) => Date.parse(record[i]!.time) >= fromMs);
+  const worth = past.worth.filter((_, i) => Date.parse(record[i]!.time) >= fromAtMs);
   if (structure === null)
     return { id: OUTSIDE, specs: null, structureLayer: -1, site: data.farm, weather: record, worth };
-  const from = fromMs - 3 * 24 * HOUR_MS;
+  const from = fromAtMs - 3 * 24 * HOUR_MS;
   const all = data.beds.filter((b) => b.structureId === structure.id);
   // a house's air is that of all its beds; of frames and tunnels the first has the thermometer
   const beds = structure.kind === 'house' ? all : all.slice(0, 1);
   if (beds.length === 0) return null;
   const specs = alike(
     beds.map((bed) =>
-      asItWas(data, state, structure, bed, standingIn(bed.id, data.plantings, today), from, toMs, deepC),
+      asItWas(data, state, structure, bed, standingIn(bed.id, data.plantings, today), from, toAtMs, deepC),
     ),
   );
   const structureLayer = specs[0]!.stack.findIndex((l) => l.role === 'structure');
@@ -57,13 +57,13 @@ export async function measuredUnder(
   weather: FarmWeather,
   at: NightAt,
   deepC: number,
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<Map<string, Measured[]>> {
   const stands = (s: Structure) =>
     data.beds.some((b) => b.structureId === s.id && standingIn(b.id, data.plantings, at.today).length > 0);
   const read = data.structures.filter(stands).map(async (s) => {
-    const spot = await spotOf(data, state, s, weather, at.hourMs - 3 * HOUR_MS, nowMs, deepC, at.today);
-    return [s.id, spot ? await hoursAt(weather.thermometers, spot, nowMs) : []] as const;
+    const spot = await spotOf(data, state, s, weather, at.hourAtMs - 3 * HOUR_MS, nowAtMs, deepC, at.today);
+    return [s.id, spot ? await hoursAt(weather.thermometers, spot, nowAtMs) : []] as const;
   });
   return new Map((await Promise.all(read)).filter(([, hours]) => hours.length > 0));
 }

@@ -4,8 +4,8 @@ import { createHash } from 'node:crypto';
 import type { FarmData } from '../farm/store';
 
 /** Identity of a computation: the hour, the farm as it is set up, what is on, what the grower decided, the forecast. */
-export function stateKey(data: FarmData, weatherKey: string, nowMs: number): string {
-  const { night } = nightOf(nowMs, data.farm);
+export function stateKey(data: FarmData, weatherKey: string, nowAtMs: number): string {
+  const { night } = nightOf(nowAtMs, data.farm);
   const bearing = ['cover', 'vent', 'decision', 'harm'];
   const relevant = data.records
     // what was read in nights before teaches this one
@@ -13,7 +13,7 @@ export function stateKey(data: FarmData, weatherKey: string, nowMs: number): str
     .map((r) => r.record.id);
   const { latitude, longitude, elevationM, timeZone, hourlyRate, hands, schools, away } = data.farm;
   const body = [
-    Math.floor(nowMs / (HOUR_MS / 4)),
+    Math.floor(nowAtMs / (HOUR_MS / 4)),
     latitude,
     longitude,
     elevationM,

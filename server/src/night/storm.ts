@@ -22,11 +22,11 @@ export function stormView(
   state: FarmState,
   weather: FarmWeather,
   window: NightWindow,
-  nowMs: number,
+  nowAtMs: number,
   style: Style,
 ): StormView[] {
-  const fromMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
-  const coming = weather.coming(window, fromMs, fromMs + AHEAD_H * HOUR_MS);
+  const fromAtMs = Math.floor(nowAtMs / HOUR_MS) * HOUR_MS;
+  const coming = weather.coming(window, fromAtMs, fromAtMs + AHEAD_H * HOUR_MS);
   // without a forecast nothing is known of wind or snow, and nothing is said
   if (!isForecast(coming)) return [];
   const hours = coming.members[0]!;
@@ -41,7 +41,7 @@ export function stormView(
           b.structureId === structure.id && coversOn(state, b.id, data.covers).some((c) => !isIndoors(c)),
       ),
     })),
-    hours.filter((h) => Date.parse(h.time) >= nowMs - HOUR_MS),
+    hours.filter((h) => Date.parse(h.time) >= nowAtMs - HOUR_MS),
     data.farm.wind,
     data.farm.windFromDeg,
     {
@@ -49,9 +49,14 @@ export function stormView(
       load: (kg) => (feet ? `${(kg * 0.204816).toFixed(1)} lb/ft²` : `${Math.round(kg)} kg/m²`),
     },
   );
-  const done = ofKind(state.standing, 'secured').filter((r) => r.atMs > nowMs - HOLDS_MS);
+  const done = ofKind(state.standing, 'secured').filter((r) => r.atMs > nowAtMs - HOLDS_MS);
   return jobs.map((j) => {
     const record = done.find((r) => r.structureId === j.structureId && r.what === j.what);
-    return { ...j, byMs: Math.max(nowMs, j.byMs), done: record !== undefined, recordId: record?.id ?? null };
+    return {
+      ...j,
+      byAtMs: Math.max(nowAtMs, j.byAtMs),
+      done: record !== undefined,
+      recordId: record?.id ?? null,
+    };
   });
 }

@@ -33,10 +33,10 @@ function given(w: WayAsked, crop: Crop, a: SeasonAnswer): WayView['given'] {
 export function compareView(
   book: SeasonBook,
   data: FarmData,
-  nowMs: number,
+  nowAtMs: number,
   asked: readonly WayAsked[],
 ): CompareView {
-  const { climate, key, today } = groundOf(data, nowMs);
+  const { climate, key, today } = groundOf(data, nowAtMs);
   const every = placesBy(data, climate);
   const ways = asked.map((w) => {
     const crop = farmCrop(data, w.crop);

@@ -83,7 +83,7 @@ export async function fillIn(task: FillTask & { port: MessagePort }): Promise<Fi
     {
       seconds: task.seconds,
       gap: GAP,
-      nowMs: () => performance.now(),
+      nowAtMs: () => performance.now(),
       onFirst: (proposals) => {
         first = proposals;
         tell(

@@ -67,12 +67,12 @@ export class Filler {
     this.now = { ...this.now, state: this.now.proposals.length > 0 ? 'ready' : 'stopped' };
   }
 
-  begin(data: FarmData, nowMs: number, asked: FillAsked): void {
+  begin(data: FarmData, nowAtMs: number, asked: FillAsked): void {
     this.abort?.abort();
     const abort = new AbortController();
     this.abort = abort;
     this.now = { ...NOTHING, state: 'looking', aim: asked.aim };
-    void this.work(data, nowMs, asked, abort.signal).catch((error: unknown) => {
+    void this.work(data, nowAtMs, asked, abort.signal).catch((error: unknown) => {
       if (abort.signal.aborted) return;
       process.stderr.write(
         `fill failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
@@ -85,8 +85,8 @@ export class Filler {
     });
   }
 
-  private async work(data: FarmData, nowMs: number, asked: FillAsked, signal: AbortSignal): Promise<void> {
-    const { climate, key, today } = groundOf(data, nowMs);
+  private async work(data: FarmData, nowAtMs: number, asked: FillAsked, signal: AbortSignal): Promise<void> {
+    const { climate, key, today } = groundOf(data, nowAtMs);
     const every = placesBy(data, climate);
     const { relay, hourlyRate } = data.farm;
     const crops = (asked.crops?.map(cropById) ?? cropsOf(data)).filter(
@@ -103,13 +103,13 @@ export class Filler {
     const questions = wanted.map((w) => questionOf(data, w.place, w.crop, w.how, key, true));
     const pause = () => new Promise((done) => setTimeout(done, LOOK_EVERY_MS));
     let found = this.book.ask(questions);
-    let own = relayView(this.book, data, nowMs);
+    let own = relayView(this.book, data, nowAtMs);
     while (found.progress.state === 'computing' || own.progress.state === 'computing') {
       this.now = { ...this.now, done: found.progress.done, of: found.progress.of };
       await pause();
       if (signal.aborted) return;
       found = this.book.ask(questions);
-      own = relayView(this.book, data, nowMs);
+      own = relayView(this.book, data, nowAtMs);
     }
     if (found.progress.state === 'failed') throw new Error(found.progress.message ?? 'the years failed');
     const outlooks = new Map(own.outlooks.map((o) => [`${o.structureId} ${o.crop} ${o.how}`, o]));

@@ -17,14 +17,14 @@ export async function mendView(
   stands: number,
   spares: number | null,
 ): Promise<MendView> {
-  const { data, nowMs } = await ctx.standing(false);
+  const { data, nowAtMs } = await ctx.standing(false);
   const planting = data.plantings.find((p) => p.id === id);
   const bed = data.beds.find((b) => b.id === planting?.bedId);
   if (!planting || !bed) throw notFound('planting');
   const crop = cropOf(planting);
   const how = howOf(planting, crop);
-  const today = localDate(nowMs, data.farm.timeZone);
-  const { climate, key } = groundOf(data, nowMs);
+  const today = localDate(nowAtMs, data.farm.timeZone);
+  const { climate, key } = groundOf(data, nowAtMs);
   const place = asUsed(placesBy(data, climate)(crop)).find((p) => p.structureId === bed.structureId);
   const base = { plantingId: id, name: crop.name, stands, clearedOn: planting.clearedOn };
   if (!place) return { ...base, answers: [], progress: { state: 'empty', done: 0, of: 0 } };
@@ -32,7 +32,7 @@ export async function mendView(
   const { answers, progress } = ctx.seasons.ask(
     hows.map((h) => questionOf(data, place, crop, h, key, false, planting.own)),
   );
-  const next = nextView(ctx.seasons, data, nowMs, {
+  const next = nextView(ctx.seasons, data, nowAtMs, {
     bed: bed.id,
     from: today,
     fromRow: planting.fromRow,

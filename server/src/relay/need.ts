@@ -35,9 +35,9 @@ function solved(key: string, run: () => Promise<NeedAnswer>): Promise<NeedAnswer
 function endsOf(
   ctx: Context,
   data: FarmData,
-  nowMs: number,
+  nowAtMs: number,
 ): { taken: Rows[] } | { progress: NeedView['progress'] } {
-  const own = relayView(ctx.seasons, data, nowMs);
+  const own = relayView(ctx.seasons, data, nowAtMs);
   if (own.progress.state === 'computing') return { progress: own.progress };
   const outlooks = new Map(own.outlooks.map((o) => [`${o.structureId} ${o.crop} ${o.how}`, o]));
   return {
@@ -52,8 +52,8 @@ function endsOf(
 }
 
 export async function needView(ctx: Context, crop: Crop, asked: NeedAsked): Promise<NeedView> {
-  const { data, nowMs } = await ctx.standing(false);
-  const { climate, key, today } = groundOf(data, nowMs);
+  const { data, nowAtMs } = await ctx.standing(false);
+  const { climate, key, today } = groundOf(data, nowAtMs);
   const places = asUsed(placesBy(data, climate)(crop)).filter((p) => fits(data, p, crop));
   const { answers, progress } = ctx.seasons.ask(
     places.map((p) => questionOf(data, p, crop, asked.how, key, true)),
@@ -70,7 +70,7 @@ export async function needView(ctx: Context, crop: Crop, asked: NeedAsked): Prom
   if (places.length === 0) return { ...base, answer: null, progress: { state: 'empty', done: 0, of: 0 } };
   if (progress.state !== 'ready') return { ...base, answer: null, progress };
   const beds = relayBeds(data);
-  const stands = endsOf(ctx, data, nowMs);
+  const stands = endsOf(ctx, data, nowAtMs);
   if ('progress' in stands) return { ...base, answer: null, progress: stands.progress };
   const offers = places.map((p, n) => ({
     structureId: p.structureId,

@@ -15,10 +15,10 @@ const WITHIN_DAYS = 35;
 export function nextView(
   book: SeasonBook,
   data: FarmData,
-  nowMs: number,
+  nowAtMs: number,
   asked: { bed: string; from: string; fromRow: number; toRow: number },
 ): NextView {
-  const { climate, key } = groundOf(data, nowMs);
+  const { climate, key } = groundOf(data, nowAtMs);
   const bed = data.beds.find((b) => b.id === asked.bed)!;
   const every = placesBy(data, climate);
   const { never, risk } = data.farm.relay;

@@ -68,8 +68,8 @@ export const placeIn = (places: readonly SeasonPlace[], structureId: string): Se
 /** Years that the board reaches back and ahead of today. */
 const BACK_DAYS = 4 * 366;
 
-export function relayView(book: SeasonBook, data: FarmData, nowMs: number): RelayView {
-  const { climate, key, today } = groundOf(data, nowMs);
+export function relayView(book: SeasonBook, data: FarmData, nowAtMs: number): RelayView {
+  const { climate, key, today } = groundOf(data, nowAtMs);
   const every = placesBy(data, climate);
   const since = new Date(Date.parse(today) - BACK_DAYS * 86_400_000).toISOString().slice(0, 10);
   const plantings = data.plantings.filter((p) => p.clearedOn === null || p.clearedOn >= since);

@@ -10,16 +10,16 @@ export function askRoutes(ctx: Context): Router {
 
   router.post('/ask', async (req, res) => {
     const body = parseBody(askSchema, req.body);
-    const { data, nowMs, style } = await ctx.moment();
+    const { data, nowAtMs, style } = await ctx.moment();
     const empty = data.structures.length === 0;
     const { pool, members } = ctx.options;
-    res.json(await answerAsk(body, data.farm, empty, pool, nowMs, style, members));
+    res.json(await answerAsk(body, data.farm, empty, pool, nowAtMs, style, members));
   });
 
   router.post('/ask/keep', async (req, res) => {
     const body = parseBody(askSchema, req.body);
-    const { data, nowMs } = await ctx.moment();
-    const recordId = await keepAsked(ctx.db, body, data.farm, data.structures.length === 0, nowMs);
+    const { data, nowAtMs } = await ctx.moment();
+    const recordId = await keepAsked(ctx.db, body, data.farm, data.structures.length === 0, nowAtMs);
     res.status(201).json({ recordId });
   });
 

@@ -48,8 +48,8 @@ const refuse = (detail: string, field?: string) => new Problem(422, 'Not accepte
 
 export function exchangeRoutes(ctx: Context): Router {
   const router = Router();
-  const now = () => standingFarm(ctx.db, ctx.options.clock.nowMs());
-  const whole = () => wholeFarm(ctx.db, ctx.options.clock.nowMs());
+  const now = () => standingFarm(ctx.db, ctx.options.clock.nowAtMs());
+  const whole = () => wholeFarm(ctx.db, ctx.options.clock.nowAtMs());
   const attach = (res: Response, name: string, type: string) => {
     res.setHeader('Content-Disposition', `attachment; filename="${name}"`);
     res.type(type);
@@ -69,7 +69,7 @@ export function exchangeRoutes(ctx: Context): Router {
       );
     const gone = after.plantings.filter((p) => !after.beds.some((b) => b.id === p.bedId));
     // what stands there now is named before what once did
-    const today = localDate(ctx.options.clock.nowMs(), was.farm.timeZone);
+    const today = localDate(ctx.options.clock.nowAtMs(), was.farm.timeZone);
     const stands = (p: (typeof gone)[number]) =>
       p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today);
     const lost = gone.find(stands) ?? gone.at(-1);
@@ -78,8 +78,8 @@ export function exchangeRoutes(ctx: Context): Router {
         `beds: expected the bed in which ${lost.crop} stands; its story would be lost. Clear it first.`,
         'beds',
       );
-    const nowMs = ctx.options.clock.nowMs();
-    const recordId = dryRun ? null : await replaceFarm(ctx.db, was, after, name, nowMs);
+    const nowAtMs = ctx.options.clock.nowAtMs();
+    const recordId = dryRun ? null : await replaceFarm(ctx.db, was, after, name, nowAtMs);
     res.status(dryRun ? 200 : 201).json({ ...view, taken: !dryRun, recordId });
   };
 
@@ -99,7 +99,7 @@ export function exchangeRoutes(ctx: Context): Router {
   router.get('/backup', async (_req, res) => {
     const directory = await mkdtemp(join(tmpdir(), 'fogata-backup-'));
     try {
-      const path = await keepBackup(ctx.db, directory, ctx.options.clock.nowMs());
+      const path = await keepBackup(ctx.db, directory, ctx.options.clock.nowAtMs());
       attach(res, basename(path), 'application/gzip');
       await pipeline(createReadStream(path), res);
     } finally {
@@ -151,7 +151,7 @@ export function exchangeRoutes(ctx: Context): Router {
     const body = parseBody(z.object({ dryRun: z.boolean(), csv: z.string().max(4_000_000) }), req.body);
     const { farm, beds, plantings: standing } = await now();
     const plantings = standing as Planting[];
-    const today = localDate(ctx.options.clock.nowMs(), farm.timeZone);
+    const today = localDate(ctx.options.clock.nowAtMs(), farm.timeZone);
     const read = readPlantingsCsv(body.csv, beds, plantings, today, () => randomUUID());
     const bad = read.badRows[0];
     const more = read.badRows.length - 1;

@@ -42,7 +42,7 @@ import { notFound, parseBody, Problem } from '../problem';
 const clockSchema = z.union([
   z.object({ move: z.enum(['hour', 'closing', 'morning']) }),
   z.object({
-    toMs: z
+    toAtMs: z
       .number()
       .int()
       .min(Date.UTC(2000, 0, 1), 'an instant since the year 2000')
@@ -62,7 +62,7 @@ export function farmRoutes(ctx: Context): Router {
   const router = Router();
   /** A change and the record of it, in one transaction. */
   const write = <T>(run: (db: Db, at: At) => Promise<T>) =>
-    writing(ctx.db, (tx) => run(tx, { nowMs: ctx.options.clock.nowMs() }));
+    writing(ctx.db, (tx) => run(tx, { nowAtMs: ctx.options.clock.nowAtMs() }));
 
   router.get('/farm', async (_req, res) => {
     const m = await ctx.moment();
@@ -96,22 +96,24 @@ export function farmRoutes(ctx: Context): Router {
       throw new Problem(409, 'Real time', 'The clock of a real farm cannot be moved.');
     const body = parseBody(clockSchema, req.body);
     const { clock } = await ctx.moment();
-    const toMs =
-      'toMs' in body
-        ? body.toMs
-        : { hour: clock.nowMs + 3_600_000, closing: clock.closingMs, morning: clock.morningMs }[body.move];
-    await ctx.options.clock.set(toMs);
+    const toAtMs =
+      'toAtMs' in body
+        ? body.toAtMs
+        : { hour: clock.nowAtMs + 3_600_000, closing: clock.closingAtMs, morning: clock.morningAtMs }[
+            body.move
+          ];
+    await ctx.options.clock.set(toAtMs);
     res.json((await ctx.moment()).clock);
   });
 
   router.get('/beds', async (req, res) => {
     const { date: on } = parseBody(z.object({ date: date.optional() }), req.query);
     const m = await ctx.moment();
-    const { plan, progress } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-    const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    const { plan, progress } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
+    const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowAtMs);
     const view: BedsView = {
       progress,
-      standing: standingOf(m.state, m.clock.window.fromMs, m.clock.window.night),
+      standing: standingOf(m.state, m.clock.window.fromAtMs, m.clock.window.night),
       structures: m.data.structures.map((structure) => ({
         structure,
         opening: m.state.openings.get(structure.id)?.fraction ?? 0,
@@ -256,7 +258,7 @@ export function farmRoutes(ctx: Context): Router {
   });
 
   router.get('/health', async (_req, res) => {
-    res.json({ status: 'ok', empty: await isEmpty(ctx.db), nowMs: ctx.options.clock.nowMs() });
+    res.json({ status: 'ok', empty: await isEmpty(ctx.db), nowAtMs: ctx.options.clock.nowAtMs() });
   });
 
   return router;

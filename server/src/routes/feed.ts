@@ -35,7 +35,7 @@ function spotNamed(m: Moment): (name: string) => string | null {
 
 export function feedRoutes(ctx: Context): Router {
   const router = Router();
-  const now = () => ctx.options.clock.nowMs();
+  const now = () => ctx.options.clock.nowAtMs();
 
   async function holds(token: string, given: string | undefined): Promise<boolean> {
     const kept = await readMeta(ctx.db, token);
@@ -134,12 +134,12 @@ export function feedRoutes(ctx: Context): Router {
     const { rows, badRows } = readLoggerCsv(body.csv, m.data.farm.timeZone, body.spot, named);
     const ok = badRows.length === 0;
     const times = rows.map((r) => r.atMs);
-    if (ok && !body.dryRun) await takeTemperatures(ctx.db, rows, 'file', m.nowMs);
+    if (ok && !body.dryRun) await takeTemperatures(ctx.db, rows, 'file', m.nowAtMs);
     const answer: ImportView = {
       taken: ok && !body.dryRun,
       rows: rows.length,
-      fromMs: ok ? times.reduce((a, b) => Math.min(a, b), Infinity) : null,
-      toMs: ok ? times.reduce((a, b) => Math.max(a, b), -Infinity) : null,
+      fromAtMs: ok ? times.reduce((a, b) => Math.min(a, b), Infinity) : null,
+      toAtMs: ok ? times.reduce((a, b) => Math.max(a, b), -Infinity) : null,
       minC: ok ? rows.reduce((a, r) => Math.min(a, r.c), Infinity) : null,
       columns: [],
       badRows: badRows.slice(0, 200),

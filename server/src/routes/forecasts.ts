@@ -26,22 +26,22 @@ export function forecastRoutes(ctx: Context): Router {
     const rows = await ctx.db
       .select(columns)
       .from(forecasts)
-      .orderBy(desc(forecasts.importedMs))
+      .orderBy(desc(forecasts.importedAtMs))
       .limit(LISTED);
-    const coming = m.weather.coming(m.clock.window, m.nowMs, m.nowMs);
+    const coming = m.weather.coming(m.clock.window, m.nowAtMs, m.nowAtMs);
     const view: ForecastView = { imported: rows, using: isForecast(coming) ? coming.id : null };
     res.json(view);
   });
 
   router.post('/forecasts/typed', async (req, res) => {
     const body = parseBody(typedSchema, req.body);
-    const { data, nowMs } = await ctx.moment();
-    res.status(201).json({ id: await takeTyped(ctx.db, body, data.farm, nowMs) });
+    const { data, nowAtMs } = await ctx.moment();
+    res.status(201).json({ id: await takeTyped(ctx.db, body, data.farm, nowAtMs) });
   });
 
   router.post('/forecasts', async (req, res) => {
     const body = parseBody(importSchema, req.body);
-    const { data, nowMs } = await ctx.moment();
+    const { data, nowAtMs } = await ctx.moment();
     const reading = readForecastCsv(body.csv, data.farm.timeZone);
     const { entries } = reading;
     const last = entries.at(-1);
@@ -51,14 +51,14 @@ export function forecastRoutes(ctx: Context): Router {
         row: 1,
         reason: `${entries.length} hours are more than a forecast has: bring them as a record`,
       });
-    if (badRows.length === 0 && body.as === 'record' && Date.parse(last!.time) > nowMs + 3_600_000)
+    if (badRows.length === 0 && body.as === 'record' && Date.parse(last!.time) > nowAtMs + 3_600_000)
       badRows.push({ row: 1, reason: 'a record ends before now; what is to come is a forecast' });
     const ok = badRows.length === 0;
     const view: ImportView = {
       taken: ok && !body.dryRun,
       rows: entries.length,
-      fromMs: entries[0] ? Date.parse(entries[0].time) : null,
-      toMs: last ? Date.parse(last.time) : null,
+      fromAtMs: entries[0] ? Date.parse(entries[0].time) : null,
+      toAtMs: last ? Date.parse(last.time) : null,
       minC: entries.length > 0 ? entries.reduce((a, e) => Math.min(a, e.airC), Infinity) : null,
       columns: reading.columns,
       badRows: badRows.slice(0, 200),
@@ -66,18 +66,18 @@ export function forecastRoutes(ctx: Context): Router {
       estimated: reading.estimated,
     };
     if (ok && !body.dryRun) {
-      if (body.as === 'record') await takeObserved(ctx.db, entries, 'file', nowMs);
+      if (body.as === 'record') await takeObserved(ctx.db, entries, 'file', nowAtMs);
       else
         await takeIssue(
           ctx.db,
           {
             name: body.name,
             source: 'file',
-            issuedMs: nowMs,
+            issuedAtMs: nowAtMs,
             entries,
             doubt: reading.estimated.length > 0 ? ESTIMATED_DOUBT : 1,
           },
-          nowMs,
+          nowAtMs,
         );
     }
     res.status(ok ? (body.dryRun ? 200 : 201) : 422).json(view);

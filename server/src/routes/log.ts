@@ -38,7 +38,7 @@ const PAGE = 60;
 
 /** What a record points to must be there, or nothing of the batch is taken. */
 function checkTarget(r: SentRecord, m: FarmNow): void {
-  if (r.atMs > m.nowMs + AHEAD_MS || r.atMs < 0)
+  if (r.atMs > m.nowAtMs + AHEAD_MS || r.atMs < 0)
     throw new Problem(422, 'Not accepted', 'atMs: expected an instant that has passed', 'atMs');
   const has = (list: readonly { id: string }[], id: string) => list.some((x) => x.id === id);
   const fail = (field: string, what: string) => {
@@ -61,7 +61,7 @@ function checkTarget(r: SentRecord, m: FarmNow): void {
         'maxC',
       );
   }
-  if (r.kind === 'step' && r.done && r.on > localDate(m.nowMs + AHEAD_MS, m.data.farm.timeZone))
+  if (r.kind === 'step' && r.done && r.on > localDate(m.nowAtMs + AHEAD_MS, m.data.farm.timeZone))
     throw new Problem(422, 'Not accepted', 'on: expected a day that has come', 'on');
   if (
     (r.kind === 'harm' || r.kind === 'harvest' || r.kind === 'step') &&
@@ -144,7 +144,7 @@ async function takeStep(db: Db, r: StepRecord, m: FarmNow): Promise<number> {
     'planting',
     before.id,
     after,
-    { nowMs: m.nowMs, atMs: r.atMs, id: r.id, ...(r.by ? { by: r.by } : {}) },
+    { nowAtMs: m.nowAtMs, atMs: r.atMs, id: r.id, ...(r.by ? { by: r.by } : {}) },
     r.step === 'clear' && r.done ? 'cleared' : undefined,
   );
   return recordId === null ? 0 : 1;
@@ -177,7 +177,7 @@ export function logRoutes(ctx: Context): Router {
       let run: FarmRecord[] = [];
       const flush = async () => {
         await takeBack(db, run);
-        added += await appendRecords(db, run, Date.now(), m.nowMs);
+        added += await appendRecords(db, run, Date.now(), m.nowAtMs);
         run = [];
       };
       for (const r of fresh) {
@@ -207,7 +207,7 @@ export function logRoutes(ctx: Context): Router {
     const entries: LogEntry[] = rows.slice(0, PAGE).map((r) => ({
       // what a file changed is long, and said in the detail
       record: r.record.kind === 'brought' ? { ...r.record, changes: [] } : r.record,
-      recordedMs: r.recordedMs,
+      recordedAtMs: r.recordedAtMs,
       retracted: r.void,
       actor: r.actor,
       ...describeRecord(r.record, m.data, m.style),
@@ -217,7 +217,7 @@ export function logRoutes(ctx: Context): Router {
   });
 
   const write = (p: Planting, m: FarmNow, action?: 'cleared' | undefined) =>
-    writing(ctx.db, (tx) => changeThing(tx, 'planting', p.id, p, { nowMs: m.nowMs }, action));
+    writing(ctx.db, (tx) => changeThing(tx, 'planting', p.id, p, { nowAtMs: m.nowAtMs }, action));
 
   router.put('/plantings/:id', async (req, res) => {
     const body = parseBody(plantingSchema, { ...(req.body as object), id: req.params.id }) as Planting;
@@ -226,7 +226,7 @@ export function logRoutes(ctx: Context): Router {
     const planting = asMeant(
       body,
       m.data.plantings.find((p) => p.id === body.id),
-      localDate(m.nowMs, m.data.farm.timeZone),
+      localDate(m.nowAtMs, m.data.farm.timeZone),
     );
     res.json({ planting, recordId: await write(planting, m) });
   });
@@ -241,7 +241,7 @@ export function logRoutes(ctx: Context): Router {
       req.body,
     );
     const m = await ctx.standing(false);
-    const today = localDate(m.nowMs, m.data.farm.timeZone);
+    const today = localDate(m.nowAtMs, m.data.farm.timeZone);
     const known = (id: string) => m.data.plantings.find((p) => p.id === id);
     const changes = (body.plantings as Planting[]).map((p) => {
       checkPlanting(p, m.data.beds);
@@ -253,7 +253,9 @@ export function logRoutes(ctx: Context): Router {
         after: { ...asMeant(p, undefined, today) } as Record<string, unknown>,
       };
     });
-    const recordId = await writing(ctx.db, (tx) => bringThings(tx, body.name, changes, { nowMs: m.nowMs }));
+    const recordId = await writing(ctx.db, (tx) =>
+      bringThings(tx, body.name, changes, { nowAtMs: m.nowAtMs }),
+    );
     res.status(201).json({ recordId });
   });
 
@@ -261,7 +263,7 @@ export function logRoutes(ctx: Context): Router {
     const m = await ctx.moment();
     const before = m.data.plantings.find((p) => p.id === req.params.id);
     if (!before) throw notFound('planting');
-    const cleared = { ...before, clearedOn: localDate(m.nowMs, m.data.farm.timeZone) };
+    const cleared = { ...before, clearedOn: localDate(m.nowAtMs, m.data.farm.timeZone) };
     res.json({ planting: cleared, recordId: await write(cleared, m, 'cleared') });
   });
 

@@ -57,8 +57,8 @@ export function nightRoutes(ctx: Context): Router {
     const bed = m.data.beds.find((b) => b.id === req.params.bedId);
     const structure = m.data.structures.find((s) => s.id === bed?.structureId);
     if (!bed || !structure) throw notFound('bed');
-    const { progress, plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-    const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+    const { progress, plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
+    const background = await ctx.planner.backgroundFor(m.data, m.weather, m.nowAtMs);
     res.json(
       placeView({
         data: m.data,
@@ -76,7 +76,7 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/places/:bedId/ribbon', async (req, res) => {
     const m = await ctx.moment();
-    const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
     const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
     if (!plan || !b) throw notFound('night for this bed yet');
     res.json(ribbonOf(plan, b, m.style));
@@ -84,7 +84,7 @@ export function nightRoutes(ctx: Context): Router {
 
   router.get('/places/:bedId/case', async (req, res) => {
     const m = await ctx.moment();
-    const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
+    const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
     const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
     if (!plan || !b) throw notFound('night for this bed yet');
     res.setHeader('Content-Disposition', `attachment; filename="${b.bed.id}-${plan.window.night}.json"`);

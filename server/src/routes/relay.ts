@@ -31,13 +31,13 @@ export function relayRoutes(ctx: Context): Router {
   const router = Router();
 
   router.get('/relay', async (_req, res) => {
-    const { data, nowMs } = await ctx.standing(false);
-    res.json(relayView(ctx.seasons, data, nowMs));
+    const { data, nowAtMs } = await ctx.standing(false);
+    res.json(relayView(ctx.seasons, data, nowAtMs));
   });
 
   router.get('/relay/next', async (req, res) => {
     const asked = parseBody(nextSchema, req.query);
-    const { data, nowMs } = await ctx.standing(false);
+    const { data, nowAtMs } = await ctx.standing(false);
     const bed = data.beds.find((b) => b.id === asked.bed);
     if (!bed) throw notFound('bed');
     if (asked.toRow > bed.rows || asked.toRow < asked.fromRow)
@@ -47,7 +47,7 @@ export function relayRoutes(ctx: Context): Router {
         `toRow: expected a row from ${asked.fromRow} to ${bed.rows}`,
         'toRow',
       );
-    res.json(nextView(ctx.seasons, data, nowMs, asked));
+    res.json(nextView(ctx.seasons, data, nowAtMs, asked));
   });
 
   router.get('/relay/fill', (_req, res) => {
@@ -56,8 +56,8 @@ export function relayRoutes(ctx: Context): Router {
 
   router.post('/relay/fill', async (req, res) => {
     const asked = parseBody(fillSchema, req.body ?? {});
-    const { data, nowMs } = await ctx.standing(false);
-    ctx.filler.begin(data, nowMs, asked);
+    const { data, nowAtMs } = await ctx.standing(false);
+    ctx.filler.begin(data, nowAtMs, asked);
     res.status(202).json(ctx.filler.view());
   });
 

@@ -24,22 +24,22 @@ export function scenarioRoutes(ctx: Context): Router {
   const router = Router();
 
   router.get('/scenarios', async (_req, res) => {
-    const { data, nowMs } = await ctx.standing(false);
+    const { data, nowAtMs } = await ctx.standing(false);
     const kept = await ctx.db.select().from(scenarios).orderBy(asc(scenarios.madeAtMs));
     const own = kept.length > 0 ? await readCultivars(ctx.db) : [];
     const zone = data.farm.timeZone;
     // with what scores taught of their cultivars, as what is planned now has it
-    const learnt = await learntCold(ctx.db, data.plantings, own, nowMs, zone);
+    const learnt = await learntCold(ctx.db, data.plantings, own, nowAtMs, zone);
     const beds = data.beds.map((b) => b.id);
     res.json({
       scenarios: kept.map(({ id, name, madeAtMs, plantings }) => {
         const planned = withOwn(plantings, own, learnt);
-        const plan = planOf(data.plantings, planned, beds, localDate(nowMs, zone));
+        const plan = planOf(data.plantings, planned, beds, localDate(nowAtMs, zone));
         return {
           id,
           name,
           madeOn: localDate(madeAtMs, zone),
-          relay: relayView(ctx.seasons, { ...data, plantings: plan }, nowMs),
+          relay: relayView(ctx.seasons, { ...data, plantings: plan }, nowAtMs),
         };
       }),
     });
@@ -47,8 +47,8 @@ export function scenarioRoutes(ctx: Context): Router {
 
   router.post('/scenarios', async (req, res) => {
     const body = parseBody(bodySchema, req.body);
-    const nowMs = ctx.options.clock.nowMs();
-    const { plantings } = await standingFarm(ctx.db, nowMs);
+    const nowAtMs = ctx.options.clock.nowAtMs();
+    const { plantings } = await standingFarm(ctx.db, nowAtMs);
     const planned = (plantings as Planting[]).filter((p) => p.planned === true);
     await writing(ctx.db, async (tx) => {
       const there = await tx.select({ id: scenarios.id, name: scenarios.name }).from(scenarios);
@@ -62,7 +62,7 @@ export function scenarioRoutes(ctx: Context): Router {
           `name: expected one that no other plan has, not ${body.name}`,
           'name',
         );
-      await tx.insert(scenarios).values({ ...body, madeAtMs: nowMs, plantings: planned });
+      await tx.insert(scenarios).values({ ...body, madeAtMs: nowAtMs, plantings: planned });
     });
     res.status(201).json({ id: body.id });
   });
@@ -71,10 +71,10 @@ export function scenarioRoutes(ctx: Context): Router {
   router.post('/scenarios/:id/take', async (req, res) => {
     const [kept] = await ctx.db.select().from(scenarios).where(eq(scenarios.id, req.params.id));
     if (!kept) throw notFound('plan');
-    const nowMs = ctx.options.clock.nowMs();
-    const was = await standingFarm(ctx.db, nowMs);
+    const nowAtMs = ctx.options.clock.nowAtMs();
+    const was = await standingFarm(ctx.db, nowAtMs);
     const beds = was.beds;
-    const today = localDate(nowMs, was.farm.timeZone);
+    const today = localDate(nowAtMs, was.farm.timeZone);
     const plantings = planOf(
       was.plantings as Planting[],
       kept.plantings,
@@ -84,7 +84,7 @@ export function scenarioRoutes(ctx: Context): Router {
     for (const p of plantings) if (p.planned === true) checkPlanting(p, beds);
     const { structures, covers, cultivars, seedLots } = was;
     const after = { structures, beds, covers, cultivars, seedLots, plantings };
-    const recordId = await replaceFarm(ctx.db, was, after as typeof was, `The plan “${kept.name}”`, nowMs);
+    const recordId = await replaceFarm(ctx.db, was, after as typeof was, `The plan “${kept.name}”`, nowAtMs);
     res.json({ recordId });
   });
 

@@ -45,15 +45,15 @@ export function seasonRoutes(ctx: Context): Router {
   const router = Router();
 
   router.get('/season', async (_req, res) => {
-    const { data, nowMs } = await ctx.standing(false);
-    res.json(seasonView(ctx.seasons, data, nowMs));
+    const { data, nowAtMs } = await ctx.standing(false);
+    res.json(seasonView(ctx.seasons, data, nowAtMs));
   });
 
   /** A station's record: days, hours or an EPW; with `dryRun` only looked at. */
   router.post('/climate', async (req, res) => {
     const body = parseBody(climateSchema, req.body);
-    const { data, nowMs } = await ctx.standing(false);
-    const view = await takeClimate(ctx, body.text, body.dryRun, data.farm, nowMs);
+    const { data, nowAtMs } = await ctx.standing(false);
+    const view = await takeClimate(ctx, body.text, body.dryRun, data.farm, nowAtMs);
     res.status(view.badRows.length > 0 || view.use === 'nothing' ? 422 : body.dryRun ? 200 : 201).json(view);
   });
 
@@ -65,8 +65,8 @@ export function seasonRoutes(ctx: Context): Router {
   router.get('/season/:crop', async (req, res) => {
     if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
     const { how } = parseBody(z.object({ how: z.enum(['sow', 'transplant']).optional() }), req.query);
-    const { data, nowMs } = await ctx.standing(false);
-    res.json(cropView(ctx.seasons, data, nowMs, farmCrop(data, req.params.crop), how));
+    const { data, nowAtMs } = await ctx.standing(false);
+    res.json(cropView(ctx.seasons, data, nowAtMs, farmCrop(data, req.params.crop), how));
   });
 
   router.get('/counters', async (_req, res) => {
@@ -79,7 +79,7 @@ export function seasonRoutes(ctx: Context): Router {
       z.object({ ways: z.string().max(2000, 'at most 2000 letters').default('') }),
       req.query,
     );
-    const { data, nowMs } = await ctx.standing(false);
+    const { data, nowAtMs } = await ctx.standing(false);
     const list = ways
       .split(';')
       .filter(Boolean)
@@ -90,18 +90,18 @@ export function seasonRoutes(ctx: Context): Router {
     const asked = parseBody(z.array(waySchema).max(8, 'at most 8 ways'), list);
     const lost = asked.find((w) => !data.structures.some((s) => s.id === w.structureId));
     if (lost) throw notFound('structure');
-    res.json(compareView(ctx.seasons, data, nowMs, asked));
+    res.json(compareView(ctx.seasons, data, nowAtMs, asked));
   });
 
   /** So many kilos a week, from one day to another. */
   router.get('/season/:crop/need', async (req, res) => {
     if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
     const asked = parseBody(needSchema, req.query);
-    const { data, nowMs } = await ctx.standing(false);
+    const { data, nowAtMs } = await ctx.standing(false);
     const crop = farmCrop(data, req.params.crop);
     if (crop.yieldKgPerM === null)
       throw new Problem(422, 'Not accepted', `crop: expected one that is weighed, not ${crop.name}`, 'crop');
-    const today = localDate(nowMs, data.farm.timeZone);
+    const today = localDate(nowAtMs, data.farm.timeZone);
     if (asked.to < today) throw new Problem(422, 'Not accepted', 'to: expected a day to come', 'to');
     const how = asked.how ?? usualHow(crop);
     const risk = asked.risk ?? data.farm.relay.risk;

@@ -26,11 +26,11 @@ import { bringThings, changeThing, type At, type Change } from '../farm/things';
 import { notFound, parseBody, Problem } from '../problem';
 
 async function seedsView(ctx: Context): Promise<SeedsView> {
-  const { data, nowMs } = await ctx.standing(true);
-  const today = localDate(nowMs, data.farm.timeZone);
+  const { data, nowAtMs } = await ctx.standing(true);
+  const today = localDate(nowAtMs, data.farm.timeZone);
   const cultivars = await readCultivars(ctx.db);
   const lots = await readLots(ctx.db);
-  const scored = await scoredNights(ctx.db, data.plantings, nowMs, data.farm.timeZone);
+  const scored = await scoredNights(ctx.db, data.plantings, nowAtMs, data.farm.timeZone);
   const rows = new Map<string, SeedRow>();
   const row = (crop: string, name: string): SeedRow => {
     const key = seedKey({ crop, cultivar: name });
@@ -109,7 +109,7 @@ function checkCultivar(c: Cultivar, known: readonly Cultivar[]): void {
 export function seedRoutes(ctx: Context): Router {
   const router = Router();
   const write = <T>(run: (db: Db, at: At) => Promise<T>) =>
-    writing(ctx.db, (tx) => run(tx, { nowMs: ctx.options.clock.nowMs() }));
+    writing(ctx.db, (tx) => run(tx, { nowAtMs: ctx.options.clock.nowAtMs() }));
 
   router.get('/seeds', async (_req, res) => {
     res.json(await seedsView(ctx));

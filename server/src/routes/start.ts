@@ -56,7 +56,7 @@ export function startRoutes(ctx: Context): Router {
           ...added('cover', body.covers),
           ...added('planting', body.plantings),
         ],
-        { nowMs: ctx.options.clock.nowMs() },
+        { nowAtMs: ctx.options.clock.nowAtMs() },
       );
     });
     res.status(201).json({ recordId });

@@ -55,7 +55,7 @@ export function calendarOf(
   jobs: readonly SeasonJob[],
   shade: readonly ShadeRow[],
   today: string,
-  nowMs: number,
+  nowAtMs: number,
 ): string {
   const days = [...jobs.map(jobDay), ...shadeDays(shade, today)];
   const { value, error } = createEvents(
@@ -63,8 +63,8 @@ export function calendarOf(
       ...event,
       start: dayOf(date),
       end: dayOf(addDays(date, 1)),
-      created: nowMs,
-      lastModified: nowMs,
+      created: nowAtMs,
+      lastModified: nowAtMs,
       busyStatus: 'FREE' as const,
       transp: 'TRANSPARENT' as const,
     })),
@@ -75,7 +75,7 @@ export function calendarOf(
 }
 
 export async function seasonCalendar(ctx: Context): Promise<string> {
-  const { data, nowMs } = await ctx.standing(false);
+  const { data, nowAtMs } = await ctx.standing(false);
   const { rows, today } = await shadeView(ctx);
-  return calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowMs), rows, today, nowMs);
+  return calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowAtMs), rows, today, nowAtMs);
 }

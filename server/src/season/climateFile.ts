@@ -21,7 +21,7 @@ export async function takeClimate(
   text: string,
   dryRun: boolean,
   farm: Farm,
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<ClimateRead> {
   const { kind, days, gaps, badRows } = readStationFile(text, farm.timeZone);
   const use = useOf(days);
@@ -46,7 +46,7 @@ export async function takeClimate(
       use.use === 'record'
         ? { ...farm, climateRecord: await keepRecord(db, days, use) }
         : { ...farm, climate: use.months, climateRecord: null };
-    return changeThing(db, 'farm', FARM_ID, next, { nowMs });
+    return changeThing(db, 'farm', FARM_ID, next, { nowAtMs });
   });
   return { ...read, taken: true, recordId };
 }

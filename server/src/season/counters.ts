@@ -19,18 +19,18 @@ let last: { key: string; years: ReturnType<typeof plausibleYears> } | null = nul
 export async function countersView(ctx: Context): Promise<CountersView> {
   const m = await ctx.moment();
   const { farm } = m.data;
-  const today = localDate(m.nowMs, farm.timeZone);
+  const today = localDate(m.nowAtMs, farm.timeZone);
   const { counters } = farm;
   if (counters.length === 0) return { today, counters: [] };
-  const { climate, key } = groundOf(m.data, m.nowMs);
+  const { climate, key } = groundOf(m.data, m.nowAtMs);
   if (last?.key !== key) last = { key, years: plausibleYears(climate, YEARS, SEED) };
   const { years } = last;
   const first = counters.map((c) => c.from).sort()[0]!;
-  const fromMs = Math.max(m.nowMs - MOST_DAYS * DAY_MS, Date.parse(`${first}T00:00:00Z`) - DAY_MS);
-  const hourMs = Math.floor(m.nowMs / HOUR_MS) * HOUR_MS;
-  const past = fromMs < hourMs ? (await m.weather.past(fromMs, hourMs)).hours : [];
-  const coming = m.weather.coming(m.clock.window, hourMs, hourMs + AHEAD_DAYS * DAY_MS);
-  const ahead = isForecast(coming) ? coming.members[0]!.filter((e) => Date.parse(e.time) > hourMs) : [];
+  const fromAtMs = Math.max(m.nowAtMs - MOST_DAYS * DAY_MS, Date.parse(`${first}T00:00:00Z`) - DAY_MS);
+  const hourAtMs = Math.floor(m.nowAtMs / HOUR_MS) * HOUR_MS;
+  const past = fromAtMs < hourAtMs ? (await m.weather.past(fromAtMs, hourAtMs)).hours : [];
+  const coming = m.weather.coming(m.clock.window, hourAtMs, hourAtMs + AHEAD_DAYS * DAY_MS);
+  const ahead = isForecast(coming) ? coming.members[0]!.filter((e) => Date.parse(e.time) > hourAtMs) : [];
   const means = dailyMeans([...past, ...ahead], farm.timeZone);
   const rows = counters.map((counter) => {
     const structure = m.data.structures.find((s) => s.id === counter.structureId);

@@ -10,10 +10,10 @@ import { groundOf, ownPlaces, placesBy, questionOf } from './views';
 export function expectedOf(
   book: SeasonBook,
   data: FarmData,
-  nowMs: number,
+  nowAtMs: number,
   planting: Planting,
 ): Expected & { progress: PlanProgress; bolts: StoryView['bolts'] } {
-  const { climate, key, today } = groundOf(data, nowMs);
+  const { climate, key, today } = groundOf(data, nowAtMs);
   const { inPlace } = ownPlaces({ ...data, plantings: [planting] }, today, placesBy(data, climate));
   const { answers, progress } = book.ask(
     inPlace.map((x) => questionOf(data, x.place, x.crop, x.how, key, false, x.planting.own)),

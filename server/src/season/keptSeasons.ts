@@ -49,17 +49,17 @@ export function seasonsIn(db: Db, version: string): KeptSeasons {
     },
     keep: async (answers) => {
       if (answers.length === 0) return;
-      const madeMs = Date.now();
+      const madeAtMs = Date.now();
       const rows = answers.map(([key, a]) => ({
         key: named(key),
-        madeMs,
+        madeAtMs,
         answer: deflateSync(serialize(a), { level: 1 }),
       }));
       await db.insert(keptSeasons).values(rows).onConflictDoNothing();
       const newest = db
         .select({ key: keptSeasons.key })
         .from(keptSeasons)
-        .orderBy(desc(keptSeasons.madeMs))
+        .orderBy(desc(keptSeasons.madeAtMs))
         .limit(MOST);
       await db.delete(keptSeasons).where(notInArray(keptSeasons.key, newest));
     },

@@ -32,10 +32,10 @@ export async function storyOf(ctx: Context, id: string): Promise<StoryView> {
   const bed = m.data.beds.find((b) => b.id === planting?.bedId);
   const structure = m.data.structures.find((s) => s.id === bed?.structureId);
   if (!planting || !bed || !structure) throw notFound('planting');
-  const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-  const { means } = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+  const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
+  const { means } = await ctx.planner.backgroundFor(m.data, m.weather, m.nowAtMs);
   const zone = m.data.farm.timeZone;
-  const today = localDate(m.nowMs, zone);
+  const today = localDate(m.nowAtMs, zone);
   const crop = cropOf(planting);
   const first = [...means.keys()].sort()[0];
   const harmC = (date: string) =>
@@ -53,18 +53,18 @@ export async function storyOf(ctx: Context, id: string): Promise<StoryView> {
   const b = plan?.beds.find((x) => x.bed.id === bed.id);
   const entries = (await recordsOf(ctx.db, id, MOST_ENTRIES)).map((r): LogEntry => ({
     record: r.record,
-    recordedMs: r.recordedMs,
+    recordedAtMs: r.recordedAtMs,
     retracted: r.void,
     actor: r.actor,
     ...describeRecord(r.record, m.data, m.style),
   }));
-  const { progress, bolts, ...expected } = expectedOf(ctx.seasons, m.data, m.nowMs, planting);
+  const { progress, bolts, ...expected } = expectedOf(ctx.seasons, m.data, m.nowAtMs, planting);
   return {
     planting,
     cropName: crop.name,
     bed: { id: bed.id, name: bed.name, place: structure.name },
     today,
-    nowMs: m.nowMs,
+    nowAtMs: m.nowAtMs,
     stands,
     daysIn: daysBetween(planting.plantedOn, today),
     hardening: stands ? hardeningOf(planting, structure.kind, means, today) : null,

@@ -73,7 +73,7 @@ export interface Ground {
   today: string;
 }
 
-export function groundOf(data: FarmData, nowMs: number): Ground {
+export function groundOf(data: FarmData, nowAtMs: number): Ground {
   const { farm } = data;
   const { latitude, longitude, elevationM, frost } = farm;
   const dates = {
@@ -100,7 +100,7 @@ export function groundOf(data: FarmData, nowMs: number): Ground {
       firstAutumn: frost.firstAutumn,
       missed,
     },
-    today: localDate(nowMs, farm.timeZone),
+    today: localDate(nowAtMs, farm.timeZone),
   };
 }
 /** Bringing months to the frost dates takes a moment, and changes with the site alone. */
@@ -181,11 +181,11 @@ function placeView(place: SeasonPlace, a: SeasonAnswer, planted: boolean): Seaso
 export function cropView(
   book: SeasonBook,
   data: FarmData,
-  nowMs: number,
+  nowAtMs: number,
   crop: Crop,
   asked?: How,
 ): SeasonCropView {
-  const { climate, key, shown, today } = groundOf(data, nowMs);
+  const { climate, key, shown, today } = groundOf(data, nowAtMs);
   const how = asked ?? usualHow(crop);
   const all = placesBy(data, climate)(crop);
   const places = all.filter((p) => fits(data, p, crop));
@@ -242,8 +242,8 @@ export function ownPlaces(data: FarmData, today: string, every: (crop: Crop) => 
 }
 
 /** The jobs of the coming year, for a calendar; what is not worked out yet has only the days that follow from its own. */
-export function yearsJobs(book: SeasonBook, data: FarmData, nowMs: number): SeasonJob[] {
-  const { climate, key, today } = groundOf(data, nowMs);
+export function yearsJobs(book: SeasonBook, data: FarmData, nowAtMs: number): SeasonJob[] {
+  const { climate, key, today } = groundOf(data, nowAtMs);
   const { own, inPlace } = ownPlaces(data, today, placesBy(data, climate));
   const { answers } = book.ask(
     inPlace.map((a) => questionOf(data, a.place, a.crop, a.how, key, false, a.planting.own)),
@@ -255,8 +255,8 @@ export function yearsJobs(book: SeasonBook, data: FarmData, nowMs: number): Seas
     .sort((x, y) => x.date.localeCompare(y.date));
 }
 
-export function seasonView(book: SeasonBook, data: FarmData, nowMs: number): SeasonView {
-  const { climate, key, shown, today } = groundOf(data, nowMs);
+export function seasonView(book: SeasonBook, data: FarmData, nowAtMs: number): SeasonView {
+  const { climate, key, shown, today } = groundOf(data, nowAtMs);
   const every = placesBy(data, climate);
   const placesFor = (crop: Crop) => asUsed(every(crop));
   const asked = cropsOf(data).flatMap((crop) =>

@@ -26,12 +26,12 @@ import type { Sources, Thermometers, ThermometerSpot } from './ports';
 
 export interface Forecast {
   id: string;
-  issuedMs: number;
+  issuedAtMs: number;
   name: string;
   source: Issue['source'];
   members: WeatherEntry[][];
   /** Its last hour: beyond it nothing is said. */
-  untilMs: number;
+  untilAtMs: number;
   /** How far the last hours' air is off what was said of them; null where that is not known or hardly so. */
   parted: Parted | null;
 }
@@ -48,8 +48,8 @@ const SPENT_MS = 10 * 24 * HOUR_MS;
 export interface FarmWeather {
   key: string;
   thermometers: Thermometers;
-  past(fromMs: number, toMs: number): Promise<PastHours>;
-  coming(window: NightWindow, fromMs: number, toMs: number): Coming;
+  past(fromAtMs: number, toAtMs: number): Promise<PastHours>;
+  coming(window: NightWindow, fromAtMs: number, toAtMs: number): Coming;
 }
 
 /**
@@ -62,18 +62,18 @@ const seedOf = ({ id, source, entries }: Issue): number => {
 };
 
 /** How far the night has to be known: two hours past sunrise, when what froze has been seen; noon where it does not rise. */
-export function needMs(window: NightWindow, nowMs: number): number {
-  const dawn = window.sunriseAtMs === null ? window.toMs - 3 * HOUR_MS : window.sunriseAtMs + 2 * HOUR_MS;
-  return Math.min(window.toMs, Math.max(dawn, nowMs));
+export function needAtMs(window: NightWindow, nowAtMs: number): number {
+  const dawn = window.sunriseAtMs === null ? window.toAtMs - 3 * HOUR_MS : window.sunriseAtMs + 2 * HOUR_MS;
+  return Math.min(window.toAtMs, Math.max(dawn, nowAtMs));
 }
 
 const LAST_H = 3;
 /** Air of the last hours as it was measured: by a station, else by a thermometer that hangs outside. */
-async function lastHours(sources: Sources, site: Site, nowMs: number): Promise<WeatherEntry[]> {
-  const measured = await sources.observed.hours(nowMs - LAST_H * HOUR_MS, nowMs);
+async function lastHours(sources: Sources, site: Site, nowAtMs: number): Promise<WeatherEntry[]> {
+  const measured = await sources.observed.hours(nowAtMs - LAST_H * HOUR_MS, nowAtMs);
   if (measured.length > 0) return measured;
   const spot = { id: OUTSIDE, specs: null, structureLayer: 0, site, weather: [] };
-  const read = await hoursAt(sources.thermometers, spot, nowMs);
+  const read = await hoursAt(sources.thermometers, spot, nowAtMs);
   return read.map(({ atMs, airC }) => ({
     time: new Date(atMs).toISOString(),
     airC,
@@ -87,15 +87,15 @@ async function lastHours(sources: Sources, site: Site, nowMs: number): Promise<W
 export async function hoursAt(
   thermometers: Thermometers,
   spot: ThermometerSpot,
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<Measured[]> {
-  const full = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
+  const full = Math.floor(nowAtMs / HOUR_MS) * HOUR_MS;
   const read = await Promise.all(
     Array.from({ length: LAST_H }, async (_, h): Promise<Measured | null> => {
       const atMs = full - h * HOUR_MS;
       const half = HOUR_MS / 2;
       // an hour that is not over yet would begin the night anew with every reading
-      if (atMs + half > nowMs) return null;
+      if (atMs + half > nowAtMs) return null;
       const r = await thermometers.read(spot, atMs - half, atMs + half);
       return r && { atMs, airC: (r.minC + r.maxC) / 2 };
     }),
@@ -106,44 +106,52 @@ export async function hoursAt(
 export async function farmWeather(
   sources: Sources,
   site: Site,
-  nowMs: number,
+  nowAtMs: number,
   lows: readonly OutsideLow[],
   memberCount: number,
 ): Promise<FarmWeather> {
   const [issues, revision, last] = await Promise.all([
-    sources.issued.issues(nowMs, nowMs),
-    sources.revision(nowMs),
-    lastHours(sources, site, nowMs),
+    sources.issued.issues(nowAtMs, nowAtMs),
+    sources.revision(nowAtMs),
+    lastHours(sources, site, nowAtMs),
   ]);
   const key = createHash('sha1')
     .update(JSON.stringify([issues.map((i) => i.id), revision, lows, last.map((e) => e.airC)]))
     .digest('hex');
   // where nothing reaches past now, the last that did is named
-  const spent = issues.length > 0 ? [] : (await sources.issued.issues(nowMs, nowMs - SPENT_MS)).slice(0, 1);
+  const spent =
+    issues.length > 0 ? [] : (await sources.issued.issues(nowAtMs, nowAtMs - SPENT_MS)).slice(0, 1);
   return {
     key,
     thermometers: sources.thermometers,
-    past: async (fromMs, toMs) => {
+    past: async (fromAtMs, toAtMs) => {
       const [observed, held] = await Promise.all([
-        sources.observed.hours(fromMs - AROUND_MS, Math.min(nowMs, toMs + AROUND_MS)),
-        sources.issued.issues(nowMs, fromMs - AROUND_MS),
+        sources.observed.hours(fromAtMs - AROUND_MS, Math.min(nowAtMs, toAtMs + AROUND_MS)),
+        sources.issued.issues(nowAtMs, fromAtMs - AROUND_MS),
       ]);
-      return pastHours({ observed, issues: held, lows }, site, fromMs, toMs);
+      return pastHours({ observed, issues: held, lows }, site, fromAtMs, toAtMs);
     },
-    coming: (window, fromMs, toMs) => {
-      const issue = issueFor(issues.length > 0 ? issues : spent, nowMs, needMs(window, nowMs));
+    coming: (window, fromAtMs, toAtMs) => {
+      const issue = issueFor(issues.length > 0 ? issues : spent, nowAtMs, needAtMs(window, nowAtMs));
       if ('why' in issue) return issue;
-      const parted = partedBy(issue, last, nowMs);
-      const said = hoursOf(issue, fromMs, toMs);
-      const centre = parted ? movedCentre(said, parted, nowMs) : said;
-      const issuedMs = Math.min(issue.issuedMs, nowMs);
+      const parted = partedBy(issue, last, nowAtMs);
+      const said = hoursOf(issue, fromAtMs, toAtMs);
+      const centre = parted ? movedCentre(said, parted, nowAtMs) : said;
+      const issuedAtMs = Math.min(issue.issuedAtMs, nowAtMs);
       return {
         id: issue.id,
-        issuedMs,
+        issuedAtMs,
         name: issue.name,
         source: issue.source,
-        untilMs: Date.parse(issue.entries.at(-1)!.time),
-        members: ensemble(seedOf(issue), issuedMs, centre, memberCount, issue.doubt, parted ? nowMs : null),
+        untilAtMs: Date.parse(issue.entries.at(-1)!.time),
+        members: ensemble(
+          seedOf(issue),
+          issuedAtMs,
+          centre,
+          memberCount,
+          issue.doubt,
+          parted ? nowAtMs : null,
+        ),
         parted,
       };
     },

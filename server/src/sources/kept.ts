@@ -19,37 +19,41 @@ export function keptSources(db: Db): Sources {
   return {
     revision: async () => (await readMeta(db, REVISION)) ?? '',
     issued: {
-      issues: async (nowMs, fromMs) => {
+      issues: async (nowAtMs, fromAtMs) => {
         const rows = await db
           .select()
           .from(forecasts)
           .where(
-            and(eq(forecasts.active, true), lte(forecasts.importedMs, nowMs), gte(forecasts.toMs, fromMs)),
+            and(
+              eq(forecasts.active, true),
+              lte(forecasts.importedAtMs, nowAtMs),
+              gte(forecasts.toAtMs, fromAtMs),
+            ),
           )
-          .orderBy(desc(forecasts.issuedMs), desc(forecasts.importedMs))
+          .orderBy(desc(forecasts.issuedAtMs), desc(forecasts.importedAtMs))
           .limit(MOST);
-        return rows.map(({ id, name, source, issuedMs, entries, doubt }) => ({
+        return rows.map(({ id, name, source, issuedAtMs, entries, doubt }) => ({
           id,
           name,
           source,
-          issuedMs,
+          issuedAtMs,
           entries,
           doubt,
         }));
       },
     },
     observed: {
-      hours: async (fromMs, toMs) => {
+      hours: async (fromAtMs, toAtMs) => {
         const rows = await db
           .select({ entry: observations.entry })
           .from(observations)
-          .where(and(gte(observations.atMs, fromMs), lte(observations.atMs, toMs)))
+          .where(and(gte(observations.atMs, fromAtMs), lte(observations.atMs, toAtMs)))
           .orderBy(asc(observations.atMs));
         return rows.map((r) => r.entry);
       },
     },
     thermometers: {
-      read: async (spot, fromMs, toMs) => {
+      read: async (spot, fromAtMs, toAtMs) => {
         const [row] = await db
           .select({
             n: sql<number>`count(*)::int`,
@@ -58,7 +62,11 @@ export function keptSources(db: Db): Sources {
           })
           .from(temperatures)
           .where(
-            and(eq(temperatures.spot, spot.id), gte(temperatures.atMs, fromMs), lte(temperatures.atMs, toMs)),
+            and(
+              eq(temperatures.spot, spot.id),
+              gte(temperatures.atMs, fromAtMs),
+              lte(temperatures.atMs, toAtMs),
+            ),
           );
         return row && row.n > 0 ? { minC: Number(row.minC), maxC: Number(row.maxC) } : null;
       },

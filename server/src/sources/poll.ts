@@ -16,7 +16,7 @@ const MOST_BYTES = 2_000_000;
 
 interface PollState {
   url: string;
-  lastMs: number | null;
+  lastAtMs: number | null;
   words: string;
 }
 
@@ -29,7 +29,7 @@ export async function setPoll(db: Db, url: string | null): Promise<void> {
   await writeMeta(
     db,
     'poll',
-    JSON.stringify(url === null ? null : { url, lastMs: null, words: 'Not asked yet.' }),
+    JSON.stringify(url === null ? null : { url, lastAtMs: null, words: 'Not asked yet.' }),
   );
 }
 
@@ -60,36 +60,37 @@ function wordsOf(error: unknown): string {
   return e.message;
 }
 
-export async function pollOnce(db: Db, nowMs: number): Promise<PollState | null> {
+export async function pollOnce(db: Db, nowAtMs: number): Promise<PollState | null> {
   const state = await pollState(db);
   if (!state) return null;
   let words: string;
   try {
     const read = feedWeatherSchema.safeParse(await bodyOf(state.url), { reportInput: true });
     if (!read.success) throw new Error(`its answer was not taken: ${firstProblem(read.error)}`);
-    const { hours, fresh } = await takeFeed(db, read.data, 'poll', nowMs);
+    const { hours, fresh } = await takeFeed(db, read.data, 'poll', nowAtMs);
     words = fresh ? `${hours} hours taken.` : 'Nothing new.';
   } catch (error) {
     words = `Asked in vain: ${wordsOf(error)}.`;
   }
-  const next = { ...state, lastMs: nowMs, words };
+  const next = { ...state, lastAtMs: nowAtMs, words };
   // the address may have been changed meanwhile: then this answer says nothing about the new one
   if ((await pollState(db))?.url === state.url) await writeMeta(db, 'poll', JSON.stringify(next));
   return next;
 }
 
 /** Asks where nobody has for as long as that, this server or another; true where it asked. */
-export async function pollDue(db: Db, nowMs: number): Promise<boolean> {
+export async function pollDue(db: Db, nowAtMs: number): Promise<boolean> {
   const state = await pollState(db);
-  if (!state || (state.lastMs !== null && Math.abs(nowMs - state.lastMs) < EVERY_MS - LOOK_MS)) return false;
-  await pollOnce(db, nowMs);
+  if (!state || (state.lastAtMs !== null && Math.abs(nowAtMs - state.lastAtMs) < EVERY_MS - LOOK_MS))
+    return false;
+  await pollOnce(db, nowAtMs);
   return true;
 }
 
 /** Asks now and again, one of several servers; the return stops it. */
-export function startPolling(db: Db, locks: Locks, nowMs: () => number): () => void {
+export function startPolling(db: Db, locks: Locks, nowAtMs: () => number): () => void {
   const ask = () =>
-    void alone(locks, 'poll', () => pollDue(db, nowMs())).catch((e: Error) =>
+    void alone(locks, 'poll', () => pollDue(db, nowAtMs())).catch((e: Error) =>
       process.stderr.write(`poll: ${e.message}\n`),
     );
   ask();

@@ -4,14 +4,14 @@
  */
 import type { BedSpec, Issue, Site, WeatherEntry } from '@fogata/core';
 
-/** What was issued by `nowMs`, reaches past `fromMs` and was not set aside by the grower, the one to go by first. */
+/** What was issued by `nowAtMs`, reaches past `fromAtMs` and was not set aside by the grower, the one to go by first. */
 export interface IssuedWeather {
-  issues(nowMs: number, fromMs: number): Promise<Issue[]>;
+  issues(nowAtMs: number, fromAtMs: number): Promise<Issue[]>;
 }
 
 /** What a station measured, hourly. */
 export interface ObservedWeather {
-  hours(fromMs: number, toMs: number): Promise<WeatherEntry[]>;
+  hours(fromAtMs: number, toAtMs: number): Promise<WeatherEntry[]>;
 }
 
 export interface MinMax {
@@ -32,13 +32,13 @@ export interface ThermometerSpot {
 }
 
 export interface Thermometers {
-  /** Lowest and highest since `fromMs` up to `toMs`; null where nothing was measured there. */
-  read(spot: ThermometerSpot, fromMs: number, toMs: number): Promise<MinMax | null>;
+  /** Lowest and highest since `fromAtMs` up to `toAtMs`; null where nothing was measured there. */
+  read(spot: ThermometerSpot, fromAtMs: number, toAtMs: number): Promise<MinMax | null>;
 }
 
 export interface Sources {
   /** Changes with every forecast and measurement that comes, is set aside or taken back. */
-  revision(nowMs: number): Promise<string>;
+  revision(nowAtMs: number): Promise<string>;
   issued: IssuedWeather;
   observed: ObservedWeather;
   thermometers: Thermometers;

@@ -33,14 +33,14 @@ export interface NewIssue {
   id?: string;
   name: string;
   source: 'typed' | 'file' | 'push' | 'poll';
-  issuedMs: number;
+  issuedAtMs: number;
   entries: WeatherEntry[];
   doubt?: number;
   typed?: TypedForecast;
 }
 
 /** Keeps an issue; one that is already there, by its id, stays as it is. True where it is new. */
-export async function takeIssue(db: Db, issue: NewIssue, nowMs: number): Promise<boolean> {
+export async function takeIssue(db: Db, issue: NewIssue, nowAtMs: number): Promise<boolean> {
   return writing(db, async (tx) => {
     const rows = await tx
       .insert(forecasts)
@@ -48,10 +48,10 @@ export async function takeIssue(db: Db, issue: NewIssue, nowMs: number): Promise
         id: issue.id ?? randomUUID(),
         name: issue.name,
         source: issue.source,
-        issuedMs: issue.issuedMs,
-        importedMs: nowMs,
-        fromMs: Date.parse(issue.entries[0]!.time),
-        toMs: Date.parse(issue.entries.at(-1)!.time),
+        issuedAtMs: issue.issuedAtMs,
+        importedAtMs: nowAtMs,
+        fromAtMs: Date.parse(issue.entries[0]!.time),
+        toAtMs: Date.parse(issue.entries.at(-1)!.time),
         entries: issue.entries,
         doubt: issue.doubt ?? 1,
         typed: issue.typed ?? null,
@@ -68,19 +68,19 @@ export async function takeIssue(db: Db, issue: NewIssue, nowMs: number): Promise
 export function typedIssue(
   t: TypedForecast,
   farm: FarmSite & Site,
-  nowMs: number,
+  nowAtMs: number,
   id: string = randomUUID(),
 ): NewIssue & { id: string } {
-  if (t.lowAtMs < nowMs - 2 * HOUR_MS || t.lowAtMs > nowMs + 36 * HOUR_MS)
+  if (t.lowAtMs < nowAtMs - 2 * HOUR_MS || t.lowAtMs > nowAtMs + 36 * HOUR_MS)
     throw refuse('expected a time in the coming night', 'lowAtMs');
   const night = nightOf(t.lowAtMs, farm);
   // told in the morning of the night to come, it says nothing of this morning
-  const entries = typedHours(t, farm, Math.max(nowMs, night.fromMs), night.toMs + 8 * HOUR_MS);
+  const entries = typedHours(t, farm, Math.max(nowAtMs, night.fromAtMs), night.toAtMs + 8 * HOUR_MS);
   return {
     id,
     name: 'typed forecast',
     source: 'typed',
-    issuedMs: nowMs,
+    issuedAtMs: nowAtMs,
     entries,
     doubt: SURENESS[t.sure],
     typed: t,
@@ -91,10 +91,10 @@ export async function takeTyped(
   db: Db,
   t: TypedForecast,
   farm: FarmSite & Site,
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<string> {
-  const issue = typedIssue(t, farm, nowMs);
-  await takeIssue(db, issue, nowMs);
+  const issue = typedIssue(t, farm, nowAtMs);
+  await takeIssue(db, issue, nowAtMs);
   return issue.id;
 }
 
@@ -103,9 +103,9 @@ export async function takeObserved(
   db: Db,
   entries: readonly WeatherEntry[],
   source: string,
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<void> {
-  const ahead = entries.findIndex((e) => Date.parse(e.time) > nowMs + HOUR_MS);
+  const ahead = entries.findIndex((e) => Date.parse(e.time) > nowAtMs + HOUR_MS);
   if (ahead >= 0)
     throw refuse(`expected hours that have passed; ${entries[ahead]!.time} is to come`, 'hours');
   await writing(db, async (tx) => {
@@ -125,9 +125,9 @@ export async function takeTemperatures(
   db: Db,
   list: readonly LoggedC[],
   source: string,
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<void> {
-  if (list.some((r) => r.atMs > nowMs + HOUR_MS))
+  if (list.some((r) => r.atMs > nowAtMs + HOUR_MS))
     throw refuse('expected instants that have passed', 'readings');
   // of two at one instant the later row stands
   const rows = [...new Map(list.map((r) => [`${r.spot}/${r.atMs}`, { ...r, source }])).values()];
@@ -172,19 +172,19 @@ export async function takeFeed(
   db: Db,
   feed: FeedWeather,
   source: 'push' | 'poll',
-  nowMs: number,
+  nowAtMs: number,
 ): Promise<{ hours: number; fresh: boolean }> {
   const { entries, estimated } = entriesOf(feed.hours);
   if (feed.kind === 'observed') {
-    await takeObserved(db, entries, source, nowMs);
+    await takeObserved(db, entries, source, nowAtMs);
     return { hours: entries.length, fresh: true };
   }
-  const issuedMs = feed.issued === undefined ? nowMs : Date.parse(feed.issued);
-  if (issuedMs > nowMs + HOUR_MS) throw refuse('expected an instant that has passed', 'issued');
+  const issuedAtMs = feed.issued === undefined ? nowAtMs : Date.parse(feed.issued);
+  if (issuedAtMs > nowAtMs + HOUR_MS) throw refuse('expected an instant that has passed', 'issued');
   const id = createHash('sha1')
     .update(JSON.stringify([feed.name, feed.issued ?? null, entries]))
     .digest('hex');
   const doubt = estimated ? ESTIMATED_DOUBT : 1;
-  const fresh = await takeIssue(db, { id, name: feed.name, source, issuedMs, entries, doubt }, nowMs);
+  const fresh = await takeIssue(db, { id, name: feed.name, source, issuedAtMs, entries, doubt }, nowAtMs);
   return { hours: entries.length, fresh };
 }

@@ -17,22 +17,22 @@ export function demoSources(db: Db, options: Omit<SimulatedOptions, 'site'>): (s
     return {
       revision: kept.revision,
       issued: {
-        issues: async (nowMs, fromMs) => [
-          ...(await kept.issued.issues(nowMs, fromMs)),
-          ...(await weather.issued.issues(nowMs, fromMs)),
+        issues: async (nowAtMs, fromAtMs) => [
+          ...(await kept.issued.issues(nowAtMs, fromAtMs)),
+          ...(await weather.issued.issues(nowAtMs, fromAtMs)),
         ],
       },
       observed: {
-        hours: async (fromMs, toMs) => {
-          const own = await kept.observed.hours(fromMs, toMs);
+        hours: async (fromAtMs, toAtMs) => {
+          const own = await kept.observed.hours(fromAtMs, toAtMs);
           const held = new Set(own.map((e) => e.time));
-          const rest = (await weather.observed.hours(fromMs, toMs)).filter((e) => !held.has(e.time));
+          const rest = (await weather.observed.hours(fromAtMs, toAtMs)).filter((e) => !held.has(e.time));
           return [...own, ...rest];
         },
       },
       thermometers: {
-        read: async (spot, fromMs, toMs) =>
-          (await kept.thermometers.read(spot, fromMs, toMs)) ?? thermometers.read(spot, fromMs, toMs),
+        read: async (spot, fromAtMs, toAtMs) =>
+          (await kept.thermometers.read(spot, fromAtMs, toAtMs)) ?? thermometers.read(spot, fromAtMs, toAtMs),
       },
     };
   };

@@ -18,13 +18,13 @@ const COLDER_K = 3;
 
 export function practiceWeather(
   site: FarmSite & { elevationM?: number | undefined },
-  startMs: number,
+  startAtMs: number,
 ): Episode[] {
-  const meanC = zonalMeanC(site, startMs) - COLDER_K;
-  const noon = nightWindow(localDate(startMs, site.timeZone), site).fromMs;
-  const day = (n: number, e: Omit<Episode, 'fromMs' | 'toMs'>): Episode => ({
-    fromMs: noon + (24 * n - (n === 0 ? 30 : 0)) * HOUR_MS,
-    toMs: noon + 24 * (n + 1) * HOUR_MS,
+  const meanC = zonalMeanC(site, startAtMs) - COLDER_K;
+  const noon = nightWindow(localDate(startAtMs, site.timeZone), site).fromAtMs;
+  const day = (n: number, e: Omit<Episode, 'fromAtMs' | 'toAtMs'>): Episode => ({
+    fromAtMs: noon + (24 * n - (n === 0 ? 30 : 0)) * HOUR_MS,
+    toAtMs: noon + 24 * (n + 1) * HOUR_MS,
     ...e,
   });
   return [
@@ -37,19 +37,19 @@ export function practiceWeather(
 const DATE = /^\d{4}-\d{2}-\d{2}$/;
 
 /** When it begins: closing time of the day that was asked for, today unless said. */
-export function practiceStartMs(site: FarmSite, nowMs: number, on: string | undefined): number {
-  const today = localDate(nowMs, site.timeZone);
+export function practiceStartAtMs(site: FarmSite, nowAtMs: number, on: string | undefined): number {
+  const today = localDate(nowAtMs, site.timeZone);
   const date = on ?? today;
   if (!DATE.test(date) || Number.isNaN(Date.parse(date)) || date < today || date > addDays(today, 400))
     throw new Problem(422, 'Not accepted', `--on: expected a date from ${today} on, not “${date}”.`, 'on');
   const w = nightWindow(date, site);
-  return Math.round(((w.sunsetAtMs ?? w.fromMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS) / 60_000) * 60_000;
+  return Math.round(((w.sunsetAtMs ?? w.fromAtMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS) / 60_000) * 60_000;
 }
 
 /** Makes a restored copy one of its own. The clock is kept in the copy as the demo's is. */
-export async function preparePractice(db: Db, startMs: number): Promise<void> {
+export async function preparePractice(db: Db, startAtMs: number): Promise<void> {
   await db.delete(forecasts);
   await db.delete(meta).where(inArray(meta.key, ['poll', 'feedToken']));
   await newFarmId(db);
-  await writeMeta(db, 'clockMs', String(startMs));
+  await writeMeta(db, 'clockMs', String(startAtMs));
 }

@@ -25,9 +25,9 @@ export function hiddenProperties(id: string): Calibration {
 /** Thermometers as they hang there: read to a tenth, wrong by up to 0.3 K each in its own way. */
 export function simulatedThermometers(): Thermometers {
   return {
-    read: (spot, fromMs, toMs) => {
+    read: (spot, fromAtMs, toAtMs) => {
       const hidden = spot.structureLayer < 0 ? BOOK_CALIBRATION : hiddenProperties(spot.id);
-      const found = minMaxBetween(spotAirC(spot, hidden), fromMs, toMs);
+      const found = minMaxBetween(spotAirC(spot, hidden), fromAtMs, toAtMs);
       if (!found) return Promise.resolve(null);
       const own = 0.6 * hashOf(`${spot.id}/instrument`) - 0.3;
       const tenth = (c: number) => Math.round((c + own) * 10) / 10;

@@ -3,7 +3,7 @@
  * Reached by the demo, practice and tests alone (a lint rule holds it). What the grower brings goes before it.
  */
 import { HOUR_MS, type Issue, type Site } from '@fogata/core';
-import { forecastCentre, lastIssueMs, trueHours, type Episode } from '@fogata/core/standins';
+import { forecastCentre, lastIssueAtMs, trueHours, type Episode } from '@fogata/core/standins';
 import type { IssuedWeather, ObservedWeather } from '../sources/ports';
 
 export interface SimulatedOptions {
@@ -23,24 +23,24 @@ export function simulatedWeather(options: SimulatedOptions): {
   const { seed, site, episodes } = options;
   const world = { seed, site, ...(episodes ? { episodes } : {}) };
   const made = new Map<number, Issue>();
-  const issue = (issuedMs: number): Issue => {
-    const found = made.get(issuedMs);
+  const issue = (issuedAtMs: number): Issue => {
+    const found = made.get(issuedAtMs);
     if (found) return found;
-    const truth = trueHours(world, issuedMs - BACK_H * HOUR_MS, issuedMs + AHEAD_H * HOUR_MS);
+    const truth = trueHours(world, issuedAtMs - BACK_H * HOUR_MS, issuedAtMs + AHEAD_H * HOUR_MS);
     const fresh: Issue = {
-      id: `simulated:${seed}:${issuedMs}`,
+      id: `simulated:${seed}:${issuedAtMs}`,
       name: 'simulated forecast',
       source: 'simulated',
-      issuedMs,
-      entries: forecastCentre(seed, issuedMs, truth),
+      issuedAtMs,
+      entries: forecastCentre(seed, issuedAtMs, truth),
       doubt: 1,
     };
     if (made.size > 8) made.clear();
-    made.set(issuedMs, fresh);
+    made.set(issuedAtMs, fresh);
     return fresh;
   };
   return {
-    issued: { issues: (nowMs) => Promise.resolve([issue(lastIssueMs(nowMs))]) },
-    observed: { hours: (fromMs, toMs) => Promise.resolve(trueHours(world, fromMs, toMs)) },
+    issued: { issues: (nowAtMs) => Promise.resolve([issue(lastIssueAtMs(nowAtMs))]) },
+    observed: { hours: (fromAtMs, toAtMs) => Promise.resolve(trueHours(world, fromAtMs, toAtMs)) },
   };
 }

@@ -37,13 +37,13 @@ interface Roof {
 
 const msOf = (e: WeatherEntry) => Date.parse(e.time);
 
-function roofsOf(m: Moment, today: string, fromMs: number, toMs: number): Roof[] {
+function roofsOf(m: Moment, today: string, fromAtMs: number, toAtMs: number): Roof[] {
   return m.data.structures.flatMap((structure): Roof[] => {
     const beds = m.data.beds.filter(
       (b) =>
         b.structureId === structure.id &&
         standingIn(b.id, m.data.plantings, today).length > 0 &&
-        (structure.kind !== 'open' || sheetsBetween(m.data, m.state, b.id, fromMs, toMs).length > 0),
+        (structure.kind !== 'open' || sheetsBetween(m.data, m.state, b.id, fromAtMs, toAtMs).length > 0),
     );
     if (structure.kind === 'house' && beds.length > 0) return [{ structure, beds }];
     return beds.map((bed) => ({ structure, beds: [bed] }));
@@ -60,32 +60,32 @@ export async function underOf(
   const first = hours.find((e) => dateOf(msOf(e)) === today);
   if (!first) return { days: out, missing };
   const { latitude, longitude, elevationM, timeZone } = m.data.farm;
-  const [startMs, midnightMs, farMs] = [msOf(hours[0]!), msOf(first), m.nowMs + FAR_MS];
-  const roofs = roofsOf(m, today, startMs, farMs);
-  const tasksOf = (part: WeatherEntry[], fromMs: number, toMs: number, from: (WaterAnswer | null)[]) =>
+  const [startAtMs, midnightAtMs, farAtMs] = [msOf(hours[0]!), msOf(first), m.nowAtMs + FAR_MS];
+  const roofs = roofsOf(m, today, startAtMs, farAtMs);
+  const tasksOf = (part: WeatherEntry[], fromAtMs: number, toAtMs: number, from: (WaterAnswer | null)[]) =>
     roofs.map(({ structure, beds }, r): WaterTask => ({
       site: { latitude, longitude, elevationM },
       timeZone,
       hours: part,
       beds: beds.map((bed, n) => {
         const stands = standingIn(bed.id, m.data.plantings, today);
-        const spec = asItWas(m.data, m.state, structure, bed, stands, fromMs, toMs, deepC);
+        const spec = asItWas(m.data, m.state, structure, bed, stands, fromAtMs, toAtMs, deepC);
         const end = from[r]?.beds[n]?.end;
         return { id: bed.id, spec, ...(end ? { initial: end } : {}) };
       }),
     }));
-  const run = async (part: WeatherEntry[], fromMs: number, toMs: number, from: (WaterAnswer | null)[]) =>
-    part.length < LEAST ? [] : ctx.waters.wait(tasksOf(part, fromMs, toMs, from), LONGEST_MS);
+  const run = async (part: WeatherEntry[], fromAtMs: number, toAtMs: number, from: (WaterAnswer | null)[]) =>
+    part.length < LEAST ? [] : ctx.waters.wait(tasksOf(part, fromAtMs, toAtMs, from), LONGEST_MS);
   const was = await run(
-    hours.filter((e) => msOf(e) <= midnightMs),
-    startMs,
-    midnightMs,
+    hours.filter((e) => msOf(e) <= midnightAtMs),
+    startAtMs,
+    midnightAtMs,
     [],
   );
   const comes = await run(
-    hours.filter((e) => msOf(e) >= midnightMs),
-    midnightMs,
-    farMs,
+    hours.filter((e) => msOf(e) >= midnightAtMs),
+    midnightAtMs,
+    farAtMs,
     was,
   );
   for (const part of [was, comes])

@@ -85,8 +85,8 @@ async function eventsOf(ctx: Context, m: Moment): Promise<Given> {
       and(
         eq(records.void, false),
         inArray(records.kind, ['water', 'soil', 'feed']),
-        gte(records.atMs, m.nowMs - FED_DAYS * DAY_MS),
-        lte(records.atMs, m.nowMs),
+        gte(records.atMs, m.nowAtMs - FED_DAYS * DAY_MS),
+        lte(records.atMs, m.nowAtMs),
       ),
     )
     .orderBy(asc(records.atMs), asc(records.seq));
@@ -165,9 +165,9 @@ function bankOf(
   const tomorrowC = nightC(addDays(today, 1));
   if (!b || !Number.isFinite(tomorrowC)) return null;
   if (!mayBank({ dayC: dayC(today), tonightC: nightC(today), tomorrowC, lacksMm })) return null;
-  const { fromMs, toMs } = nightWindow(addDays(today, 1), m.data.farm);
-  const upTo = hours.filter((e) => Date.parse(e.time) <= toMs + 3 * HOUR_MS);
-  const worthK = wetWorthK(m.data.farm, b.asIsSpec, upTo, b.outcome.initial, fromMs, toMs);
+  const { fromAtMs, toAtMs } = nightWindow(addDays(today, 1), m.data.farm);
+  const upTo = hours.filter((e) => Date.parse(e.time) <= toAtMs + 3 * HOUR_MS);
+  const worthK = wetWorthK(m.data.farm, b.asIsSpec, upTo, b.outcome.initial, fromAtMs, toAtMs);
   return { worthK, does: m.data.farm.schools.wet === 'bank' };
 }
 
@@ -185,7 +185,7 @@ function feedOf(
       share: wb.rootsOn(today),
       daysStanding: Math.max(0, daysBetween(p.plantedOn, today)),
       givenGM2: given.filter((g) => g.date >= p.plantedOn).reduce((s, g) => s + g.nGM2, 0),
-      dayLengthH: dayLengthH(m.nowMs, m.data.farm.latitude),
+      dayLengthH: dayLengthH(m.nowAtMs, m.data.farm.latitude),
     }),
   );
   const most = Math.max(...lacks.map((g) => g ?? 0));
@@ -195,17 +195,17 @@ function feedOf(
 export async function waterView(ctx: Context): Promise<WaterView> {
   const m = await ctx.moment();
   const { farm } = m.data;
-  const today = localDate(m.nowMs, farm.timeZone);
+  const today = localDate(m.nowAtMs, farm.timeZone);
   const site = { latitude: farm.latitude, longitude: farm.longitude, elevationM: farm.elevationM };
-  const fromMs = Math.floor(m.nowMs / HOUR_MS) * HOUR_MS;
-  const past = await m.weather.past(fromMs - BACK_DAYS * DAY_MS, fromMs);
-  const reach = (days: number) => m.weather.coming(m.clock.window, fromMs, fromMs + days * DAY_MS);
+  const fromAtMs = Math.floor(m.nowAtMs / HOUR_MS) * HOUR_MS;
+  const past = await m.weather.past(fromAtMs - BACK_DAYS * DAY_MS, fromAtMs);
+  const reach = (days: number) => m.weather.coming(m.clock.window, fromAtMs, fromAtMs + days * DAY_MS);
   const coming = reach(AHEAD_DAYS);
   const hours = isForecast(coming) ? coming.members[0]! : [];
   // today is half known and half said
   const todays = past.hours.filter((e) => localDate(Date.parse(e.time), farm.timeZone) === today);
   const ahead = daysOfWater(
-    [...todays, ...hours.filter((e) => Date.parse(e.time) > fromMs)],
+    [...todays, ...hours.filter((e) => Date.parse(e.time) > fromAtMs)],
     site,
     farm.timeZone,
   );
@@ -213,10 +213,10 @@ export async function waterView(ctx: Context): Promise<WaterView> {
     past: daysOfWater(past.hours, site, farm.timeZone).filter((d) => d.date < today),
     coming: ahead.filter((d) => d.date >= today),
   };
-  const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowMs);
-  const { deepC } = await ctx.planner.backgroundFor(m.data, m.weather, m.nowMs);
+  const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
+  const { deepC } = await ctx.planner.backgroundFor(m.data, m.weather, m.nowAtMs);
   const { days: layers, missing } = await underOf(ctx, m, {
-    hours: [...past.hours, ...hours.filter((e) => Date.parse(e.time) > fromMs)],
+    hours: [...past.hours, ...hours.filter((e) => Date.parse(e.time) > fromAtMs)],
     today,
     dateOf: (ms) => localDate(ms, farm.timeZone),
     deepC,

@@ -28,7 +28,7 @@ import {
   type Layer,
   type WeatherEntry,
 } from '@fogata/core';
-import { forecastCentre, lastIssueMs, trueHours } from '@fogata/core/standins';
+import { forecastCentre, lastIssueAtMs, trueHours } from '@fogata/core/standins';
 import { learnFrom } from '../../src/night/learning';
 import { minMaxBetween, spotAirC } from '../../src/night/spotAir';
 
@@ -176,7 +176,7 @@ function nights(group: Group, n: number, belief: Belief, into: Tallies): void {
   const specs = told(group, place);
   for (let i = 0; i < NIGHTS; i++) {
     const now = START + (READ + i * 5) * DAY;
-    const issued = lastIssueMs(now);
+    const issued = lastIssueAtMs(now);
     const ahead = trueHours(world, now, now + 18 * HOUR_MS);
     const out = evaluateHouse({
       site,
@@ -190,7 +190,7 @@ function nights(group: Group, n: number, belief: Belief, into: Tallies): void {
         structureLayer: 0,
         placeK: 0,
       })),
-      countFromMs: now,
+      countFromAtMs: now,
       belief,
     }).beds[0]!.outcome;
     const there = local(place, trueHours(world, now - 2 * DAY, now + 18 * HOUR_MS));
@@ -210,21 +210,21 @@ function learnt(group: Group, n: number): Belief {
   const place = `${group} ${n}`;
   const world = { seed: seedOf(place), site };
   const own = 0.6 * even(place, 'instrument') - 0.3;
-  const at = (i: number) => ({ fromMs: START + i * DAY, toMs: START + i * DAY + 18 * HOUR_MS });
+  const at = (i: number) => ({ fromAtMs: START + i * DAY, toAtMs: START + i * DAY + 18 * HOUR_MS });
   const spot = {
     id: place,
     structureLayer: 0,
     site,
-    weather: trueHours(world, START - 2 * DAY, at(READ - 1).toMs),
+    weather: trueHours(world, START - 2 * DAY, at(READ - 1).toAtMs),
   };
   const shown = spotAirC(
     { ...spot, weather: local(place, spot.weather), specs: asItIs(group, place) },
     factors(place),
   );
   const nights = Array.from({ length: READ }, (_, i) => {
-    const { fromMs, toMs } = at(i);
-    const { minC } = minMaxBetween(shown, fromMs, toMs)!;
-    return { fromMs, toMs, measuredC: Math.round((minC + own) * 10) / 10, doubtK: 0 };
+    const { fromAtMs, toAtMs } = at(i);
+    const { minC } = minMaxBetween(shown, fromAtMs, toAtMs)!;
+    return { fromAtMs, toAtMs, measuredC: Math.round((minC + own) * 10) / 10, doubtK: 0 };
   });
   return learnFrom({ runs: [{ spot: { ...spot, specs: told(group, place) }, nights }] });
 }

@@ -143,8 +143,8 @@ function Shade({ view }: { view: PlaceView }) {
         said={`${format.diff(hot(withIt) - hot(without))} at the warmest`}
         working={[
           `${view.bed.name} ${dayWord(view, format.timeZone)}, covers off by day, as far open as it is:`,
-          `without cloth ${format.t(hot(without))} at ${format.time(without.timesMs[without.maxIndex]!)};`,
-          `under it ${format.t(hot(withIt))} at ${format.time(withIt.timesMs[withIt.maxIndex]!)}.`,
+          `without cloth ${format.t(hot(without))} at ${format.time(without.timesAtMs[without.maxIndex]!)};`,
+          `under it ${format.t(hot(withIt))} at ${format.time(withIt.timesAtMs[withIt.maxIndex]!)}.`,
           `Left on overnight, the leaf is at ${format.t(withIt.minLeafC)} instead of ${format.t(without.minLeafC)}.`,
           'In the dark weeks light is what limits growth: shade costs it.',
         ]}

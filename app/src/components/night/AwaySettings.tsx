@@ -97,11 +97,11 @@ function Adding({ today, hours, onAdd }: { today: string; hours: 12 | 24; onAdd:
 }
 
 export function AwaySettings() {
-  const nowMs = useFarm().data?.clock.nowMs;
+  const nowAtMs = useFarm().data?.clock.nowAtMs;
   const { farm, save, problem } = useSaveFarm();
   const [adding, setAdding] = useState(false);
-  if (!farm || nowMs === undefined) return null;
-  const today = localDate(nowMs, farm.timeZone);
+  if (!farm || nowAtMs === undefined) return null;
+  const today = localDate(nowAtMs, farm.timeZone);
   const hours = farm.units.clock;
   // what was one day's and is over says nothing any more
   // a farm that this device kept from before may have none

@@ -93,18 +93,18 @@ export function dayDetail(s: DayStructure, format: Format): string {
 
 export function OpenRow({
   s,
-  nowMs,
+  nowAtMs,
   first,
   format,
 }: {
   s: DayStructure;
-  nowMs: number;
+  nowAtMs: number;
   first: boolean;
   format: Format;
 }) {
   const [next] = s.steps;
   const title = next ? moveWords(s.name, next.fraction, s.open) : s.name;
-  const late = next !== undefined && next.atMs <= nowMs + 15 * 60_000;
+  const late = next !== undefined && next.atMs <= nowAtMs + 15 * 60_000;
   return (
     <Row first={first}>
       <Text kind="figure" tone={next ? (late ? 'ember' : 'ink') : 'quiet'} style={{ width: 58 }}>
@@ -125,8 +125,8 @@ export function OpenRow({
           onPress={() =>
             void act(
               `${title}: done`,
-              [{ kind: 'vent', atMs: nowMs, structureId: s.structureId, fraction: next.fraction }],
-              nowMs,
+              [{ kind: 'vent', atMs: nowAtMs, structureId: s.structureId, fraction: next.fraction }],
+              nowAtMs,
             )
           }
           testID="day-tick"
@@ -159,11 +159,11 @@ export function DayRows({ format }: { format: Format }) {
     <View testID="day">
       <PartTitle right="until the evening">To open today</PartTitle>
       {inOrder(data.structures).map((s, n) => (
-        <OpenRow key={s.structureId} s={s} nowMs={data.nowMs} first={n === 0} format={format} />
+        <OpenRow key={s.structureId} s={s} nowAtMs={data.nowAtMs} first={n === 0} format={format} />
       ))}
       {data.away.length > 0 ? (
         <Text kind="small" tone="ochre" testID="away-today">
-          {`▲ Nobody is here ${data.away.map((a) => `from ${format.time(a.fromMs)} to ${format.time(a.toMs)}`).join(' and ')}: each is left at what is safest till then.`}
+          {`▲ Nobody is here ${data.away.map((a) => `from ${format.time(a.fromAtMs)} to ${format.time(a.toAtMs)}`).join(' and ')}: each is left at what is safest till then.`}
         </Text>
       ) : null}
       <View style={{ flexDirection: 'row' }}>

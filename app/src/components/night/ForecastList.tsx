@@ -40,7 +40,7 @@ export function ForecastList() {
             <Text kind="strong" tone={f.active ? 'ink' : 'quiet'}>
               {`${words(f)}${f.id === data.using ? ' · tonight goes by it' : f.active ? '' : ' · set aside'}`}
             </Text>
-            <Text kind="small" tone="quiet">{`of ${when(f.issuedMs)}, up to ${when(f.toMs)}`}</Text>
+            <Text kind="small" tone="quiet">{`of ${when(f.issuedAtMs)}, up to ${when(f.toAtMs)}`}</Text>
           </View>
           <Button
             label={f.active ? 'Set aside' : 'Use again'}

@@ -14,7 +14,7 @@ import { Text } from '../ui/Text';
 interface Props {
   job: JobView;
   places: readonly PlaceRow[];
-  nowMs: number;
+  nowAtMs: number;
   night: string;
   format: Format;
   first: boolean;
@@ -22,7 +22,7 @@ interface Props {
   who?: Readonly<Record<string, string>>;
 }
 
-export function JobRow({ job, places, nowMs, night, format, first, who }: Props) {
+export function JobRow({ job, places, nowAtMs, night, format, first, who }: Props) {
   const [open, setOpen] = useState(false);
   const place =
     places.find((p) => p.bedId === job.items[0]?.bedId) ??
@@ -30,7 +30,7 @@ export function JobRow({ job, places, nowMs, night, format, first, who }: Props)
   const layers = job.kind === 'close' ? (place?.stack ?? []).slice(0, 1) : (place?.stack ?? []);
   const beds = [...new Set(job.items.map((i) => i.bedId))];
   const by = job.done ? whoDid(job.recordIds, who ?? {}) : '';
-  const late = !job.done && job.dueAtMs < nowMs;
+  const late = !job.done && job.dueAtMs < nowAtMs;
   const minutes = job.minutes >= 1 ? ` · ${Math.round(job.minutes)}\u00a0min` : '';
   return (
     <View>
@@ -67,7 +67,7 @@ export function JobRow({ job, places, nowMs, night, format, first, who }: Props)
         <Tick
           done={job.done}
           label={`${job.title}: ${job.done ? 'done' : 'mark it done'}`}
-          onPress={() => void (job.done ? reopenJob(job, nowMs) : finishJob(job, nowMs))}
+          onPress={() => void (job.done ? reopenJob(job, nowAtMs) : finishJob(job, nowAtMs))}
           testID="job-tick"
         />
       </Row>
@@ -79,7 +79,7 @@ export function JobRow({ job, places, nowMs, night, format, first, who }: Props)
               <Button
                 label="Accept"
                 onPress={() =>
-                  void decide('accepted', acceptedKeys(job), night, nowMs, `${job.title}: accepted`)
+                  void decide('accepted', acceptedKeys(job), night, nowAtMs, `${job.title}: accepted`)
                 }
                 testID="job-accept"
               />
@@ -91,7 +91,7 @@ export function JobRow({ job, places, nowMs, night, format, first, who }: Props)
                     'refused',
                     beds.map((bedId) => ({ bedId, key: currentKey(places, bedId) })),
                     night,
-                    nowMs,
+                    nowAtMs,
                     `${job.title}: refused`,
                   )
                 }

@@ -16,12 +16,12 @@ export interface RibbonProps {
   height: number;
   way: 'down' | 'across';
   format: Format;
-  nowMs?: number;
+  nowAtMs?: number;
   /** A second leaf curve, as it was before something was switched. */
   tried?: { leafC: number[]; layers: { name: string; airC: number[] }[]; soilC: number[] } | null;
 }
 
-export function Ribbon({ view, width, height, way, format, nowMs, tried }: RibbonProps) {
+export function Ribbon({ view, width, height, way, format, nowAtMs, tried }: RibbonProps) {
   const theme = useTheme();
   const down = way === 'down';
   const box: RibbonBox = {
@@ -32,7 +32,7 @@ export function Ribbon({ view, width, height, way, format, nowMs, tried }: Ribbo
       ? { top: 28, right: 10, bottom: 10, left: 50 }
       : { top: 14, right: 14, bottom: 30, left: 44 },
   };
-  const times = view.timesMs;
+  const times = view.timesAtMs;
   const u = (c: number) => format.inUnit(c);
   const layers = tried ? tried.layers : view.layers;
   const leaf = tried ? tried.leafC : view.leafC.mid;
@@ -61,10 +61,10 @@ export function Ribbon({ view, width, height, way, format, nowMs, tried }: Ribbo
       (format.time(ms).length > 5 && (ms / 3_600_000) % 3 === 0),
   );
   const zero = u(0);
-  const minMs = tried ? times[leaf.indexOf(Math.min(...leaf))]! : view.min.atMs;
+  const minAtMs = tried ? times[leaf.indexOf(Math.min(...leaf))]! : view.min.atMs;
   const minC = tried ? Math.min(...leaf) : view.min.leafC;
   const harm = view.harmC === null ? null : Math.max(s.domainC[0], Math.min(s.domainC[1], u(view.harmC)));
-  const words = `Night of ${view.name}: leaf down to ${format.t(minC)} at ${format.time(minMs)}, outside between ${format.range(Math.min(...view.outsideC.low), Math.min(...view.outsideC.high))} at its lowest.`;
+  const words = `Night of ${view.name}: leaf down to ${format.t(minC)} at ${format.time(minAtMs)}, outside between ${format.range(Math.min(...view.outsideC.low), Math.min(...view.outsideC.high))} at its lowest.`;
   const labelAt = (list: readonly number[], share: number) => {
     const i = Math.max(0, Math.min(times.length - 1, Math.round(share * (times.length - 1))));
     const c = Math.min(u(list[i]!), s.domainC[1]);
@@ -214,27 +214,27 @@ export function Ribbon({ view, width, height, way, format, nowMs, tried }: Ribbo
           />
         ) : null}
         <Path d={s.line(points(leaf))} fill="none" stroke={theme.pine} strokeWidth={3.4} />
-        {nowMs !== undefined && nowMs >= times[0]! && nowMs <= times.at(-1)! ? (
+        {nowAtMs !== undefined && nowAtMs >= times[0]! && nowAtMs <= times.at(-1)! ? (
           <Line
-            x1={down ? frame.x - 6 : s.x(nowMs, 0)}
-            x2={down ? frame.x + frame.w : s.x(nowMs, 0)}
-            y1={down ? s.y(nowMs, 0) : frame.y}
-            y2={down ? s.y(nowMs, 0) : frame.y + frame.h + 6}
+            x1={down ? frame.x - 6 : s.x(nowAtMs, 0)}
+            x2={down ? frame.x + frame.w : s.x(nowAtMs, 0)}
+            y1={down ? s.y(nowAtMs, 0) : frame.y}
+            y2={down ? s.y(nowAtMs, 0) : frame.y + frame.h + 6}
             stroke={theme.emberFill}
             strokeWidth={1.6}
           />
         ) : null}
         <Circle
-          cx={s.x(minMs, u(minC))}
-          cy={s.y(minMs, u(minC))}
+          cx={s.x(minAtMs, u(minC))}
+          cy={s.y(minAtMs, u(minC))}
           r={5}
           fill={theme.ground}
           stroke={theme.pine}
           strokeWidth={3}
         />
         {tag(
-          `leaf ${format.t(minC)} at ${format.time(minMs)}`,
-          { x: s.x(minMs, u(minC)), y: s.y(minMs, u(minC)) },
+          `leaf ${format.t(minC)} at ${format.time(minAtMs)}`,
+          { x: s.x(minAtMs, u(minC)), y: s.y(minAtMs, u(minC)) },
           theme.pine,
           'l-leaf',
           down ? 10 : -40,

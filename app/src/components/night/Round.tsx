@@ -19,14 +19,14 @@ interface Typed {
 export function Round({
   items,
   night,
-  nowMs,
+  nowAtMs,
   format,
   bare = false,
   who = {},
 }: {
   items: readonly RoundItem[];
   night: string;
-  nowMs: number;
+  nowAtMs: number;
   format: Format;
   /** One stop of a walk: no title of its own. */
   bare?: boolean;
@@ -54,8 +54,18 @@ export function Round({
     setChosen(null);
     void act(
       `${item.name}: ${value.minC === null ? '' : format.t(value.minC)} noted`,
-      [{ kind: 'reading', atMs: nowMs, spot: item.spot, night, minC: value.minC, maxC: value.maxC, source }],
-      nowMs,
+      [
+        {
+          kind: 'reading',
+          atMs: nowAtMs,
+          spot: item.spot,
+          night,
+          minC: value.minC,
+          maxC: value.maxC,
+          source,
+        },
+      ],
+      nowAtMs,
     );
   };
   return (

@@ -10,11 +10,11 @@ import { PartTitle, Text } from '../ui/Text';
 
 export function StormRows({
   jobs,
-  nowMs,
+  nowAtMs,
   format,
 }: {
   jobs: readonly StormView[];
-  nowMs: number;
+  nowAtMs: number;
   format: Format;
 }) {
   const [open, setOpen] = useState<string | null>(null);
@@ -31,13 +31,13 @@ export function StormRows({
               <Pressable
                 role="button"
                 aria-expanded={shown}
-                aria-label={`${j.title}, by ${format.time(j.byMs)}. Why`}
+                aria-label={`${j.title}, by ${format.time(j.byAtMs)}. Why`}
                 onPress={() => setOpen(shown ? null : key)}
                 style={{ flex: 1, flexDirection: 'row', gap: 12, alignItems: 'center', minHeight: 56 }}
                 testID={`storm-${j.what}`}
               >
                 <Text kind="figure" tone={j.done ? 'quiet' : 'ink'} style={{ width: 58 }}>
-                  {format.time(j.byMs)}
+                  {format.time(j.byAtMs)}
                 </Text>
                 <View style={{ flex: 1 }}>
                   <Text kind="strong" tone={j.done ? 'quiet' : j.level === 3 ? 'ochre' : 'ink'}>
@@ -53,11 +53,11 @@ export function StormRows({
                 label={`${j.title}: ${j.done ? 'done' : 'mark it done'}`}
                 onPress={() =>
                   void (j.done && j.recordId
-                    ? retract([j.recordId], nowMs)
+                    ? retract([j.recordId], nowAtMs)
                     : act(
                         `${j.title}: done`,
-                        [{ kind: 'secured', atMs: nowMs, structureId: j.structureId, what: j.what }],
-                        nowMs,
+                        [{ kind: 'secured', atMs: nowAtMs, structureId: j.structureId, what: j.what }],
+                        nowAtMs,
                       ))
                 }
                 testID="storm-tick"

@@ -22,15 +22,15 @@ export interface RibbonScale {
 /** Temperatures that must be seen, in the unit shown; the domain is widened to whole fives. */
 export function ribbonScale(
   box: RibbonBox,
-  fromMs: number,
-  toMs: number,
+  fromAtMs: number,
+  toAtMs: number,
   values: readonly number[],
 ): RibbonScale {
   const low = Math.floor((Math.min(...values, 0) - 1) / 5) * 5;
   const high = Math.ceil((Math.max(...values, 0) + 1) / 5) * 5;
   const { margin: m } = box;
   const time = scaleLinear()
-    .domain([fromMs, toMs])
+    .domain([fromAtMs, toAtMs])
     .range(box.way === 'down' ? [m.top, box.height - m.bottom] : [m.left, box.width - m.right]);
   const temperature = scaleLinear()
     .domain([low, high])

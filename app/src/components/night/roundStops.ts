@@ -39,15 +39,15 @@ export type RoundName = 'Morning' | 'Midday' | 'Closing' | 'Night';
 
 /** Until three hours after sunrise it is the morning's; from three before sundown the one that closes up. */
 export function roundName(
-  nowMs: number,
+  nowAtMs: number,
   window: NowView['clock']['window'],
   phase: NowView['clock']['phase'],
 ): RoundName {
   if (phase === 'night') return 'Night';
-  const rise = window.sunriseAtMs ?? window.toMs - 4 * HOUR_MS;
-  if (phase === 'morning') return nowMs < rise + 3 * HOUR_MS ? 'Morning' : 'Midday';
-  const set = window.sunsetAtMs ?? window.fromMs + 6 * HOUR_MS;
-  return nowMs < set - 3 * HOUR_MS ? 'Midday' : 'Closing';
+  const rise = window.sunriseAtMs ?? window.toAtMs - 4 * HOUR_MS;
+  if (phase === 'morning') return nowAtMs < rise + 3 * HOUR_MS ? 'Morning' : 'Midday';
+  const set = window.sunsetAtMs ?? window.fromAtMs + 6 * HOUR_MS;
+  return nowAtMs < set - 3 * HOUR_MS ? 'Midday' : 'Closing';
 }
 
 export function stopsOf(
@@ -56,13 +56,13 @@ export function stopsOf(
   water: WaterView | undefined,
   walk: readonly { id: string; name: string }[],
 ): Stop[] {
-  const { nowMs, phase } = now.clock;
+  const { nowAtMs, phase } = now.clock;
   const at = (id: string): Task[] => [
     ...now.rounds
       .filter((r) => r.spot === id)
       .map((item): Task => ({ kind: 'read', done: item.reading !== null, item })),
     ...(phase === 'morning' ? (day?.structures ?? []) : [])
-      .filter((s) => s.structureId === id && s.steps[0] !== undefined && s.steps[0].atMs <= nowMs + SOON_MS)
+      .filter((s) => s.structureId === id && s.steps[0] !== undefined && s.steps[0].atMs <= nowAtMs + SOON_MS)
       .map((row): Task => ({ kind: 'open', done: false, row })),
     ...now.jobs
       .filter((j) => j.structureId === id)

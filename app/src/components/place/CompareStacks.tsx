@@ -47,7 +47,7 @@ function linesFor(format: Format): Line[] {
     { what: 'soil at 5 cm then', of: (s) => format.t(dawn(s)), less: diff(dawn) },
     {
       what: 'warmest air by day',
-      of: (s) => `${format.t(max(s))} at ${format.time(s.result.timesMs[s.result.maxIndex]!)}`,
+      of: (s) => `${format.t(max(s))} at ${format.time(s.result.timesAtMs[s.result.maxIndex]!)}`,
       less: diff(max),
     },
     { what: 'to lay', of: (s) => (s.minutes > 0 ? `${Math.round(s.minutes)} min` : 'nothing') },
@@ -109,7 +109,7 @@ export function CompareStacks({
         </View>
       ))}
       <Curves
-        timesMs={now.result.timesMs}
+        timesAtMs={now.result.timesAtMs}
         format={format}
         width={width}
         label="The leaf under both stacks"

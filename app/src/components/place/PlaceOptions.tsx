@@ -52,7 +52,7 @@ export function Options({ view }: { view: PlaceView }) {
                   'changed',
                   [{ bedId: view.bed.id, key: o.key }],
                   view.clock.window.night,
-                  view.clock.nowMs,
+                  view.clock.nowAtMs,
                   `${view.bed.name}: plan changed`,
                 )
               }
@@ -77,7 +77,7 @@ export function Options({ view }: { view: PlaceView }) {
               'withdrawn',
               [{ bedId: view.bed.id, key: null }],
               view.clock.window.night,
-              view.clock.nowMs,
+              view.clock.nowAtMs,
               `${view.bed.name}: back to the plan`,
             )
           }
@@ -88,7 +88,7 @@ export function Options({ view }: { view: PlaceView }) {
 }
 
 export function OnNow({ view }: { view: PlaceView }) {
-  const nowMs = view.clock.nowMs;
+  const nowAtMs = view.clock.nowAtMs;
   if (view.covers.length === 0) return null;
   return (
     <View testID="on-now">
@@ -105,14 +105,14 @@ export function OnNow({ view }: { view: PlaceView }) {
                 [
                   {
                     kind: 'cover',
-                    atMs: nowMs,
+                    atMs: nowAtMs,
                     bedId: view.bed.id,
                     coverId: cover.id,
                     ...(use ? { use } : {}),
                     on: !on,
                   },
                 ],
-                nowMs,
+                nowAtMs,
               )
             }
           />

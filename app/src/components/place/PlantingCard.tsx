@@ -44,7 +44,7 @@ export function PlantingCard({
   view,
   bed,
   others,
-  nowMs,
+  nowAtMs,
   format,
   width,
   first,
@@ -53,7 +53,7 @@ export function PlantingCard({
   bed: Bed;
   /** What stands in the bed with it. */
   others: readonly Planting[];
-  nowMs: number;
+  nowAtMs: number;
   format: Format;
   width: number;
   first: boolean;
@@ -174,8 +174,8 @@ export function PlantingCard({
             onPress={() => {
               void act(
                 `${name}: ${HARM.find((h) => h.value === harm)!.label}`,
-                [{ kind: 'harm', atMs: nowMs, plantingId: p.id, score: harm!, ...extra }],
-                nowMs,
+                [{ kind: 'harm', atMs: nowAtMs, plantingId: p.id, score: harm!, ...extra }],
+                nowAtMs,
               );
               finish();
             }}
@@ -214,13 +214,13 @@ export function PlantingCard({
                 [
                   {
                     kind: 'harvest',
-                    atMs: nowMs,
+                    atMs: nowAtMs,
                     plantingId: p.id,
                     kg: Number((kg! * mass.toKg).toFixed(3)),
                     ...extra,
                   },
                 ],
-                nowMs,
+                nowAtMs,
               );
               finish();
             }}

@@ -111,13 +111,13 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
           tone="quiet"
           live
           testID="section-hour"
-        >{`${hour === null ? 'coldest hour, ' : ''}${format.time(result.timesMs[i]!)}`}</Text>
+        >{`${hour === null ? 'coldest hour, ' : ''}${format.time(result.timesAtMs[i]!)}`}</Text>
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <Button label="‹" hint="An hour earlier" onPress={() => setHour(Math.max(0, i - 1))} />
           <Button
             label="›"
             hint="An hour later"
-            onPress={() => setHour(Math.min(result.timesMs.length - 1, i + 1))}
+            onPress={() => setHour(Math.min(result.timesAtMs.length - 1, i + 1))}
           />
         </View>
       </View>
@@ -126,11 +126,11 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         layers={drawn.map((l) => {
           const index = names.findIndex((n) => n.id === l.id);
           const airC = index >= 0 ? result.layersC[index]?.[i] : undefined;
-          const open = result.timesMs[i]! >= w.dayFromMs ? trial.dayOpening : trial.opening;
+          const open = result.timesAtMs[i]! >= w.dayFromAtMs ? trial.dayOpening : trial.opening;
           return {
             name: names[index]?.name ?? `under ${l.name.toLowerCase()}`,
             on: airC !== undefined && Number.isFinite(airC),
-            opening: l.id === 'structure' && result.timesMs[i]! < w.dayToMs ? open : 0,
+            opening: l.id === 'structure' && result.timesAtMs[i]! < w.dayToAtMs ? open : 0,
             airC: airC !== undefined && Number.isFinite(airC) ? airC : null,
           };
         })}
@@ -194,7 +194,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
                 'changed',
                 [{ bedId: view.bed.id, key: plan }],
                 view.clock.window.night,
-                view.clock.nowMs,
+                view.clock.nowAtMs,
                 `${view.bed.name}: plan changed`,
               )
             }
@@ -213,12 +213,12 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
                 [
                   {
                     kind: 'vent',
-                    atMs: view.clock.nowMs,
+                    atMs: view.clock.nowAtMs,
                     structureId: view.structure.id,
                     fraction: trial.opening,
                   },
                 ],
-                view.clock.nowMs,
+                view.clock.nowAtMs,
               )
             }
           />
@@ -252,7 +252,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
           }}
         />
       ) : null}
-      <HeatFlows lines={result.flows[i]!} at={format.time(result.timesMs[i]!)} />
+      <HeatFlows lines={result.flows[i]!} at={format.time(result.timesAtMs[i]!)} />
       {ribbon && later ? (
         <NightRibbon view={view} trial={laterTrial} result={later} format={format} width={width} />
       ) : null}
@@ -281,7 +281,7 @@ const NightRibbon = memo(function NightRibbon({ view, trial, result, format, wid
         height={460}
         way="down"
         format={format}
-        nowMs={view.clock.nowMs}
+        nowAtMs={view.clock.nowAtMs}
         tried={touched ? triedRibbon(view, result, names) : null}
       />
     </>
@@ -290,7 +290,7 @@ const NightRibbon = memo(function NightRibbon({ view, trial, result, format, wid
 
 /** The tried curves over the ribbon's own hours; the trial goes on through the day. */
 function triedRibbon(view: PlaceView, result: TryResult, names: { name: string }[]) {
-  const hours = view.ribbon!.timesMs.filter((ms) => ms >= result.timesMs[0]!).length;
+  const hours = view.ribbon!.timesAtMs.filter((ms) => ms >= result.timesAtMs[0]!).length;
   const cut = (list: number[]) => list.slice(0, hours);
   return {
     leafC: cut(result.leafC),

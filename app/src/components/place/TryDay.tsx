@@ -40,12 +40,12 @@ export const DayAndNight = memo(function DayAndNight({ view, trial, result, form
   return (
     <View>
       <PartTitle
-        right={trial.dayOff ? `covers off from ${format.time(view.whatIf!.dayFromMs)}` : 'covers stay on'}
+        right={trial.dayOff ? `covers off from ${format.time(view.whatIf!.dayFromAtMs)}` : 'covers stay on'}
       >
         Day and night, every layer
       </PartTitle>
       <Curves
-        timesMs={result.timesMs}
+        timesAtMs={result.timesAtMs}
         curves={curves}
         format={format}
         width={width}
@@ -75,11 +75,11 @@ export function Tomorrow({
   const ventable = view.whatIf!.layers.some((l) => l.ventable && isOn(trial, l));
   return (
     <View style={{ gap: 8 }}>
-      <PartTitle right={`${format.time(view.whatIf!.dayFromMs)} to ${format.time(view.whatIf!.dayToMs)}`}>
+      <PartTitle right={`${format.time(view.whatIf!.dayFromAtMs)} to ${format.time(view.whatIf!.dayToAtMs)}`}>
         {dayWord(view, format.timeZone) === 'today' ? 'Today, by day' : 'Tomorrow, by day'}
       </PartTitle>
       <Text kind="figure" tone={warmest > 28 ? 'ochre' : 'ink'} live testID="tried-max">
-        {`${warmest > 28 ? '▲ ' : ''}Air ${format.t(warmest)} at its warmest, ${format.time(result.timesMs[result.maxIndex]!)}`}
+        {`${warmest > 28 ? '▲ ' : ''}Air ${format.t(warmest)} at its warmest, ${format.time(result.timesAtMs[result.maxIndex]!)}`}
       </Text>
       <Choice
         label="Covers by day"

@@ -42,7 +42,7 @@ export const asPlanned = (w: WhatIf): Trial => ({
 /** The day that the trial's daylight is in, as one says it: past midnight it is today. */
 export function dayWord(v: Pick<PlaceView, 'clock' | 'whatIf'>, timeZone: string): 'today' | 'tomorrow' {
   const day = (ms: number) => localDate(ms, timeZone);
-  return day(v.whatIf!.dayFromMs) === day(v.clock.nowMs) ? 'today' : 'tomorrow';
+  return day(v.whatIf!.dayFromAtMs) === day(v.clock.nowAtMs) ? 'today' : 'tomorrow';
 }
 
 export const isOn = (s: Trial, l: TriedLayer) => s.on[l.id] ?? l.on;
@@ -67,22 +67,22 @@ function standing(stack: Layer[], structural: Set<object>, lies: Set<object>): L
  * through the day; the structure open as far as each has it, from now to when the plan moves it.
  */
 export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
-  const startMs = Date.parse(w.weather[0]!.time);
-  const endMs = Date.parse(w.weather.at(-1)!.time) + HOUR_MS;
-  const spans = (fromMs: number) =>
+  const startAtMs = Date.parse(w.weather[0]!.time);
+  const endAtMs = Date.parse(w.weather.at(-1)!.time) + HOUR_MS;
+  const spans = (fromAtMs: number) =>
     s.dayOff
       ? [
-          { from: iso(fromMs), to: iso(w.dayFromMs) },
-          { from: iso(w.dayToMs), to: iso(endMs) },
+          { from: iso(fromAtMs), to: iso(w.dayFromAtMs) },
+          { from: iso(w.dayToAtMs), to: iso(endAtMs) },
         ]
-      : [{ from: iso(fromMs), to: iso(endMs) }];
-  const lain = spans(startMs - HOUR_MS);
-  const fresh = spans(w.coverFromMs);
+      : [{ from: iso(fromAtMs), to: iso(endAtMs) }];
+  const lain = spans(startAtMs - HOUR_MS);
+  const fresh = spans(w.coverFromAtMs);
   const openings = [
-    { from: iso(startMs - HOUR_MS), fraction: w.openNow },
+    { from: iso(startAtMs - HOUR_MS), fraction: w.openNow },
     { from: iso(w.shutAtMs), fraction: s.opening },
-    { from: iso(w.dayFromMs), fraction: s.dayOpening },
-    { from: iso(w.dayToMs), fraction: 0 },
+    { from: iso(w.dayFromAtMs), fraction: s.dayOpening },
+    { from: iso(w.dayToAtMs), fraction: 0 },
   ].filter((o, i, all) => i === 0 || o.from > all[i - 1]!.from);
   const opens = w.openNow > 0 || s.opening > 0 || s.dayOpening > 0;
   const structural = new Set<object>();
@@ -120,9 +120,9 @@ export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
     among: spec.shared ? w.among : 0,
     middleK: w.middleK,
     spec,
-    countFromMs: w.countFromMs,
+    countFromAtMs: w.countFromAtMs,
     // the night ends when the covers come off
-    nightToMs: s.dayOff ? Math.min(w.nightToMs, w.dayFromMs) : w.nightToMs,
+    nightToAtMs: s.dayOff ? Math.min(w.nightToAtMs, w.dayFromAtMs) : w.nightToAtMs,
     calibration: w.calibration,
   };
 }

@@ -15,7 +15,7 @@ export const cratesSaid = (b: Bed): string =>
 function MixOn({ value, onChange }: { value: string | null; onChange: (on: string | null) => void }) {
   const { data } = useFarm();
   if (!data) return null;
-  const today = localDate(data.clock.nowMs, data.farm.timeZone);
+  const today = localDate(data.clock.nowAtMs, data.farm.timeZone);
   return value === null ? (
     <Button
       kind="plain"

@@ -32,7 +32,7 @@ export interface FarmPlanProps {
   height: number;
   site: { latitude: number; longitude: number };
   /** Noon of the date whose sun is drawn, epoch ms; null for none. */
-  sunMs: number | null;
+  sunAtMs: number | null;
   windFromDeg: number | null;
   selected: string | null;
   onSelect: (structureId: string) => void;
@@ -225,11 +225,11 @@ export function FarmPlan(p: FarmPlanProps) {
 }
 
 /** The sun's way over the farm on a date: from where it rises to where it sets, higher sun nearer the middle. */
-function SunPath({ sunMs, site, width, height }: FarmPlanProps) {
+function SunPath({ sunAtMs, site, width, height }: FarmPlanProps) {
   const theme = useTheme();
-  if (sunMs === null) return null;
-  const times = sunTimes(sunMs, site.latitude, site.longitude);
-  const [from, to] = times ? [times.riseAtMs, times.setAtMs] : [sunMs - 43_200_000, sunMs + 43_200_000];
+  if (sunAtMs === null) return null;
+  const times = sunTimes(sunAtMs, site.latitude, site.longitude);
+  const [from, to] = times ? [times.riseAtMs, times.setAtMs] : [sunAtMs - 43_200_000, sunAtMs + 43_200_000];
   const r = Math.min(width, height) * 0.47;
   const at = (ms: number): [number, number] | null => {
     const s = sunPosition(ms, site.latitude, site.longitude);

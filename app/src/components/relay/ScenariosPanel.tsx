@@ -92,7 +92,7 @@ function Columns({
 
 function Plans({ year }: { year: RelayYear }) {
   const format = useFormat();
-  const nowMs = useFarm().data?.clock.nowMs;
+  const nowAtMs = useFarm().data?.clock.nowAtMs;
   const { data, error } = useScenarios(true);
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -124,8 +124,8 @@ function Plans({ year }: { year: RelayYear }) {
   const take = (p: PlanColumn) =>
     tried(async () => {
       const { recordId } = await change(call(api.takeScenario, { id: p.id! }));
-      if (recordId !== null && nowMs !== undefined)
-        offerUndo(`“${p.name}” is the plan`, () => retract([recordId], nowMs));
+      if (recordId !== null && nowAtMs !== undefined)
+        offerUndo(`“${p.name}” is the plan`, () => retract([recordId], nowAtMs));
     });
   const drop = (p: PlanColumn) =>
     tried(async () => void (await change(call(api.dropScenario, { id: p.id! }))));

@@ -82,7 +82,7 @@ function useSending(
 export function useBoard() {
   const read = useRelay();
   const view = read.data ?? null;
-  const clockMs = useFarm().data?.clock.nowMs;
+  const clockAtMs = useFarm().data?.clock.nowAtMs;
   const [waiting, setWaiting] = useState<readonly WaitingMove[]>(storedMoves);
   const [moved, setMoved] = useState<ReadonlyMap<string, Planting>>(
     () => new Map(storedMoves().map((m) => [m.after.id, m.after])),
@@ -167,8 +167,8 @@ export function useBoard() {
     }
   };
   const remove = async (recordId: string | null): Promise<boolean> => {
-    if (recordId === null || clockMs === undefined) return false;
-    await retract([recordId], clockMs);
+    if (recordId === null || clockAtMs === undefined) return false;
+    await retract([recordId], clockAtMs);
     await refresh();
     return true;
   };

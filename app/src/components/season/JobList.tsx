@@ -32,12 +32,16 @@ function JobLine({
   onToggle: () => void;
 }) {
   const format = useFormat();
-  const nowMs = useFarm().data?.clock.nowMs ?? 0;
+  const nowAtMs = useFarm().data?.clock.nowAtMs ?? 0;
   const title = jobTitle(job);
   const late = daysTo(today, job.date) < 0;
   /** Kept on the device at once, sent when the server is there. */
   const write = (on: string, done: boolean, said: string) =>
-    act(said, [{ kind: 'step', atMs: nowMs, plantingId: job.plantingId, step: job.step, on, done }], nowMs);
+    act(
+      said,
+      [{ kind: 'step', atMs: nowAtMs, plantingId: job.plantingId, step: job.step, on, done }],
+      nowAtMs,
+    );
   return (
     <View testID={`season-job-${job.step}`}>
       <Row first={first}>

@@ -35,10 +35,10 @@ export function Margins({
     .concat(tonight ? [tonight.leafC.low, tonight.leafC.high] : []);
   const low = Math.floor(Math.min(...values)) - 1;
   const high = Math.ceil(Math.max(...values)) + 1;
-  const firstMs = Date.parse(all[0]!.night);
-  const lastMs = Math.max(Date.parse(all.at(-1)!.night), firstMs + 86_400_000);
+  const firstAtMs = Date.parse(all[0]!.night);
+  const lastAtMs = Math.max(Date.parse(all.at(-1)!.night), firstAtMs + 86_400_000);
   const x = (date: string) =>
-    LEFT + ((Date.parse(date) - firstMs) / (lastMs - firstMs)) * (width - LEFT - RIGHT);
+    LEFT + ((Date.parse(date) - firstAtMs) / (lastAtMs - firstAtMs)) * (width - LEFT - RIGHT);
   const y = (c: number) => TOP + ((high - c) / (high - low)) * (HEIGHT - TOP - BOTTOM);
   const shore = all
     .map((n, i) => `${i === 0 ? 'M' : 'L'}${x(n.night).toFixed(1)} ${y(n.harmC).toFixed(1)}`)

@@ -93,7 +93,7 @@ function Answer({ view }: { view: NeedView }) {
       });
       if (recordId)
         offerUndo(`${placed.length} plantings of ${view.name}`, () =>
-          retract([recordId], farm?.clock.nowMs ?? Date.now()),
+          retract([recordId], farm?.clock.nowAtMs ?? Date.now()),
         );
     } catch (e) {
       setProblem((e as Error).message);

@@ -17,13 +17,13 @@ export function LotRows({
   lots,
   crop,
   today,
-  nowMs,
+  nowAtMs,
   onProblem,
 }: {
   lots: readonly LotView[];
   crop: Crop;
   today: string;
-  nowMs: number;
+  nowAtMs: number;
   onProblem: (words: string | null) => void;
 }) {
   const [open, setOpen] = useState<string | null>(null);
@@ -31,7 +31,7 @@ export function LotRows({
     onProblem(null);
     try {
       const { recordId } = await act();
-      if (recordId) offerUndo(label, () => retract([recordId], nowMs));
+      if (recordId) offerUndo(label, () => retract([recordId], nowAtMs));
     } catch (e) {
       onProblem((e as Error).message);
     }

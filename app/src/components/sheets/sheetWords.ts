@@ -50,7 +50,7 @@ export function tonightSheet(
   const { night } = view;
   const jobs = [...view.jobs].sort((a, b) => Number(a.done) - Number(b.done) || a.dueAtMs - b.dueAtMs);
   return {
-    title: `${farm}, ${format.day(view.clock.nowMs)}`,
+    title: `${farm}, ${format.day(view.clock.nowAtMs)}`,
     first: [
       said(view.sentence),
       night
@@ -64,7 +64,7 @@ export function tonightSheet(
         'Against wind and snow',
         view.storm.map((j) => ({
           done: j.done,
-          at: format.time(j.byMs),
+          at: format.time(j.byAtMs),
           text: j.title,
           note: [j.load, ...j.steps].join(' · '),
         })),
@@ -74,13 +74,13 @@ export function tonightSheet(
         view.clock.phase === 'morning' ? 'In the morning' : 'Before dark',
         jobs.map((j) => ({
           done: j.done,
-          at: format.time(j.kind === 'lift' ? j.onByMs : j.dueAtMs),
+          at: format.time(j.kind === 'lift' ? j.onByAtMs : j.dueAtMs),
           text: j.title,
           note: j.done
             ? 'done'
             : [
                 j.detail,
-                j.kind === 'lift' ? 'not before' : `on by ${format.time(j.onByMs)}`,
+                j.kind === 'lift' ? 'not before' : `on by ${format.time(j.onByAtMs)}`,
                 `${Math.round(j.minutes)} min`,
               ]
                 .filter(Boolean)

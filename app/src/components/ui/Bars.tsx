@@ -70,7 +70,7 @@ export function DemoClock() {
   const move = (to: 'hour' | 'closing' | 'morning' | number) => {
     setBusy(true);
     setProblem(null);
-    change(call(api.clock), typeof to === 'number' ? { toMs: to } : { move: to })
+    change(call(api.clock), typeof to === 'number' ? { toAtMs: to } : { move: to })
       .catch((e: Error) => setProblem(e.message))
       .finally(() => setBusy(false));
   };
@@ -84,7 +84,7 @@ export function DemoClock() {
       <Text
         kind="small"
         tone="quiet"
-      >{`${data.practice ? 'Practice on a copy of your farm: weather and readings are invented and nothing here is kept. The' : 'Demo: the'} clock stands at ${format.time(data.clock.nowMs)} until you move it.`}</Text>
+      >{`${data.practice ? 'Practice on a copy of your farm: weather and readings are invented and nothing here is kept. The' : 'Demo: the'} clock stands at ${format.time(data.clock.nowAtMs)} until you move it.`}</Text>
       <View style={styles.line}>
         <Button
           label="+1 h"

@@ -8,19 +8,20 @@ const HALF_HOUR = 30 * 60_000;
 
 export function ClockStepper({
   label,
-  valueMs,
-  fromMs,
-  toMs,
+  valueAtMs,
+  fromAtMs,
+  toAtMs,
   onChange,
 }: {
   label: string;
-  valueMs: number;
-  fromMs: number;
-  toMs: number;
+  valueAtMs: number;
+  fromAtMs: number;
+  toAtMs: number;
   onChange: (ms: number) => void;
 }) {
   const format = useFormat();
-  const move = (halves: number) => onChange(Math.min(toMs, Math.max(fromMs, valueMs + halves * HALF_HOUR)));
+  const move = (halves: number) =>
+    onChange(Math.min(toAtMs, Math.max(fromAtMs, valueAtMs + halves * HALF_HOUR)));
   return (
     <View role="group" aria-label={label} style={{ gap: 4 }}>
       <Text kind="label" tone="quiet">
@@ -31,7 +32,7 @@ export function ClockStepper({
         <Button label="−½ h" hint={`${label}: half an hour earlier`} onPress={() => move(-1)} />
         <View style={{ flex: 1, alignItems: 'center' }}>
           <Text kind="figure" live>
-            {format.time(valueMs)}
+            {format.time(valueAtMs)}
           </Text>
         </View>
         <Button label="+½ h" hint={`${label}: half an hour later`} onPress={() => move(1)} />

@@ -17,13 +17,13 @@ export interface Curve {
 }
 
 export function Curves({
-  timesMs,
+  timesAtMs,
   curves,
   format,
   width,
   label,
 }: {
-  timesMs: number[];
+  timesAtMs: number[];
   curves: Curve[];
   format: Format;
   width: number;
@@ -36,7 +36,7 @@ export function Curves({
   const high = Math.ceil((Math.max(...all) + 1) / 5) * 5;
   const step = high - low > 45 ? 10 : 5;
   const text = { color: theme.quiet, fontFamily: FONT.label, fontSize: 14 };
-  const every = Math.ceil(timesMs.length / 6 / 3) * 3;
+  const every = Math.ceil(timesAtMs.length / 6 / 3) * 3;
   // drawn anew for new figures: the chart would keep its old lines
   const drawing = curves.map((x) => `${x.name}${x.c.map((c) => c?.toFixed(1)).join()}`).join(';');
   const words = curves
@@ -58,11 +58,11 @@ export function Curves({
             data: x.c.map((c, i) => ({
               value: c === null ? undefined : u(c) - low,
               // wider than the hour it stands for, or it would be cut
-              ...(n === 0 && i % every === 0 && i < timesMs.length - 3
+              ...(n === 0 && i % every === 0 && i < timesAtMs.length - 3
                 ? {
                     labelComponent: () => (
                       <Text kind="small" tone="quiet" style={{ width: 60, marginLeft: 2 }}>
-                        {format.time(timesMs[i]!)}
+                        {format.time(timesAtMs[i]!)}
                       </Text>
                     ),
                   }
@@ -78,7 +78,7 @@ export function Curves({
           stepValue={step}
           noOfSections={Math.max(1, Math.round((high - low) / step))}
           formatYLabel={(v) => `${Math.round(Number(v) + low)}°`.replace('-', '−')}
-          spacing={(width - 58) / Math.max(1, timesMs.length - 1)}
+          spacing={(width - 58) / Math.max(1, timesAtMs.length - 1)}
           initialSpacing={4}
           endSpacing={0}
           width={width - 52}

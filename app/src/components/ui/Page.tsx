@@ -11,7 +11,7 @@ import { Text } from './Text';
 export function TopLine({ back, left, right }: { back?: string; left?: string; right?: string }) {
   const { data } = useFarm();
   const format = useFormat();
-  const when = data ? `${format.day(data.clock.nowMs)} · ${format.time(data.clock.nowMs)}` : '';
+  const when = data ? `${format.day(data.clock.nowAtMs)} · ${format.time(data.clock.nowAtMs)}` : '';
   return (
     <View style={styles.top}>
       {back ? (

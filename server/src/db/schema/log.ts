@@ -14,7 +14,7 @@ export const records = pgTable(
     seq: bigint('seq', { mode: 'number' }).generatedAlwaysAsIdentity().notNull(),
     kind: text('kind').notNull(),
     atMs: bigint('at_ms', { mode: 'number' }).notNull(),
-    recordedMs: bigint('recorded_ms', { mode: 'number' }).notNull(),
+    recordedAtMs: bigint('recorded_ms', { mode: 'number' }).notNull(),
     subject: text('subject').notNull().default(''),
     void: boolean('void').notNull().default(false),
     actor: text('actor').notNull().default(''),
@@ -37,9 +37,9 @@ export const coverSpans = pgTable(
     offId: text('off_id'),
     bedId: text('bed_id').notNull(),
     coverId: text('cover_id').notNull(),
-    fromMs: bigint('from_ms', { mode: 'number' }).notNull(),
+    fromAtMs: bigint('from_ms', { mode: 'number' }).notNull(),
     /** Null while it lies there. */
-    toMs: bigint('to_ms', { mode: 'number' }),
+    toAtMs: bigint('to_ms', { mode: 'number' }),
   },
-  (t) => [index('cover_spans_to').on(t.toMs), index('cover_spans_bed').on(t.bedId)],
+  (t) => [index('cover_spans_to').on(t.toAtMs), index('cover_spans_bed').on(t.bedId)],
 );

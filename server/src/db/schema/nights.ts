@@ -27,7 +27,7 @@ export interface NightPrediction {
 /** A row is what was predicted for one night, as it stood when it was last worked out before midnight. */
 export const nights = pgTable('nights', {
   night: text('night').primaryKey(),
-  issuedMs: bigint('issued_ms', { mode: 'number' }).notNull(),
+  issuedAtMs: bigint('issued_ms', { mode: 'number' }).notNull(),
   data: jsonb('data').$type<NightPrediction>().notNull(),
 });
 
@@ -62,17 +62,17 @@ export const keptPlans = pgTable(
   {
     key: text('key').primaryKey(),
     night: text('night').notNull(),
-    madeMs: bigint('made_ms', { mode: 'number' }).notNull(),
+    madeAtMs: bigint('made_ms', { mode: 'number' }).notNull(),
     done: integer('done').notNull(),
     of: integer('of').notNull(),
     plan: bytea('plan'),
   },
-  (t) => [index('kept_plans_night').on(t.night, t.madeMs)],
+  (t) => [index('kept_plans_night').on(t.night, t.madeAtMs)],
 );
 
 /** A row is how a crop fares in a place over a hundred years: derived, never backed up. */
 export const keptSeasons = pgTable('kept_seasons', {
   key: text('key').primaryKey(),
-  madeMs: bigint('made_ms', { mode: 'number' }).notNull(),
+  madeAtMs: bigint('made_ms', { mode: 'number' }).notNull(),
   answer: bytea('answer').notNull(),
 });

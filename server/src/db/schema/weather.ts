@@ -18,10 +18,10 @@ export const forecasts = pgTable(
     id: text('id').primaryKey(),
     name: text('name').notNull(),
     source: text('source').$type<'typed' | 'file' | 'push' | 'poll'>().notNull().default('file'),
-    issuedMs: bigint('issued_ms', { mode: 'number' }).notNull().default(0),
-    importedMs: bigint('imported_ms', { mode: 'number' }).notNull(),
-    fromMs: bigint('from_ms', { mode: 'number' }).notNull(),
-    toMs: bigint('to_ms', { mode: 'number' }).notNull(),
+    issuedAtMs: bigint('issued_ms', { mode: 'number' }).notNull().default(0),
+    importedAtMs: bigint('imported_ms', { mode: 'number' }).notNull(),
+    fromAtMs: bigint('from_ms', { mode: 'number' }).notNull(),
+    toAtMs: bigint('to_ms', { mode: 'number' }).notNull(),
     entries: jsonb('entries').$type<WeatherEntry[]>().notNull(),
     /** How much wider than usual its error is. */
     doubt: doublePrecision('doubt').notNull().default(1),
@@ -29,7 +29,7 @@ export const forecasts = pgTable(
     typed: jsonb('typed').$type<TypedForecast>(),
     active: boolean('active').notNull(),
   },
-  (t) => [index('forecasts_to').on(t.toMs)],
+  (t) => [index('forecasts_to').on(t.toAtMs)],
 );
 
 /** A row is one hour of weather as a station measured it. */

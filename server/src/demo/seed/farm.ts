@@ -84,32 +84,32 @@ export const DEMO_START_MS = atLocal('2027-01-14', 15, 30, ZONE);
 /** Clear and calm, then windy, then overcast. */
 export const DEMO_EPISODES: Episode[] = [
   {
-    fromMs: atLocal('2027-01-12', 18, 0, ZONE),
-    toMs: atLocal('2027-01-14', 6, 0, ZONE),
+    fromAtMs: atLocal('2027-01-12', 18, 0, ZONE),
+    toAtMs: atLocal('2027-01-14', 6, 0, ZONE),
     meanC: 1.5,
     cloud: 0.35,
     windMs: 1.5,
     drynessK: 4,
   },
   {
-    fromMs: atLocal('2027-01-14', 6, 0, ZONE),
-    toMs: atLocal('2027-01-15', 14, 0, ZONE),
+    fromAtMs: atLocal('2027-01-14', 6, 0, ZONE),
+    toAtMs: atLocal('2027-01-15', 14, 0, ZONE),
     meanC: -1,
     cloud: 0.05,
     windMs: 0.8,
     drynessK: 5.5,
   },
   {
-    fromMs: atLocal('2027-01-15', 14, 0, ZONE),
-    toMs: atLocal('2027-01-16', 14, 0, ZONE),
+    fromAtMs: atLocal('2027-01-15', 14, 0, ZONE),
+    toAtMs: atLocal('2027-01-16', 14, 0, ZONE),
     meanC: -1.5,
     cloud: 0.2,
     windMs: 6.5,
     drynessK: 5,
   },
   {
-    fromMs: atLocal('2027-01-16', 14, 0, ZONE),
-    toMs: atLocal('2027-01-17', 16, 0, ZONE),
+    fromAtMs: atLocal('2027-01-16', 14, 0, ZONE),
+    toAtMs: atLocal('2027-01-17', 16, 0, ZONE),
     meanC: -1.8,
     cloud: 0.96,
     windMs: 1.6,
@@ -117,8 +117,8 @@ export const DEMO_EPISODES: Episode[] = [
   },
   // a bright day in February, with a hard night after it
   {
-    fromMs: atLocal('2027-02-16', 12, 0, ZONE),
-    toMs: atLocal('2027-02-19', 12, 0, ZONE),
+    fromAtMs: atLocal('2027-02-16', 12, 0, ZONE),
+    toAtMs: atLocal('2027-02-19', 12, 0, ZONE),
     meanC: 1.5,
     cloud: 0.06,
     windMs: 1,
