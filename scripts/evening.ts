@@ -97,11 +97,10 @@ void (async () => {
       nowAtMs,
       ...members,
       nights,
-      style,
     },
     workers,
     signal,
   );
-  const { nights: planned } = await chooseTogether(alone, workers, signal, style);
+  const { nights: planned } = await chooseTogether(alone, workers, signal);
   print(eveningResult(planned, style));
 })();

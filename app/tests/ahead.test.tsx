@@ -1,5 +1,5 @@
 /** Ahead's words: the hardest night, whether sheets reach, and what is asked for where there is no forecast. */
-import type { AheadNight, AheadView } from '@fogata/contract';
+import type { AheadNight, AheadView } from '@fogata/contract/told';
 import {
   aheadSentence,
   nightName,

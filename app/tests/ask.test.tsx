@@ -1,6 +1,7 @@
 /** Ask first: what is lacking is said, arcs go on at a tap, what is sent is what was said, and it is kept only when asked to. */
 import { api, call } from '@fogata/contract/client';
-import type { AskBody, AskView, TownRow } from '@fogata/contract';
+import type { AskBody } from '@fogata/contract';
+import type { AskView, TownRow } from '@fogata/contract/told';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { request } from '../src/data/api';
 import { change } from '../src/data/hooks';
@@ -36,6 +37,7 @@ jest.mock('../src/data/api', () => ({ request: jest.fn() }));
 jest.mock('../src/data/hooks', () => ({
   change: jest.fn(() => Promise.resolve({ recordId: 'r1' })),
   useCrops: () => ({ data: mockCrops }),
+  useStyle: () => ({ units: { temperature: 'C', length: 'm' }, hours: 24, timeZone: 'UTC', currency: '€' }),
   useTowns: (text: string) => ({
     data: mockTowns.filter((t) => text !== '' && t.name.toLowerCase().startsWith(text.toLowerCase())),
   }),
@@ -56,6 +58,7 @@ jest.mock('expo-router', () => ({ router: { push: jest.fn(), replace: jest.fn(),
 
 const asked = jest.mocked(request);
 const answer: AskView = {
+  timeZone: 'UTC',
   sentence: [{ text: 'The leaves of the spinach see −2.0 °C', tone: 'frost' }],
   leafC: { low: -3, mid: -2, high: -1 },
   minAtMs: mockNow + 16 * 3_600_000,

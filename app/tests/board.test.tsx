@@ -1,5 +1,5 @@
 /** The board's plain parts: rows as lanes, moves that keep to what may be moved, and words that name who, when and what else. */
-import type { RelayView } from '@fogata/contract';
+import type { RelayView } from '@fogata/contract/told';
 import type { Planting } from '@fogata/core';
 import { checkRelay, dayOf, isoOf, posts, RULES, supply, UNPLACED, type Quarrel } from '@fogata/core/relay';
 import { render, screen } from '@testing-library/react-native';

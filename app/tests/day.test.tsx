@@ -1,5 +1,5 @@
 /** The day's openings on Now: what to move next, what comes after it, and what it is for. */
-import type { DayStructure, DayView } from '@fogata/contract';
+import type { DayStructure, DayView } from '@fogata/contract/told';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { dayDetail, DayRows, moveWords } from '../src/components/night/DayRows';
 import { act as mockAct } from '../src/data/actions';

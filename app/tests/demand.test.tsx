@@ -1,6 +1,6 @@
 /** What is asked for, said and found; what is to be picked, and what is proposed, as they read. */
 import { api, call } from '@fogata/contract/client';
-import type { CropRow, FillView } from '@fogata/contract';
+import type { CropRow, FillView } from '@fogata/contract/told';
 import { cropById } from '@fogata/core';
 import { dayOf, isoOf, strip, type RelayYear, UNPLACED } from '@fogata/core/relay';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react-native';

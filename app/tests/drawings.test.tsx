@@ -1,5 +1,5 @@
 /** Drawings from data: the plan, the cuts, the curves, two stacks side by side, and the jobs before wind. */
-import type { StormView } from '@fogata/contract';
+import type { StormView } from '@fogata/contract/told';
 import type { CutPlan } from '@fogata/core';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { CompareStacks, type Side } from '../src/components/place/CompareStacks';

@@ -36,9 +36,14 @@ function atOnce(): { files: Set<string>; packages: Set<string> } {
   return { files, packages };
 }
 
-test('of core only times and units come at once, of the contract only the pages and the calls', () => {
+test('of core only times, units and words come at once, of the contract only the pages and the calls', () => {
   const ours = [...atOnce().packages].filter((p) => p.startsWith('@fogata/')).sort();
-  expect(ours).toEqual(['@fogata/contract/client', '@fogata/contract/pages', '@fogata/core/telling']);
+  expect(ours).toEqual([
+    '@fogata/contract/client',
+    '@fogata/contract/pages',
+    '@fogata/core/telling',
+    '@fogata/core/words',
+  ]);
 });
 
 test('of the screens only Now comes at once, and no package that only others need', () => {

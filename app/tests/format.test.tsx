@@ -1,5 +1,5 @@
 /** One way to write a temperature, a difference, a length, a weight and a time, in the farm's own units: never a wrong one. */
-import type { FarmView } from '@fogata/contract';
+import type { FarmView } from '@fogata/contract/told';
 import { renderHook } from '@testing-library/react-native';
 import fc from 'fast-check';
 import { useFormat } from '../src/data/format';

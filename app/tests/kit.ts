@@ -1,5 +1,6 @@
 /** What the app's tests share: the farm's format in metres and degrees, and things of a farm. */
 import type { Bed, Structure } from '@fogata/core';
+import { told } from '@fogata/core/words';
 import { aBed, aStructure } from '../../core/tests/fixtures';
 import type { Format } from '../src/data/format';
 
@@ -18,6 +19,8 @@ export const format = {
   mass: (kg: number) => `${kg} kg`,
   time: (ms: number) => new Date(ms).toISOString().slice(11, 16),
   day: (ms: number) => new Date(ms).toISOString().slice(0, 10),
+  say: <T>(said: T) =>
+    told(said, { units: { temperature: 'C', length: 'm' }, currency: '€', hours: 24, timeZone: 'UTC' }),
 } as unknown as Format;
 
 export const house = (more: Partial<Structure> = {}): Structure =>

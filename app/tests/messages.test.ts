@@ -1,5 +1,5 @@
 /** Messages on a device: the urgent first, read once, shown by the browser once. */
-import type { Message } from '@fogata/contract';
+import type { Message } from '@fogata/contract/told';
 import { notify, unread } from '../src/data/messages';
 
 jest.mock('../src/data/hooks', () => ({ useRead: () => ({ data: undefined }) }));

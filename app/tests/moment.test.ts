@@ -1,5 +1,5 @@
 /** When an act happens, and in which night a reading belongs: by the device on a real farm, by its own clock in the demo. */
-import type { FarmView } from '@fogata/contract';
+import type { FarmView } from '@fogata/contract/told';
 import { nightWindow } from '@fogata/core';
 import { farmSite, instant, learnFarm, nightFor } from '../src/data/moment';
 

@@ -1,5 +1,5 @@
 /** What the list of nights opens with. */
-import type { NightRow } from '@fogata/contract';
+import type { NightRow } from '@fogata/contract/told';
 import { nightsSentence } from '../src/components/night/nightsWords';
 
 const format = { diff: (k: number) => `${k > 0 ? '+' : ''}${k.toFixed(1)}°` };

@@ -1,13 +1,6 @@
 /** What a hand did is on the screen at once, whatever the signal, and never twice. */
-import type {
-  BedsView,
-  DayView,
-  JobView,
-  NowView,
-  PlaceView,
-  SeasonView,
-  SentRecord,
-} from '@fogata/contract';
+import type { SentRecord } from '@fogata/contract';
+import type { Job, BedsView, DayView, NowView, PlaceView, SeasonView } from '@fogata/contract/told';
 import { NOTHING_STANDS, nightWindow, type FarmSite, type Standing } from '@fogata/core';
 import type { OwnAct } from '../src/data/outbox';
 import {
@@ -33,7 +26,7 @@ const item = (bedId: string, lying = 0) => ({
   done: false,
   recordId: null,
 });
-const job = (more: Partial<JobView>): JobView =>
+const job = (more: Partial<Job>): Job =>
   ({
     key: 'k',
     kind: 'cover',
@@ -43,7 +36,7 @@ const job = (more: Partial<JobView>): JobView =>
     recordIds: [],
     structureId: 's',
     ...more,
-  }) as JobView;
+  }) as Job;
 const view = (more: Partial<NowView> = {}) =>
   ({
     clock: { nowAtMs: T, mode: 'real', phase: 'closing', window, closingAtMs: 0, morningAtMs: 0 },

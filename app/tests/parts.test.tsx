@@ -1,4 +1,4 @@
-import type { NightReport, RoundItem } from '@fogata/contract';
+import type { NightReport, RoundItem } from '@fogata/contract/told';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { Choice, Tick, Toggle } from '../src/components/ui/Button';

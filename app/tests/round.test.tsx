@@ -1,5 +1,5 @@
 /** The morning round with one thumb: what is typed is kept until it is noted, and each thermometer gets its own figure. */
-import type { RoundItem } from '@fogata/contract';
+import type { RoundItem } from '@fogata/contract/told';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { Progress } from '../src/components/ui/Progress';
 import { Round } from '../src/components/night/Round';

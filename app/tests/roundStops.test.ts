@@ -1,5 +1,5 @@
 /** The round: at each place what is to be done now, in walking order, and how much of it is left. */
-import type { DayView, JobView, NowView, WaterView } from '@fogata/contract';
+import type { Job, DayView, NowView, WaterView } from '@fogata/contract/told';
 import { walkOf } from '@fogata/core';
 import { isDone, roundName, roundSentence, stopsOf } from '../src/components/night/roundStops';
 import { house } from './kit';
@@ -13,7 +13,7 @@ const window = {
   sunsetAtMs: at('00:00') - 6 * HOUR,
   sunriseAtMs: at('08:00'),
 };
-const job = (structureId: string, more: Partial<JobView> = {}): JobView =>
+const job = (structureId: string, more: Partial<Job> = {}): Job =>
   ({
     key: structureId,
     kind: 'lift',
@@ -22,7 +22,7 @@ const job = (structureId: string, more: Partial<JobView> = {}): JobView =>
     minutes: 6,
     items: [],
     ...more,
-  }) as unknown as JobView;
+  }) as unknown as Job;
 const reading = { spot: 'north', name: 'North', predictedC: null, thermometer: null, reading: null };
 const view = (more: Partial<NowView> = {}, nowAtMs = at('08:30')): NowView =>
   ({

@@ -1,12 +1,6 @@
 /** Season's words and its strip: what is said of a window, and twelve months as they are typed. */
-import {
-  jobTitle,
-  type SeasonJob,
-  type SeasonPlaceView,
-  type SeasonRow,
-  type SeasonView,
-  type StoryView,
-} from '@fogata/contract';
+import { jobTitle } from '@fogata/contract';
+import type { SeasonJob, SeasonPlaceView, SeasonRow, SeasonView, StoryView } from '@fogata/contract/told';
 import { render, screen } from '@testing-library/react-native';
 import { readMonths } from '../src/components/plan/Months';
 import {

@@ -1,5 +1,12 @@
 /** Season's screens: rows of one crop together, a date moved, another way to begin, and what each state says. */
-import type { SeasonCropView, SeasonJob, SeasonRow, SeasonView, ShadeRow, ShadeView } from '@fogata/contract';
+import type {
+  SeasonCropView,
+  SeasonJob,
+  SeasonRow,
+  SeasonView,
+  ShadeRow,
+  ShadeView,
+} from '@fogata/contract/told';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { SeedsCalc } from '../src/components/calc/SeedsCalc';
 import { DateChance } from '../src/components/season/DateChance';

@@ -1,5 +1,5 @@
 /** What goes on paper says what the screen says, in an order to be walked, and leaves nothing behind in the page. */
-import type { KitView, NowView, RelayView } from '@fogata/contract';
+import type { KitView, NowView, RelayView } from '@fogata/contract/told';
 import { sheetText, type Sheet } from '../src/components/sheets/sheet';
 import { bedsSheet, tagsSheet, tonightSheet } from '../src/components/sheets/sheetWords';
 

@@ -1,6 +1,6 @@
 /** A farm like yours: counted, painted with what grows, and sent as one; and the table and keys of a wide screen. */
 import { api, call, type Call } from '@fogata/contract/client';
-import type { CropRow, TownRow } from '@fogata/contract';
+import type { CropRow, TownRow } from '@fogata/contract/told';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Text } from 'react-native';
 import { Table } from '../src/components/ui/Table';

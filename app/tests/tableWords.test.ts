@@ -1,5 +1,5 @@
 /** What the kitchen table says: seed, needs, ways side by side, counters, water; nothing short or unknown is left unsaid. */
-import type { CounterView, NeedView, SeedRow, WaterRow, WaterView, WayView } from '@fogata/contract';
+import type { CounterView, NeedView, SeedRow, WaterRow, WaterView, WayView } from '@fogata/contract/told';
 import { cropById, type Segment } from '@fogata/core';
 import {
   lotWords,

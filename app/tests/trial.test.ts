@@ -1,5 +1,5 @@
 /** What the switches of a place say, as the bed that the engine runs. */
-import type { WhatIf } from '@fogata/contract';
+import type { WhatIf } from '@fogata/contract/told';
 import type { Bed } from '@fogata/core';
 import {
   asPlanned,

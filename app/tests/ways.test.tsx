@@ -1,5 +1,5 @@
 /** A bed's stacks and what lies on it, and in which ways a sheet may lie: what is shown, and what a tap records. */
-import type { OptionRow, PlaceView } from '@fogata/contract';
+import type { OptionRow, PlaceView } from '@fogata/contract/told';
 import { asUsed } from '@fogata/core';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';

@@ -179,7 +179,7 @@ async function oneNight(say: (line: string) => void, file: string): Promise<void
       onFirst: () => (first = seconds()),
     });
     const whole = seconds();
-    const job = jobsOf(plan, style).find((j) => j.kind === 'cover');
+    const job = jobsOf(plan).find((j) => j.kind === 'cover');
     const item = job?.kind === 'cover' ? job.items[0]! : null;
     if (!item) throw new Error('the bench’s night asks for nothing');
     const act = { kind: 'cover', id: 'tick', atMs: nowAtMs + HOUR / 12, ...item, on: true };
@@ -214,14 +214,13 @@ export async function nights(say: (line: string) => void, root: string): Promise
         history: MEASURED,
         members: MEMBERS_AHEAD,
         nights: NIGHTS,
-        style,
       },
       workers,
       signal,
       () => each.push(seconds()),
     );
     const alone = seconds();
-    const t = await chooseTogether(planned, workers, signal, style);
+    const t = await chooseTogether(planned, workers, signal);
     const left = t.nights.reduce((sum, n) => sum + (n.leftOn?.size ?? 0), 0);
     say(
       `  ${state}: nights known after ${each.join(', ')} s; chosen together after ${seconds()} s (${alone} s without), at most ${(100 * t.gap).toFixed(2)} % from the best; saves ${t.saves.toFixed(0)} €, ${left} times a bed stays covered by day`,

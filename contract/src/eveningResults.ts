@@ -14,6 +14,7 @@ import {
   type Style,
 } from '@fogata/core';
 import { AS_IS, chosenOutcome, layAtMs, type PlannedBed, type PlannedNight } from '@fogata/core/planning';
+import { told } from '@fogata/core/words';
 
 const iso = (ms: number) => new Date(Math.round(ms / 1000) * 1000).toISOString();
 const round = (x: number, digits = 2) => Number(x.toFixed(digits));
@@ -97,7 +98,7 @@ function bedOf(n: PlannedNight, b: PlannedBed) {
   };
 }
 
-export function eveningResult(nights: readonly PlannedNight[], style: Pick<Style, 'currency'>): object {
+export function eveningResult(nights: readonly PlannedNight[], style: Style): object {
   return {
     format: 'fogata-evening-result/1',
     currency: style.currency,
@@ -113,7 +114,7 @@ export function eveningResult(nights: readonly PlannedNight[], style: Pick<Style
         }),
         jobs: n.jobs.map((j) => ({
           kind: j.kind,
-          title: j.title,
+          title: told(j.title, style),
           structure: j.structureId,
           start: iso(j.dueAtMs),
           minutes: round(j.minutes, 1),

@@ -140,7 +140,11 @@ export const broughtSchema = z.object({
     }),
   ),
 });
-export const retractionSchema = z.object({ ...base, kind: z.literal('retraction'), retracts: z.uuid({ error: 'a UUID' }) });
+export const retractionSchema = z.object({
+  ...base,
+  kind: z.literal('retraction'),
+  retracts: z.uuid({ error: 'a UUID' }),
+});
 
 export const recordSchema = z.discriminatedUnion('kind', [
   readingSchema,

@@ -12,7 +12,7 @@ import {
 } from '@fogata/core/season';
 import { climateAsked } from './climateAsked';
 import type { HardinessRequest, WindowsRequest } from './windows';
-import { MISSES, reasonWords } from './windowsWords';
+import { missesWords, reasonWords } from './windowsWords';
 
 const dateOf = (day: number | null) => (day === null ? null : monthDayOf(day));
 const round = (x: number, places = 2) => Math.round(x * 10 ** places) / 10 ** places;
@@ -59,7 +59,7 @@ export function windowsResult(
           edge: x.edge,
           why: reasonWords(x, isPlanted(crop, r.how) ? 'transplant' : 'sow'),
         })),
-        misses: MISSES[w.school],
+        misses: missesWords(w.school),
       })),
       dates: rows.map(({ day: d, ready, upDays: _up, overDays: _over, mildew: _mildew, ...shares }) => ({
         date: monthDayOf(d),

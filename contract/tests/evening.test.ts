@@ -78,7 +78,6 @@ test('two nights: within the stock, each cover on before it is due off, the seco
       nowAtMs: NOW,
       ...weather.weather,
       nights: 2,
-      style,
     },
     workers,
     new AbortController().signal,

@@ -92,7 +92,12 @@ test('a file from before a setting was known takes its default', () => {
 });
 
 test('a file from when instants did not say that they are instants is read as it was meant', () => {
-  const seen = { id: '0b3f6a1e-6a55-4c1a-9a42-0f6d3b8f0c11', kind: 'note', atMs: 1_000, text: 'ice on the lids' };
+  const seen = {
+    id: '0b3f6a1e-6a55-4c1a-9a42-0f6d3b8f0c11',
+    kind: 'note',
+    atMs: 1_000,
+    text: 'ice on the lids',
+  };
   const at = (fromKey: string, toKey: string) => ({
     id: 'f',
     name: 'typed',

@@ -1,4 +1,4 @@
 /** The open formats by the year: requests and their answers. Not part of what a phone loads. */
 export * from '../src/seasonResults';
 export * from '../src/windows';
-export { reasonWords } from '../src/windowsWords';
+export { reasonSaid, reasonWords } from '../src/windowsWords';

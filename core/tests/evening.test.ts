@@ -1,13 +1,14 @@
 /** A whole evening, from a farm and its weather to the list of jobs, with no server: the solver is the kept one. */
 import { jobsOf, nightAt, type NightPlan } from '../planning';
 import { evening, farm, MILD, NOW, planned, style } from './eveningFixture';
+import { told } from '../words';
 
 const chosen = (plan: NightPlan) => Object.fromEntries(plan.beds.map((b) => [b.bed.id, b.chosen]));
 
 test('the one sheet there is goes on what would lose more, by its time, and says what it saves', async () => {
   const plan = await planned(evening(1, 1));
   expect(chosen(plan)).toEqual({ hardy: 'bare', tender: 'fleece' });
-  const [job, ...rest] = jobsOf(plan, style);
+  const [job, ...rest] = told(jobsOf(plan), style);
   expect(rest).toEqual([]);
   expect(job).toMatchObject({ kind: 'cover', done: false, planKeys: { tender: 'fleece' } });
   expect(job!.dueAtMs).toBeGreaterThanOrEqual(NOW);
@@ -29,7 +30,7 @@ test('on a mild night nothing is carried out, and what lies there stays where it
   expect(chosen(await planned(evening(MILD, 2)))).toEqual({ hardy: 'bare', tender: 'bare' });
   const plan = await planned(evening(1, 1, [laid]));
   expect(chosen(plan).tender).toBe('fleece');
-  expect(jobsOf(plan, style).every((j) => j.done)).toBe(true);
+  expect(told(jobsOf(plan), style).every((j) => j.done)).toBe(true);
 });
 
 test("the grower's own word stands, and is taken back by the next one", async () => {
@@ -64,7 +65,9 @@ test('a third sheet goes on where two leave more to lose than it takes to lay it
   const tender = bitter.beds.find((b) => b.bed.id === 'tender')!;
   expect(tender.loss['fleece+fleece+fleece']!).toBeLessThan(tender.loss['fleece+fleece']!);
   // and the jobs lay as many
-  expect(jobsOf(bitter, style).flatMap((j) => Object.values(j.planKeys))).toContain('fleece+fleece+fleece');
+  expect(told(jobsOf(bitter), style).flatMap((j) => Object.values(j.planKeys))).toContain(
+    'fleece+fleece+fleece',
+  );
   // with two sheets in the shed there is no third to think of
   expect(tried(await planned(evening(1, 2)))).toEqual([]);
 });
@@ -86,7 +89,7 @@ test('three sheets stay three where the grower has said yes to them, and where t
   // on a mild night nobody would lay them but the one who says so
   const mild = await planned(evening(MILD, 6, [said('changed')]));
   expect(chosen(mild)).toEqual({ hardy: 'bare', tender: key });
-  expect(jobsOf(mild, style).flatMap((j) => Object.values(j.planKeys))).toContain(key);
+  expect(told(jobsOf(mild), style).flatMap((j) => Object.values(j.planKeys))).toContain(key);
 });
 
 describe('hours in which nobody is there at dusk', () => {
@@ -97,7 +100,7 @@ describe('hours in which nobody is there at dusk', () => {
     return planned({ ...e, data: { ...e.data, farm: { ...e.data.farm, away: hours } } });
   };
   const ends = (plan: NightPlan) =>
-    jobsOf(plan, style)
+    told(jobsOf(plan), style)
       .filter((j) => !j.done)
       .map((j) => j.dueAtMs + j.minutes * 60_000);
 
@@ -107,7 +110,7 @@ describe('hours in which nobody is there at dusk', () => {
     expect(plan.leavesAtMs).toBe(leaves);
     expect(ends(plan).length).toBeGreaterThan(0);
     for (const ms of ends(plan)) expect(ms).toBeLessThanOrEqual(leaves + 60_000);
-    for (const j of jobsOf(plan, style)) expect(j.why).not.toContain('as soon as you can');
+    for (const j of told(jobsOf(plan), style)) expect(j.why).not.toContain('as soon as you can');
   });
 
   test('who has left already does it when they are back; who is back by then is not asked to hurry', async () => {

@@ -3,6 +3,7 @@ import { failShare, withoutExposed } from '../src/covers/exposed';
 import { jobsOf } from '../planning';
 import { evening, planned, style } from './eveningFixture';
 import { aCover, weather } from './fixtures';
+import { told } from '../words';
 
 const HOUR = 3_600_000;
 const night = (windMs: number, snowMm = 0) => weather({ windMs, hours: 24 }).map((e) => ({ ...e, snowMm }));
@@ -46,7 +47,7 @@ test('in a gale what a sheet saves in the open is worth that much less, and its 
   expect(b.loss['fleece']!).toBeGreaterThan(b.calm['fleece']!);
   expect(b.loss['fleece']!).toBeLessThan(b.loss['bare']!);
   expect(
-    jobsOf(gale, style)
+    told(jobsOf(gale), style)
       .map((j) => j.why)
       .join(' '),
   ).toMatch(/Wind or snow takes it off in \d of 10 outcomes/);

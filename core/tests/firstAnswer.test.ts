@@ -3,6 +3,7 @@ import { begin, FIRST_LOOK, jobsOf, type KeptAir, type NightPlan, type Workers }
 import { evaluateNew } from '../src';
 import { apartK } from '../src/night/airs';
 import { evening, NOW, planned, style, workers, type EveningShape } from './eveningFixture';
+import { told } from '../words';
 
 const sheetsOf = (p: NightPlan) =>
   p.beds.map((b) => b.options.find((o) => o.key === b.chosen)!.covers.length);
@@ -50,7 +51,7 @@ describe('a first look', () => {
     for (const [n, b] of whole.beds.entries())
       expect(b.loss[b.chosen]!).toBeCloseTo(without.beds[n]!.loss[b.chosen]!, 9);
     // jobs can be read off it
-    expect(jobsOf(first, style).some((j) => j.kind === 'cover' && j.dueAtMs >= NOW)).toBe(true);
+    expect(told(jobsOf(first), style).some((j) => j.kind === 'cover' && j.dueAtMs >= NOW)).toBe(true);
   });
 
   test('takes nothing off that lies there, and adds one sheet at most', async () => {

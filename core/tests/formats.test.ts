@@ -14,8 +14,9 @@ import {
   temperatureText,
 } from '../src';
 import { atLocal } from '../src';
-import { closingSentence, moneyText, morningSentence, nightSentence, type Style } from '../src';
+import { closingSentence, moneyText, morningSentence, nightSentence, type Phrase, type Style } from '../src';
 import { FLEECE, HOUSE, simulationCase } from './fixtures';
+import { told } from '../words';
 
 const rows = (n: number, line: (i: number) => string) =>
   Array.from({ length: n }, (_, i) => line(i)).join('\n');
@@ -126,7 +127,10 @@ describe('the farm’s time', () => {
   });
 
   test('sentences read as a grower would say them', () => {
-    const say = (s: { text: string }[]) => s.map((x) => x.text).join('');
+    const say = (s: Phrase[]) =>
+      told(s, style)
+        .map((x) => x.text)
+        .join('');
     const t = (d: string, h: number, m: number) => atLocal(d, h, m, 'Europe/Madrid');
     const facts = {
       lowC: -7.2,
@@ -139,39 +143,38 @@ describe('the farm’s time', () => {
       done: 0,
       toClose: 1,
     };
-    expect(say(closingSentence(facts, style))).toBe(
+    expect(say(closingSentence(facts))).toBe(
       '−7 °C by 07:10, clear and still. A second layer on three beds, starting by 16:20.',
     );
-    expect(say(closingSentence({ ...facts, bedsToCover: 0, done: 4, toClose: 0 }, style))).toContain(
+    expect(say(closingSentence({ ...facts, bedsToCover: 0, done: 4, toClose: 0 }))).toContain(
       'All that the plan asked for is on.',
     );
     expect(
       say(
-        nightSentence(
-          { nowC: -3, lowC: -7, lowAtMs: facts.lowAtMs, closest: { name: 'N5', leafC: -0.4, marginK: 0.2 } },
-          style,
-        ),
+        nightSentence({
+          nowC: -3,
+          lowC: -7,
+          lowAtMs: facts.lowAtMs,
+          closest: { name: 'N5', leafC: -0.4, marginK: 0.2 },
+        }),
       ),
     ).toBe('−3 °C outside now, −7 °C by 07:10. Closest to harm: N5 at −0.4 °C.');
     expect(
       say(
-        morningSentence(
-          {
-            liftAtMs: t('2027-01-15', 10, 20),
-            keep: [],
-            frozen: [{ name: 'N2', hours: 2.2 }],
-            coversOn: true,
-            known: true,
-            lowC: -7,
-            nowAtMs: t('2027-01-15', 8, 0),
-          },
-          style,
-        ),
+        morningSentence({
+          liftAtMs: t('2027-01-15', 10, 20),
+          keep: [],
+          frozen: [{ name: 'N2', hours: 2.2 }],
+          coversOn: true,
+          known: true,
+          lowC: -7,
+          nowAtMs: t('2027-01-15', 8, 0),
+        }),
       ),
     ).toBe('Leave them be until 10:20. N2 froze for two hours.');
     const morning = { frozen: [], coversOn: true, known: true, lowC: -6, nowAtMs: t('2027-01-15', 9, 4) };
     const said = (f: { liftAtMs: number | null; keep: string[] }) =>
-      say(morningSentence({ ...morning, ...f }, style));
+      say(morningSentence({ ...morning, ...f }));
     expect(said({ liftAtMs: null, keep: ['N5'] })).toBe(
       "N5 stays covered this morning. The night's low outside: −6 °C.",
     );
@@ -180,12 +183,12 @@ describe('the farm’s time', () => {
     );
     expect(said({ liftAtMs: morning.nowAtMs, keep: [] })).toContain('Lift when it suits.');
     const bare = { ...morning, keep: [], liftAtMs: null, coversOn: false };
-    expect(say(morningSentence(bare, style))).toContain('Nothing is frozen and nothing is covered.');
+    expect(say(morningSentence(bare))).toContain('Nothing is frozen and nothing is covered.');
     expect(said({ liftAtMs: Infinity, keep: [] })).toContain(
       'Leaves stay frozen all morning: leave them be.',
     );
     // a night whose weather nobody knows is not said to have frozen nothing
-    const unknown = say(morningSentence({ ...bare, known: false, lowC: null }, style));
+    const unknown = say(morningSentence({ ...bare, known: false, lowC: null }));
     expect(unknown).toContain('What the night did is not known here');
     expect(unknown).not.toContain('Nothing is frozen');
     expect(moneyText(313, '€')).toBe('€310');

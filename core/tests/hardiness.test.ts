@@ -17,6 +17,8 @@ import {
   verdict,
   type ColdNight,
 } from '../src';
+import { told } from '../words';
+import { style } from './eveningFixture';
 
 const days = (n: number, meanC: number) => Array<number>(n).fill(meanC);
 
@@ -185,7 +187,7 @@ test('the verdict says what happens to the crop', () => {
   const lettuce = cropById('lettuce');
   const t = thresholds(lettuce, 1, 'survive');
   const said = (leafMinC: number, more: Partial<ColdNight> = {}) =>
-    verdict(lettuce, t, { leafMinC, hours: 2, ...more });
+    told(verdict(lettuce, t, { leafMinC, hours: 2, ...more }), style);
   expect(said(t.deathC - 1)).toBe('plants lost');
   expect(said(t.deathC + 0.5)).toMatch(/^[1-4] in 10 plants lost$/);
   expect(said(t.damageC - 0.8)).toMatch(/^leaf burn/);

@@ -3,6 +3,7 @@ import { fitCover, isFit, type Cover } from '../src';
 import { asIsOutcome, chosenOutcome, jobsOf, nightAt, type NightPlan } from '../planning';
 import { evening, farm, MILD, NOW, planned, style, type EveningShape } from './eveningFixture';
 import { aBed, aCover } from './fixtures';
+import { told } from '../words';
 
 const HOUR = 3_600_000;
 const place = (more: Partial<Cover> = {}): Cover =>
@@ -49,7 +50,7 @@ test('with room for one bed the tender one is carried in, by name and weight, be
   expect(bed(plan, 'hardy').chosen).toBe('bare');
   expect(bed(plan, 'tender').loss['shed']).toBeCloseTo(0, 4);
   expect(new Set(chosenOutcome(bed(plan, 'tender')).minLeafC)).toEqual(new Set([6]));
-  const [job] = jobsOf(plan, style).filter((j) => j.kind === 'cover');
+  const [job] = told(jobsOf(plan), style).filter((j) => j.kind === 'cover');
   expect(job).toMatchObject({ title: 'Carry tender into Shed', minutes: 5, done: false });
   expect(job!.detail).toContain('10 crates, 70 kg in all');
   expect(job!.saves).toBeGreaterThan(1);
@@ -73,7 +74,7 @@ test('lower down in the same house it is as on the bench and so much warmer; in 
   lows('floor').forEach((c, m) => expect(Math.abs(c - lows('bare')[m]! - 1.5)).toBeLessThan(0.3));
   expect(b.loss['floor']!).toBeLessThan(b.loss['bare']!);
   expect(b.loss['floor']!).toBeGreaterThan(0);
-  const [job] = jobsOf(plan, style).filter((j) => j.kind === 'cover');
+  const [job] = told(jobsOf(plan), style).filter((j) => j.kind === 'cover');
   expect(job!.title).toMatch(/^Set (tender|hardy|hardy and tender) down: the floor$/);
   const elsewhere = await planned(bench(-3, { ...floor, lowerIn: 'another' }));
   expect(bed(elsewhere, 'tender').options.map((o) => o.key)).toEqual(['bare']);
@@ -109,7 +110,7 @@ describe('once they are in', () => {
     const plan = await planned(bench(-3, place(), [carry(inAtMs)]));
     expect(bed(plan, 'tender').chosen).toBe('shed');
     expect(bed(plan, 'tender').loss['as-is']).toBeCloseTo(0, 4);
-    expect(jobsOf(plan, style).every((j) => j.done)).toBe(true);
+    expect(told(jobsOf(plan), style).every((j) => j.done)).toBe(true);
   });
 
   test('a night spent indoors has killed nothing, and they go out only into what they bear', async () => {
@@ -126,7 +127,7 @@ describe('once they are in', () => {
     // a cold clear morning is borne only once the sun has warmed the house
     const clear = await planned(bench(-9, place(), [carry(inAtMs)], { nowAtMs }));
     expect(bed(clear, 'tender').lift!.atMs!).toBeGreaterThan(bed(mild, 'tender').lift!.atMs! + HOUR);
-    expect(jobsOf(mild, style)[0]).toMatchObject({
+    expect(told(jobsOf(mild), style)[0]).toMatchObject({
       kind: 'lift',
       title: 'Carry tender back out',
       minutes: 5,

@@ -1,5 +1,6 @@
 /** When each job is to be begun, as hands can keep it. */
 import { startTimes, type Job } from '../planning';
+import { said } from '../src';
 
 const MIN = 60_000;
 const T = Date.parse('2027-01-14T15:00:00Z');
@@ -10,9 +11,10 @@ const job = (key: string, onByMin: number, minutes: number, more: Partial<Job> =
   dueAtMs: 0,
   onByAtMs: T + onByMin * MIN,
   saves: 10,
-  title: key,
+  title: said('job.close', { structure: key }),
   detail: '',
   why: '',
+  late: false,
   minutes,
   structureId: 's',
   items: [],

@@ -3,6 +3,7 @@ import { countedK, pairsOf, partedUnder, partedWarnings, type Measured } from '.
 import { medianOf } from '../src/night/bands';
 import { evening, NOW, planned, style } from './eveningFixture';
 import { SITE } from './fixtures';
+import { told } from '../words';
 
 const HOUR = 3_600_000;
 const NIGHT = Date.parse('2027-01-15T22:00:00Z');
@@ -71,17 +72,17 @@ describe('the night that comes', () => {
     expect(then.beds[1]!.loss['bare']!).toBeGreaterThan(as.beds[1]!.loss['bare']!);
     // what the days before have done is what it was
     expect(then.beds[1]!.outcome.past).toEqual(as.beds[1]!.outcome.past);
-    const [told] = partedWarnings(then, style);
-    expect(told).toMatchObject({ kind: 'parted', urgent: true });
-    expect(told!.title).toMatch(/is 3\.0\S* (?:°C )?colder than it should be/);
-    expect(told!.text).toContain('Look for a door');
+    const [warned] = told(partedWarnings(then), style);
+    expect(warned).toMatchObject({ kind: 'parted', urgent: true });
+    expect(warned!.title).toMatch(/is 3\.0\S* (?:°C )?colder than it should be/);
+    expect(warned!.text).toContain('Look for a door');
   });
 
   test('stays as it is where they agree, and where it is milder', async () => {
     for (const k of [0.5, 4]) {
       const { as, then } = await night(k);
       expect(leafC(then, 'bare')).toBe(leafC(as, 'bare'));
-      expect(partedWarnings(then, style).map((w) => w.urgent)).toEqual(k > 1 ? [false] : []);
+      expect(partedWarnings(then).map((w) => w.urgent)).toEqual(k > 1 ? [false] : []);
     }
   });
 
@@ -90,6 +91,6 @@ describe('the night that comes', () => {
     const measured = [0, 1, 2].map((h) => ({ atMs: NOW - h * HOUR, airC: -10 }));
     const plan = await planned({ ...e, measured: new Map([[e.data.structures[0]!.id, measured]]) });
     expect([...plan.spots]).toEqual([]);
-    expect(partedWarnings(plan, style)).toEqual([]);
+    expect(partedWarnings(plan)).toEqual([]);
   });
 });

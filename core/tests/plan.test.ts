@@ -18,6 +18,8 @@ import {
   type Cover,
 } from '../src';
 import { aBed, aCover, aFrame, aStructure, HOUSE, night, simulationCase, weather } from './fixtures';
+import { told } from '../words';
+import { style } from './eveningFixture';
 
 const structure = aStructure();
 const frame = aFrame();
@@ -29,7 +31,7 @@ describe('what fits', () => {
     // half a circle of 0.5 m is 1.57 m; with 0.1 m of skirt 1.67
     expect(isFit(fitCover(cover('c', { widthM: 1.68 }), structure, bedOf()))).toBe(true);
     expect(fitCover(cover('c', { widthM: 1.6 }), structure, bedOf())).toEqual({
-      why: 'too narrow by 0.07 m',
+      why: { say: 'fit.narrow', values: { byM: expect.closeTo(0.0708, 4) as number } },
     });
   });
 
@@ -40,10 +42,10 @@ describe('what fits', () => {
 
   test('hoop sheets need hoops, mats go over frames only', () => {
     expect(fitCover(cover('c'), structure, bedOf({ hoopHeightM: 0 }))).toEqual({
-      why: 'the bed has no hoops',
+      why: { say: 'fit.noHoops' },
     });
     expect(fitCover(cover('m', { use: 'over' }), structure, bedOf())).toEqual({
-      why: 'goes over frames and tunnels',
+      why: { say: 'fit.over' },
     });
     expect(
       isFit(fitCover(cover('m', { use: 'over', lengthM: 3.2, widthM: 1.4 }), frame, bedOf({ lengthM: 2.8 }))),
@@ -195,8 +197,8 @@ test('heat flows are told by their shares, and what leaves equals what comes in'
   const lines = flowLines(flows);
   const sum = (way: string) => lines.filter((l) => l.way === way).reduce((s, l) => s + l.wattsM2, 0);
   expect(Math.abs(sum('out') - sum('in'))).toBeLessThan(2.5);
-  expect(lines[0]!.words).toMatch(/radiates to the sky$/);
-  expect(lines.find((l) => l.words.includes('given up by soil'))!.wattsM2).toBeGreaterThan(20);
+  expect(told(lines[0]!.words, style)).toMatch(/radiates to the sky$/);
+  expect(lines.find((l) => told(l.words, style).includes('given up by soil'))!.wattsM2).toBeGreaterThan(20);
   for (const way of ['out', 'in'])
     expect(lines.filter((l) => l.way === way).reduce((s, l) => s + l.share, 0)).toBeCloseTo(1);
 });

@@ -13,7 +13,7 @@ import {
   type SpellBed,
   type SpellOption,
 } from '../planning';
-import { evening, NOW, style, workers } from './eveningFixture';
+import { evening, NOW, workers } from './eveningFixture';
 import { aCover, weather } from './fixtures';
 
 /** Numbers that look drawn and are the same each time. */
@@ -127,7 +127,6 @@ describe('three bitter nights in a row', () => {
         history: e.weather.past.hours,
         members: [0, -1, 1].map((lift) => from(hours(lift), nowAtMs - 3_600_000, nowAtMs + 90 * 3_600_000)),
         nights: 3,
-        style,
       },
       workers,
       signal,
@@ -138,7 +137,7 @@ describe('three bitter nights in a row', () => {
 
   test('under a grey sky what is laid stays on by day: less work, the same nights, and it says what that saves', async () => {
     const nights = await cold(1, -2);
-    const t = await chooseTogether(nights, workers, signal, style);
+    const t = await chooseTogether(nights, workers, signal);
     expect(t.gap).toBeLessThan(0.02);
     expect(t.saves).toBeGreaterThan(1);
     expect([...t.nights[0]!.leftOn!.keys()]).toContain('tender');
@@ -153,7 +152,7 @@ describe('three bitter nights in a row', () => {
 
   const MARCH = Date.parse('2027-03-20T15:00:00Z');
   test('under a sky that would cook a shut house everything comes off in the morning', async () => {
-    const t = await chooseTogether(await cold(0, 8, 11, MARCH), workers, signal, style);
+    const t = await chooseTogether(await cold(0, 8, 11, MARCH), workers, signal);
     expect(t.nights.flatMap((n) => n.plan.beds.map((b) => b.chosen))).toContain('fleece');
     for (const n of t.nights) expect([...(n.leftOn?.keys() ?? [])]).toEqual([]);
   }, 60_000);

@@ -1,8 +1,9 @@
 /** Wind and snow on structures: loads by known answers, jobs in time, and honesty about what is not known. */
 import { newSnowKgM3, snowJob, snowOn, stormJobs, windJob, windOn, type WeatherEntry } from '../src';
 import { aStructure, weather } from './fixtures';
+import { told } from '../words';
+import { style } from './eveningFixture';
 
-const words = { speed: (x: number) => `${x.toFixed(0)} m/s`, load: (x: number) => `${x.toFixed(0)} kg/m²` };
 const hours = (more: (i: number) => Partial<WeatherEntry>) =>
   weather({ hours: 24, windMs: 2 }).map((e, i) => ({ ...e, ...more(i) }));
 const house = aStructure({ lengthM: 20, widthM: 6, heightM: 2.6 });
@@ -47,7 +48,7 @@ test('snow gathers, soaks up rain, and is dated from its first two kilos', () =>
 
 test('no rating: the load is told, and that nobody here can say what it bears', () => {
   const load = snowOn(hours((i) => ({ airC: 0, snowMm: i < 5 ? 20 : 0 })));
-  const job = snowJob(house, load, words)!;
+  const job = told(snowJob(house, load)!, style);
   expect(job.caution).toContain('No snow rating is entered');
   expect(job.steps.join(' ')).toContain('from outside');
   expect(job.byAtMs).toBe(load.fromAtMs);
@@ -55,7 +56,7 @@ test('no rating: the load is told, and that nobody here can say what it bears', 
 
 test('near the rating it says so, and sends nobody in', () => {
   const load = snowOn(hours((i) => ({ airC: 0, snowMm: i < 5 ? 20 : 0 })));
-  const job = snowJob(aStructure({ snowRatingKgM2: 35 }), load, words)!;
+  const job = told(snowJob(aStructure({ snowRatingKgM2: 35 }), load)!, style);
   expect(job.level).toBe(3);
   expect(job.load).toContain('rates it for 35 kg/m²');
   expect(job.steps.join(' ')).toContain('nobody goes in');
@@ -68,7 +69,6 @@ test('a calm night asks for nothing', () => {
       hours(() => ({})),
       'open',
       null,
-      words,
     ),
   ).toEqual([]);
 });
@@ -87,7 +87,7 @@ test.each([
     90,
     270,
   )!;
-  const job = windJob(s, w, words)!;
+  const job = told(windJob(s, w)!, style);
   expect(job.steps.join(' ')).toContain(step);
   expect(job.byAtMs).toBeLessThan(w.atMs);
 });
@@ -101,7 +101,6 @@ test('what has to be done first comes first, in either hemisphere of the night',
     hours((i) => ({ windMs: i === 20 ? 12 : 2, airC: -1, snowMm: i > 2 && i < 8 ? 25 : 0 })),
     'exposed',
     null,
-    words,
   );
   expect(jobs.map((j) => j.what)).toEqual(['snow', 'snow', 'wind', 'wind']);
   expect(jobs.map((j) => j.byAtMs)).toEqual([...jobs.map((j) => j.byAtMs)].sort((a, b) => a - b));
@@ -110,7 +109,7 @@ test('what has to be done first comes first, in either hemisphere of the night',
 test('bare open ground has nothing to weigh down', () => {
   const blow = hours(() => ({ windMs: 12 }));
   const open = { structure: aStructure({ kind: 'open' }), turnDeg: 90 };
-  const of = (covered: boolean) => stormJobs([{ ...open, covered }], blow, 'open', null, words);
+  const of = (covered: boolean) => stormJobs([{ ...open, covered }], blow, 'open', null);
   expect(of(false)).toEqual([]);
   expect(of(true)).toHaveLength(1);
 });

@@ -1,6 +1,7 @@
 /** What is told without being asked: in time, once, and not in the quiet hours. */
 import fc from 'fast-check';
 import { forecastWarning, hotWarnings, mayGo, silentWarnings, type HotRow, type Quiet } from '../planning';
+import { told } from '../words';
 
 const HOUR = 3_600_000;
 const NOW = Date.parse('2027-03-14T09:00:00Z');
@@ -20,7 +21,7 @@ const house = (more: Partial<HotRow> = {}): HotRow => ({
   next: { atMs: NOW + 5 * 60_000, fraction: 0.5 },
   ...more,
 });
-const hot = (r: HotRow) => hotWarnings([r], '2027-03-14', NOW, style);
+const hot = (r: HotRow) => told(hotWarnings([r], '2027-03-14', NOW), style);
 
 test('a house that is to be opened now and would go over what stands in it', () => {
   const [w] = hot(house());
@@ -41,16 +42,18 @@ test('a house that is to be opened now and would go over what stands in it', () 
 
 test('a forecast that turned two kelvin colder than what was planned by; of a warmer one nothing is said', () => {
   const of = (lowC: number, night = '2027-03-14') =>
-    forecastWarning({ night: '2027-03-14', lowC: -2 }, night, lowC, style);
+    told(forecastWarning({ night: '2027-03-14', lowC: -2 }, night, lowC), style);
   expect(of(-4.1)!.title).toBe('Tonight is colder than planned: −4 °C');
   expect([of(-3.9), of(1), of(-9, '2027-03-15')]).toEqual([null, null, null]);
 });
 
 test('a thermometer that is silent for four of its pauses, three hours at least', () => {
   const silent = (hours: number, usualMin: number) =>
-    silentWarnings(
-      [{ id: 's', name: 'South house', lastAtMs: NOW - hours * HOUR, usualMs: usualMin * 60_000 }],
-      NOW,
+    told(
+      silentWarnings(
+        [{ id: 's', name: 'South house', lastAtMs: NOW - hours * HOUR, usualMs: usualMin * 60_000 }],
+        NOW,
+      ),
       style,
     );
   expect(silent(2.9, 10)).toEqual([]);

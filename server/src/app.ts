@@ -5,6 +5,7 @@ import express, { type Express } from 'express';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Context, type ServerOptions } from './context';
+import { told } from '@fogata/core/words';
 import { firstWords } from './firstWords';
 import { AUTHORITY_PATH } from './front';
 import { limiter, passcodeGate, sameHouse, securityHeaders, sessions, type GuardOptions } from './guard';
@@ -105,7 +106,7 @@ export function makeApp(
       '/',
       firstWords(
         join(webDirectory, 'index.html'),
-        () => nowOf(context),
+        async () => told((await nowOf(context)).sentence, (await context.moment()).style),
         (cookie) => session === null || session.holds(cookie, Date.now()),
       ),
     );

@@ -1,5 +1,5 @@
 /** The nights to come: as many as the forecast reaches, tonight's figures those of Now, each night begun where the last one ended. */
-import type { AheadView, NowView } from '@fogata/contract';
+import type { AheadView, NowView } from '@fogata/contract/told';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { nightsWithin } from '../src/night/ahead';
 import { startTestServer, type TestServer } from './harness';

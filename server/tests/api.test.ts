@@ -1,5 +1,5 @@
 /** The farm, the log and the imports through the API: what is refused, what is kept, what can be taken back. */
-import type { LogView } from '@fogata/contract';
+import type { LogView } from '@fogata/contract/told';
 import { randomUUID } from 'node:crypto';
 import { startTestServer, type TestServer } from './harness';
 

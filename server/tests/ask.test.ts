@@ -1,5 +1,6 @@
 /** A night asked about before anything is set up: an answer from a few taps, nothing kept, and kept it is the same to the last digit. */
-import type { AskBody, AskView, BedsView, FarmView, LogView } from '@fogata/contract';
+import type { AskBody } from '@fogata/contract';
+import type { AskView, BedsView, FarmView, LogView } from '@fogata/contract/told';
 import { askedFarm, fitCover, isFit, MIDDLE, OUTER, spareSheets, waysOf } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { DEMO_START_MS } from '../src/demo/seed';

@@ -1,5 +1,5 @@
 /** A station's record on the site: looked at, taken, gone by, taken back; a bad one is refused by its rows. */
-import type { ClimateRead, FarmView, SeasonView } from '@fogata/contract';
+import type { ClimateRead, FarmView, SeasonView } from '@fogata/contract/told';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

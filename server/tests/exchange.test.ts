@@ -1,13 +1,6 @@
 /** The farm out and in through the API: the same again, nothing half done, and a word before anything changes. */
-import type {
-  BedsView,
-  CutView,
-  ExchangeView,
-  FarmFile,
-  LogView,
-  NowView,
-  ProblemBody,
-} from '@fogata/contract';
+import type { FarmFile } from '@fogata/contract';
+import type { BedsView, CutView, ExchangeView, LogView, NowView, ProblemBody } from '@fogata/contract/told';
 import { HOUR_MS } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { DEMO_START_MS } from '../src/demo/seed';

@@ -1,5 +1,5 @@
 /** One filling at a time: begun anew it drops the one before, stopped it keeps what it has, and a fault is said in words. */
-import type { FillView } from '@fogata/contract';
+import type { FillView } from '@fogata/contract/told';
 import { aBed, aStructure } from '../../core/tests/fixtures';
 import { DEFAULT_FARM, type FarmData } from '../src/farm/store';
 import { Filler, type FillPool } from '../src/relay/filler';
@@ -116,6 +116,6 @@ test('a fault is said in words, and nothing of the farm is touched', async () =>
   await until(() => calls.length === 1);
   calls[0]!.fail(new Error('out of memory'));
   await until(() => filler.view().state === 'failed');
-  expect(filler.view().message).toBe('The gaps could not be filled. Nothing of yours is changed.');
+  expect(filler.view().message).toEqual({ say: 'problem.fill' });
   said.mockRestore();
 });

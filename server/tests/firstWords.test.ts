@@ -4,28 +4,25 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
-import type { NowView } from '@fogata/contract';
 import { firstWords, withWords } from '../src/firstWords';
 
 const PAGE = '<!doctype html><body><div id="root"></div></body>';
-const view = (text: string) => ({ sentence: [{ text, tone: 'plain' }] }) as NowView;
+type Sentence = { text: string }[];
+const view = (text: string): Sentence => [{ text }];
 
-function served(now: () => Promise<NowView>, allowed: (cookie: string | undefined) => boolean) {
+function served(now: () => Promise<Sentence>, allowed: (cookie: string | undefined) => boolean) {
   const path = join(mkdtempSync(join(tmpdir(), 'fogata-page-')), 'index.html');
   writeFileSync(path, PAGE);
   return request(express().get('/', firstWords(path, now, allowed)));
 }
 
 test('the sentence stands where the app will draw it, its parts in order', () => {
-  const page = withWords(PAGE, [
-    { text: 'Cover N2 ', tone: 'ember' },
-    { text: 'by 17:10.', tone: 'plain' },
-  ]);
+  const page = withWords(PAGE, [{ text: 'Cover N2 ' }, { text: 'by 17:10.' }]);
   expect(page).toContain('<div id="root"><p id="first-words">Cover N2 by 17:10.</p></div>');
 });
 
 test('a bed called after a tag is words, not a tag, and a dollar is a dollar', () => {
-  const page = withWords(PAGE, [{ text: '<img src=x onerror=alert(1)> & $& $1', tone: 'plain' }]);
+  const page = withWords(PAGE, [{ text: '<img src=x onerror=alert(1)> & $& $1' }]);
   expect(page).not.toContain('<img');
   expect(page).toContain('&lt;img src=x onerror=alert(1)&gt; &amp; $&amp; $1');
 });
@@ -49,7 +46,7 @@ test('who has not given the passcode reads nothing, and nothing is computed for 
 
 test('a night that takes long to tell, or fails, keeps nobody from the page', async () => {
   const never = await served(
-    () => new Promise<NowView>(() => undefined),
+    () => new Promise<Sentence>(() => undefined),
     () => true,
   ).get('/');
   expect(never.text).toBe(PAGE);

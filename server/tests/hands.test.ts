@@ -1,5 +1,4 @@
 /** The choice knows the hands and the minutes left: what is chosen can be done by its time, or is said to be late. */
-import type { NowView } from '@fogata/contract';
 import { sunTimes, type Cover, type CoverOption } from '@fogata/core';
 import { type SolveTask, choose, mayWin, type PlannedBed, type Work } from '@fogata/core/planning';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
@@ -126,7 +125,7 @@ describe('a whole farm asked late', () => {
         .post('/api/clock')
         .send({ toAtMs: Math.round(setAtMs) - before * MIN })
         .expect(200);
-      const now: NowView = await s.now();
+      const now = await s.now();
       const todo = now.jobs.filter((j) => !j.done && j.kind === 'cover');
       expect(todo.length).toBeGreaterThan(0);
       let freeAtMs = now.clock.nowAtMs;

@@ -13,6 +13,7 @@ import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
 import { startPool } from '../src/night/pool';
 import { demoSources } from '../src/standins/demo';
 import { madeOnce } from './template';
+import { told, type Style, type Told } from '@fogata/core/words';
 import type { NowView } from '@fogata/contract';
 import { api as endpoints } from '@fogata/contract/client';
 
@@ -33,7 +34,7 @@ export interface TestServer {
   pool: ReturnType<typeof startPool>;
   context: Context;
   /** Waits until the night is worked out. */
-  now: () => Promise<NowView>;
+  now: () => Promise<Told<NowView>>;
   close: () => Promise<void>;
 }
 
@@ -44,23 +45,30 @@ const PROMISED = Object.entries(endpoints).map(([name, e]) => ({
   at: new RegExp(`^${e.path.replace(/:\w+/g, '[^/]+')}$`),
 }));
 
-/** Every answer is held to what its endpoint promises, to the last field: one that says more or less fails its test. */
-export const asPromised: RequestHandler = (req, res, next) => {
-  const json = res.json.bind(res);
-  const path = req.path;
-  res.json = (body: unknown) => {
-    const promised = PROMISED.find((e) => e.method === req.method && e.at.test(path));
-    if (res.statusCode < 400 && promised) {
-      const sent = JSON.parse(JSON.stringify(body)) as unknown;
-      const read = promised.answer.safeParse(sent);
-      const lost = read.success ? missing(sent, read.data, '') : read.error.issues[0]!.path.join('.');
-      if (lost !== null)
-        throw new Error(`${req.method} ${path} answers other than ${promised.name}: ${lost}`);
-    }
-    return json(body);
+/**
+ * Every answer is held to what its endpoint promises, to the last field: one that says more or less fails its test. What is promised comes
+ * out in the farm's words, as the grower reads it.
+ */
+const asPromised =
+  (styleOf: () => Promise<Style>): RequestHandler =>
+  (req, res, next) => {
+    const json = res.json.bind(res);
+    const path = req.path;
+    res.json = (body: unknown) => {
+      const promised = PROMISED.find((e) => e.method === req.method && e.at.test(path));
+      if (res.statusCode < 400 && promised) {
+        const sent = JSON.parse(JSON.stringify(body)) as unknown;
+        const read = promised.answer.safeParse(sent);
+        const lost = read.success ? missing(sent, read.data, '') : read.error.issues[0]!.path.join('.');
+        if (lost !== null)
+          throw new Error(`${req.method} ${path} answers other than ${promised.name}: ${lost}`);
+        void styleOf().then((style) => json(told(body, style)));
+        return res;
+      }
+      return json(body);
+    };
+    next();
   };
-  next();
-};
 
 /** The path of something that was sent and is not promised, or null. */
 function missing(sent: unknown, read: unknown, path: string): string | null {
@@ -114,7 +122,10 @@ function serve(open: OpenDb, demo: boolean, members: number): TestServer {
     },
     null,
   );
-  const outer = express().use(asPromised, app);
+  const outer = express().use(
+    asPromised(async () => (await context.moment()).style),
+    app,
+  );
   const api = request(outer);
   return {
     api,
@@ -123,7 +134,7 @@ function serve(open: OpenDb, demo: boolean, members: number): TestServer {
     context,
     now: async () => {
       for (let i = 0; i < 1200; i++) {
-        const view = (await api.get('/api/now').expect(200)).body as NowView;
+        const view = (await api.get('/api/now').expect(200)).body as Told<NowView>;
         if (view.progress.state !== 'computing') return view;
         await new Promise((r) => setTimeout(r, 100));
       }

@@ -15,6 +15,7 @@ import {
   runHouse,
 } from '@fogata/core';
 import { jobsOf } from '@fogata/core/planning';
+import { told } from '@fogata/core/words';
 import type { FarmRecord } from '@fogata/contract';
 import { DEMO_BEDS, DEMO_COVERS, DEMO_FARM, DEMO_PLANTINGS, DEMO_STRUCTURES } from '../src/demo/seed';
 import type { FarmData } from '../src/farm/store';
@@ -63,7 +64,7 @@ async function morning(night: string, atHour: number) {
   };
   const weather = await demoWeather(nowAtMs, 8);
   const plan = (await new Planner({ pool }).wait(data, weather, nowAtMs))!;
-  return { plan, window, jobs: jobsOf(plan, style).filter((j) => j.kind === 'lift') };
+  return { plan, window, jobs: jobsOf(plan).filter((j) => j.kind === 'lift') };
 }
 
 const MORNINGS = ['2027-01-10', '2027-01-13', '2027-01-14', '2027-01-15', '2027-01-18', '2027-02-03'];
@@ -121,9 +122,10 @@ test('in hard frost the potatoes stay under their blanket until they have thawed
     { state: 'ready', done: 3, of: 3 },
     plan,
     [],
-    style,
   );
-  const said = view.sentence.map((s) => s.text).join('');
+  const said = told(view.sentence, style)
+    .map((s) => s.text)
+    .join('');
   expect(said).not.toMatch(/Nothing is frozen|Lift when it suits/);
   const last = Math.max(...jobs.map((j) => j.dueAtMs));
   expect(said).toContain(`Leave them be until ${clockText(last, style)}.`);

@@ -1,5 +1,5 @@
 /** What happened, kept: nothing fades, nothing counts twice, and everything can be taken back. */
-import type { BedsView, KitView, LogView, PlaceView } from '@fogata/contract';
+import type { BedsView, KitView, LogView, PlaceView } from '@fogata/contract/told';
 import { asc } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Db } from '../src/db/open';

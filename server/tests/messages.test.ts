@@ -1,5 +1,5 @@
 /** Messages from a real farm's evening: told once, by one server, and again only where the sink did not take them. */
-import type { Message, MessagesView } from '@fogata/contract';
+import type { Message, MessagesView } from '@fogata/contract/told';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

@@ -1,5 +1,5 @@
 /** Backwards from a need, and ways side by side, through the API: computed from the farm's own places, planned as one entry. */
-import type { CompareView, MendView, NeedView, ProblemBody, RelayView } from '@fogata/contract';
+import type { CompareView, MendView, NeedView, ProblemBody, RelayView } from '@fogata/contract/told';
 import { randomUUID } from 'node:crypto';
 import { startTestServer, type TestServer } from './harness';
 

@@ -1,13 +1,6 @@
 /** One evening and one morning through the API, on the demo farm. */
-import {
-  readCase,
-  type DayView,
-  type JobView,
-  type NightReport,
-  type NightsView,
-  type PlaceView,
-  type StoryView,
-} from '@fogata/contract';
+import { readCase } from '@fogata/contract';
+import type { DayView, Job, NightReport, NightsView, PlaceView, StoryView } from '@fogata/contract/told';
 import { nested, PLAN_STEP_S, prepareWeather, runHouse, simulate } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { nightLows } from '../src/db/schema';
@@ -32,7 +25,7 @@ async function dayOf({ api }: TestServer): Promise<DayView> {
 }
 
 const send = (records: object[]) => s.api.post('/api/records').send({ records });
-const done = (job: JobView, atMs: number) =>
+const done = (job: Job, atMs: number) =>
   job.kind === 'close'
     ? [{ id: randomUUID(), kind: 'vent', atMs, structureId: job.structureId, fraction: 0 }]
     : job.items.map((i) => ({

@@ -8,6 +8,7 @@ import {
   looksAtLifting,
 } from '@fogata/core';
 import { chosenOutcome, FIRST_LOOK } from '@fogata/core/planning';
+import { told } from '@fogata/core/words';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
@@ -76,7 +77,7 @@ test('beds show as they come, as they stand, and the choice comes when all are t
   const asked = await planner.ask(data, weather, DEMO_START_MS);
   expect(asked.progress).toMatchObject({ state: 'computing', done: 2, of: 3 });
   expect(asked.plan).toBeNull();
-  const view = nowView(clock, asked.progress, null, [], style, asked.partial);
+  const view = nowView(clock, asked.progress, null, [], asked.partial);
   expect(view.places).toHaveLength(2);
   expect(view.places[0]!.pending).toBe(false);
   await letGo();
@@ -112,9 +113,13 @@ test('a first look is shown and said to be one, until every cover has been looke
     of: 3,
     first: { members: FIRST_LOOK, of: 6 },
   });
-  const view = nowView(clock, asked.progress, asked.first, [], style);
+  const view = nowView(clock, asked.progress, asked.first, []);
   expect(view.jobs.length).toBeGreaterThan(0);
-  expect(view.sentence.map((p) => p.text).join('')).toMatch(/starting by/);
+  expect(
+    told(view.sentence, style)
+      .map((p) => p.text)
+      .join(''),
+  ).toMatch(/starting by/);
   open();
   const plan = (await planner.wait(data, six, DEMO_START_MS))!;
   expect(plan.beds).toHaveLength(3);
@@ -181,7 +186,7 @@ test('a thread that dies is told in a sentence; asking leaves it at that, a tap 
   const asked = first.asked.length;
   expect((await planner.ask(data, weather, DEMO_START_MS)).progress).toMatchObject({
     state: 'failed',
-    message: expect.stringContaining('Try again') as string,
+    message: { say: 'problem.night' },
   });
   expect(first.asked).toHaveLength(asked);
   planner.again();

@@ -1,5 +1,5 @@
 /** The board and gaps through the API: what it knows of a place, what it proposes, and that it can be stopped. */
-import type { FillView, NextView, RelayView } from '@fogata/contract';
+import type { FillView, NextView, RelayView } from '@fogata/contract/told';
 import { aBed, aStructure } from '../../core/tests/fixtures';
 import { startTestServer, type TestServer } from './harness';
 

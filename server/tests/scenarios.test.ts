@@ -1,7 +1,8 @@
 /** Plans put by: kept whole, looked at beside the plan, made the plan again and taken back; what stands is never touched. */
 import { randomUUID } from 'node:crypto';
 import type { Planting } from '@fogata/core';
-import type { FarmFile, RelayView, ScenariosView } from '@fogata/contract';
+import type { FarmFile } from '@fogata/contract';
+import type { RelayView, ScenariosView } from '@fogata/contract/told';
 import { startTestServer, type TestServer } from './harness';
 
 let s: TestServer;

@@ -1,5 +1,6 @@
 /** The seed box through the API: own figures reach the night, scores teach and can be taken back, tables bring nothing half. */
-import type { BedsView, ExchangeView, FarmFile, LogView, ProblemBody, SeedsView } from '@fogata/contract';
+import type { FarmFile } from '@fogata/contract';
+import type { BedsView, ExchangeView, LogView, ProblemBody, SeedsView } from '@fogata/contract/told';
 import { randomUUID } from 'node:crypto';
 import { DEMO_START_MS } from '../src/demo/seed';
 import { startTestServer, type TestServer } from './harness';

@@ -1,5 +1,5 @@
 /** Setting up through the API: sizes that fit each other, several things at once or none, and towns with their clock. */
-import type { BedsView, ProblemBody, TownRow } from '@fogata/contract';
+import type { BedsView, ProblemBody, TownRow } from '@fogata/contract/told';
 import type { Bed, Structure } from '@fogata/core';
 import { aBed, aStructure } from '../../core/tests/fixtures';
 import { readFileSync } from 'node:fs';

@@ -1,5 +1,5 @@
 /** Two Fogatas on one PostgreSQL: started as a grower would, killed as a power cut would; nothing twice and nothing lost. */
-import type { LogView, NowView, PlaceView } from '@fogata/contract';
+import type { LogView, NowView, PlaceView } from '@fogata/contract/told';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync } from 'node:fs';

@@ -2,7 +2,14 @@
  * A real farm's weather: none is shown that nobody told. It asks, it takes what is typed, brought, pushed and polled, and says
  * what the days before are worth.
  */
-import type { FeedView, ForecastView, ImportView, NightReport, NowView, PlaceView } from '@fogata/contract';
+import type {
+  FeedView,
+  ForecastView,
+  ImportView,
+  NightReport,
+  NowView,
+  PlaceView,
+} from '@fogata/contract/told';
 import { HOUR_MS, nightOf } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';

@@ -1,5 +1,5 @@
 /** A farm to start from: whole or not at all, one entry of the log, and what is wrong with it named. */
-import type { BedsView, FarmView, KitView, LogView } from '@fogata/contract';
+import type { BedsView, FarmView, KitView, LogView } from '@fogata/contract/told';
 import { startFarm, START_KINDS, type Planting } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { DEMO_START_MS } from '../src/demo/seed';

@@ -1,5 +1,6 @@
 /** What a grower does, as records with an undo: marking a job, a reading, harm, a harvest, a decision. */
-import type { SentRecord, JobView } from '@fogata/contract';
+import type { SentRecord } from '@fogata/contract';
+import type { Job } from '@fogata/contract/told';
 import { record } from './hooks';
 import { newId } from './id';
 import { instant, nightFor } from './moment';
@@ -35,7 +36,7 @@ export async function retract(ids: string[], atMs: number): Promise<void> {
 }
 
 /** Marks a job done now; what it covers goes on, what it lifts comes off. */
-export async function finishJob(job: JobView, nowAtMs: number): Promise<void> {
+export async function finishJob(job: Job, nowAtMs: number): Promise<void> {
   if (job.kind === 'close') {
     await act(
       `${job.title}: done`,
@@ -62,7 +63,7 @@ export async function finishJob(job: JobView, nowAtMs: number): Promise<void> {
 }
 
 /** Takes a finished job back. */
-export async function reopenJob(job: JobView, nowAtMs: number): Promise<void> {
+export async function reopenJob(job: Job, nowAtMs: number): Promise<void> {
   await retract(job.recordIds, nowAtMs);
 }
 

@@ -1,5 +1,5 @@
 /** Calls to the server: JSON in, and out what the call promises; problems as errors that carry their sentence. */
-import type { ProblemBody } from '@fogata/contract';
+import type { ProblemBody } from '@fogata/contract/told';
 import { readAnswer, type Call } from '@fogata/contract/client';
 import { heard } from './house';
 import { originHeaders } from './who';

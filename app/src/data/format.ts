@@ -12,6 +12,7 @@ import {
   temperatureIn,
   temperatureText,
 } from '@fogata/core/telling';
+import { told, type Style } from '@fogata/core/words';
 import { useMemo } from 'react';
 import { useFarm } from './hooks';
 
@@ -24,6 +25,7 @@ export function useFormat() {
     const unit = units?.temperature ?? 'C';
     const length = units?.length ?? 'm';
     const clock = { hours: units?.clock ?? (24 as const), timeZone };
+    const style: Style = { ...clock, units: { temperature: unit, length }, currency };
     return {
       unit,
       length,
@@ -44,6 +46,8 @@ export function useFormat() {
       money: (amount: number) => moneyText(Math.round(amount), currency),
       time: (ms: number) => clockText(ms, clock),
       day: (ms: number) => dayText(ms, timeZone),
+      /** What core says by id, in words. */
+      say: <T>(said: T) => told(said, style),
     };
   }, [units, timeZone, currency]);
 }

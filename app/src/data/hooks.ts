@@ -1,15 +1,9 @@
 /** One hook a need: read through SWR, change through one helper, no second store of server data. */
-import type {
-  BedsView,
-  FarmPatch,
-  FarmView,
-  NowView,
-  RelayView,
-  SentRecord,
-  TownRow,
-} from '@fogata/contract';
+import type { FarmPatch, RelayView as RelaySaid, SentRecord } from '@fogata/contract';
+import type { BedsView, FarmView, NowView, TownRow } from '@fogata/contract/told';
 import { api, call, type Call, type Query } from '@fogata/contract/client';
 import { clockText } from '@fogata/core/telling';
+import { told, type Style, type Told } from '@fogata/core/words';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
 import { NoServer, request } from './api';
@@ -59,7 +53,8 @@ function knownOf(asked: Call<unknown>): unknown {
 }
 const checked = new Set<string>();
 
-export function useRead<A, S extends A = A>(asked: Call<A> | null, config: SWRConfiguration<S> = {}) {
+/** An answer as it came, its sentences still ids. */
+function useAnswer<S>(asked: Call<unknown> | null, config: SWRConfiguration<S> = {}) {
   const path = asked?.address ?? null;
   return useSWR<S>(path, () => get(asked!) as Promise<S>, {
     fallbackData: asked ? (knownOf(asked) as S | undefined) : undefined,
@@ -79,6 +74,46 @@ export function useRead<A, S extends A = A>(asked: Call<A> | null, config: SWRCo
 
 const MINUTE = 60_000;
 
+/** How this farm is told of things; null as long as it is not known, and then nothing is told. */
+export function useStyle(): Style | null {
+  const { data } = useAnswer<FarmView>(FARM, { refreshInterval: MINUTE });
+  const units = data?.farm.units;
+  const { timeZone, currency } = data?.farm ?? {};
+  return useMemo(
+    () =>
+      units && timeZone !== undefined && currency !== undefined
+        ? { units, hours: units.clock, timeZone, currency }
+        : null,
+    [units, timeZone, currency],
+  );
+}
+
+/** A view in the farm's words. */
+function useTold<T>(said: T | undefined): Told<T> | undefined {
+  const style = useStyle();
+  return useMemo(() => (said === undefined || style === null ? undefined : told(said, style)), [said, style]);
+}
+
+/** An answer in the farm's words. Only what is asked of it is followed, as SWR does. */
+export function useRead<A>(asked: Call<A> | null, config: SWRConfiguration<A> = {}) {
+  type Shown = Asked<Told<A>>;
+  const read = useAnswer<A>(asked, config);
+  const data = useTold(read.data);
+  return {
+    data: data as Shown | undefined,
+    get error(): unknown {
+      return read.error;
+    },
+    get isLoading() {
+      return read.isLoading;
+    },
+    get isValidating() {
+      return read.isValidating;
+    },
+    mutate: read.mutate,
+  };
+}
+
 /**
  * How often a view with a plan in it is read: quickly while the night is being worked out. Taken from the cache at every
  * render, so that the pace changes as soon as the answer does.
@@ -94,7 +129,7 @@ export const useFarm = () => useRead(FARM, { refreshInterval: MINUTE });
 
 /** The first screen: steady while it is worked out, with what this device did over it, and something to go by without signal. */
 export function useNow() {
-  const read = useRead<NowView, Asked<NowView>>(NOW, { refreshInterval: usePace(NOW) });
+  const read = useRead(NOW, { refreshInterval: usePace(NOW) });
   // for the round without a server: read once
   const { data: beds } = useRead(call(api.beds));
   const acts = useOwnActs();
@@ -197,11 +232,11 @@ export const useAhead = () =>
   });
 /** The board, kept on the device: without signal it is as it was last read. */
 export function useRelay() {
-  const read = useRead(RELAY, {
+  const read = useAnswer<RelaySaid>(RELAY, {
     refreshInterval: (latest) => (latest?.progress.state === 'computing' ? 1500 : 0),
   });
   const { data } = read;
-  const [kept, setKept] = useState<KeptView<RelayView> | null>(null);
+  const [kept, setKept] = useState<KeptView<RelaySaid> | null>(null);
   useEffect(() => {
     void keptView(RELAY).then(setKept);
   }, []);
@@ -209,7 +244,8 @@ export function useRelay() {
     if (data?.progress.state === 'ready') void keepView(RELAY.address, data);
   }, [data]);
   const away = read.error instanceof NoServer;
-  return { ...read, data: data ?? (away ? kept?.view : undefined), away };
+  const shown = useTold(data ?? (away ? kept?.view : undefined));
+  return { ...read, data: shown, away };
 }
 export const useScenarios = (on: boolean) =>
   useRead(on ? call(api.scenarios) : null, {

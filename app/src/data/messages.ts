@@ -3,7 +3,7 @@
  * where the browser was allowed to, each is shown once as its own notification.
  */
 import { api, call } from '@fogata/contract/client';
-import type { Message } from '@fogata/contract';
+import type { Message } from '@fogata/contract/told';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useRead } from './hooks';
 import { readStored, store } from './storage';

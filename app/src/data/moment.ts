@@ -2,7 +2,7 @@
  * When an act happens. Contract: on a real farm by the device's own clock, never by the last answer of the server, which may be
  * hours old; in the demo by the demo's clock. `nightFor` is the night that a reading belongs to.
  */
-import type { FarmView } from '@fogata/contract';
+import type { FarmView } from '@fogata/contract/told';
 import { HOUR_MS, nightOf, nightWindow, type FarmSite } from '@fogata/core/telling';
 import { readStored } from './storage';
 

@@ -3,17 +3,17 @@
  * at once, with or without signal, by the same `apply` as the server's; an act that the answer can know (it was asked for after
  * the act was taken) is left to the answer.
  */
+import type { SentRecord } from '@fogata/contract';
 import type {
   BedsView,
   DayView,
-  SentRecord,
   NowView,
   PlaceView,
   RoundItem,
   SeasonView,
   StormView,
   WaterView,
-} from '@fogata/contract';
+} from '@fogata/contract/told';
 import {
   foldOn,
   jobAsItStands,

@@ -3,7 +3,7 @@
  * is while the same night is computed anew; `withoutServer` makes of an answer that is hours old what still holds: the morning
  * round, and a word about how old the rest is.
  */
-import type { BedsView, NowView, RoundItem } from '@fogata/contract';
+import type { BedsView, NowView, RoundItem } from '@fogata/contract/told';
 import {
   foldOn,
   jobAsItStands,

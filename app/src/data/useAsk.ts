@@ -3,10 +3,13 @@
  * one on screen while the next is worked out; null asks nothing.
  */
 import { api, call } from '@fogata/contract/client';
-import type { AskBody, AskView } from '@fogata/contract';
-import { useEffect, useState } from 'react';
+import type { AskBody, AskView as AskSaid } from '@fogata/contract';
+import type { AskView } from '@fogata/contract/told';
+import { useEffect, useMemo, useState } from 'react';
 import useSWR from 'swr';
+import { told } from '@fogata/core/words';
 import { request } from './api';
+import { useStyle } from './hooks';
 
 /** A thumb on a stepper is waited for so long. */
 const PAUSE_MS = 350;
@@ -24,7 +27,8 @@ export function useAsk(body: AskBody | null): Answer {
     const timer = setTimeout(() => setSettled(key), PAUSE_MS);
     return () => clearTimeout(timer);
   }, [key]);
-  const { data, error, isLoading } = useSWR<AskView, Error>(
+  const style = useStyle();
+  const { data, error, isLoading } = useSWR<AskSaid, Error>(
     settled === null ? null : ['ask', settled],
     ([, text]: [string, string]) => request(call(api.ask), JSON.parse(text)),
     {
@@ -34,8 +38,13 @@ export function useAsk(body: AskBody | null): Answer {
       shouldRetryOnError: false,
     },
   );
+  // in the time of the place that is asked about
+  const view = useMemo(
+    () => (data && style ? told(data, { ...style, timeZone: data.timeZone }) : null),
+    [data, style],
+  );
   return {
-    view: data ?? null,
+    view,
     working: key !== null && (isLoading || key !== settled),
     problem: key !== null && error && key === settled ? error.message : null,
   };

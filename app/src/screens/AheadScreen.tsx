@@ -2,7 +2,7 @@
  * Ahead. It answers: how do the next nights look, what will be moved, and when do I run short of sheets? It opens with the hardest. A row a night on
  * a phone; wide, places by nights.
  */
-import type { AheadNight, AheadView } from '@fogata/contract';
+import type { AheadNight, AheadView } from '@fogata/contract/told';
 import { addDays } from '@fogata/core';
 import { router } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';

@@ -1,6 +1,7 @@
 /** Ask first. It answers: does what I have stand tonight, as it is covered? It opens with that, as soon as it can be said. */
 import { api, call } from '@fogata/contract/client';
-import type { AskBody, AskOther, AskView, TownRow } from '@fogata/contract';
+import type { AskBody } from '@fogata/contract';
+import type { AskOther, AskView, TownRow } from '@fogata/contract/told';
 import { HOUR_MS, nightOf, type Segment } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 /** Beds. It answers: what stands where? It opens with how many beds are planted and which are free. */
-import type { BedsView } from '@fogata/contract';
+import type { BedsView } from '@fogata/contract/told';
 import { countWord } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 /** Ways side by side. It answers: sown or planted, now or later, this house or that frame: which is surer, which gives more, which is less work? */
-import type { WayAsked, WayView } from '@fogata/contract';
+import type { WayAsked, WayView } from '@fogata/contract/told';
 import { addDays, CROPS } from '@fogata/core';
 import { usualHow } from '@fogata/core/season';
 import { router } from 'expo-router';

@@ -1,6 +1,6 @@
 /** A cultivar. It answers: what of it is the book's, what is mine, and what have my own nights taught? */
 import { api, call } from '@fogata/contract/client';
-import type { SeedRow } from '@fogata/contract';
+import type { SeedRow } from '@fogata/contract/told';
 import { cropById, type Cultivar, type Figures } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';

@@ -1,5 +1,6 @@
 /** The cut list. It answers: what do I cut from which roll, and what must I buy? It opens with how many beds lack a sheet. */
-import type { CutView, Roll } from '@fogata/contract';
+import type { Roll } from '@fogata/contract';
+import type { CutView } from '@fogata/contract/told';
 import { countWord, MATERIAL_IDS, MATERIALS, measureText, type MaterialId, upper } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';

@@ -1,6 +1,6 @@
 /** Feeds. It answers: how do weather and thermometers come by themselves? */
 import { api, call } from '@fogata/contract/client';
-import type { FeedView } from '@fogata/contract';
+import type { FeedView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { Linking, View } from 'react-native';
 import { Problem } from '../components/ui/Bars';

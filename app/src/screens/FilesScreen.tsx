@@ -1,6 +1,6 @@
 /** Files. It answers: how do I take my farm with me, and what would a file change before it does? */
 import { api, call, type Endpoint } from '@fogata/contract/client';
-import type { ExchangeView } from '@fogata/contract';
+import type { ExchangeView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { Linking, View } from 'react-native';
 import { Problem } from '../components/ui/Bars';

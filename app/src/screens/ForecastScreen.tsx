@@ -1,7 +1,7 @@
 /** Tonight's weather. It answers: what does your forecast say? It opens with that, read back as it is entered. */
 import { api, call } from '@fogata/contract/client';
 import { typedSchema } from '@fogata/contract';
-import { HOUR_MS, skyWords, SURE, type Segment, type Sure, type TypedForecast } from '@fogata/core';
+import { HOUR_MS, skySaid, SURE, type Segment, type Sure, type TypedForecast } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -65,7 +65,7 @@ function readBack(t: Typed, format: Format): Segment[] {
     },
   ];
   if (t.cloud !== null && t.windMs !== null)
-    out.push({ text: `, ${skyWords(t.cloud, t.windMs)}`, tone: 'plain' });
+    out.push({ text: `, ${format.say(skySaid(t.cloud, t.windMs))}`, tone: 'plain' });
   const falls = FALLS.find((f) => f.rainMm === t.rainMm && f.snowMm === t.snowMm);
   if (falls && falls.rainMm + falls.snowMm > 0)
     out.push({ text: `, ${fallsLabel(falls, format)}`, tone: 'plain' });

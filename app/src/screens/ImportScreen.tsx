@@ -1,6 +1,6 @@
 /** Bring weather or temperatures as a table. It answers: is what I bring understood, before any of it counts? */
 import { api, call } from '@fogata/contract/client';
-import type { ImportView } from '@fogata/contract';
+import type { ImportView } from '@fogata/contract/told';
 import { measureText } from '@fogata/core';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,6 +1,7 @@
 /** Kit. It answers: what covers have I, and where are they? */
 import { api, call } from '@fogata/contract/client';
-import type { Gear as FarmGear, KitView } from '@fogata/contract';
+import type { Gear as FarmGear } from '@fogata/contract';
+import type { KitView } from '@fogata/contract/told';
 import { countWord, isIndoors, type Cover } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 /** Log. It answers: what happened? A quick note first, then the days, newest on top; anything can be taken back. */
-import type { LogEntry } from '@fogata/contract';
+import type { LogEntry } from '@fogata/contract/told';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,5 +1,5 @@
 /** All nights. It answers: how right has it been here, and which night was it not? It opens with that; wide, a table. */
-import type { NightRow } from '@fogata/contract';
+import type { NightRow } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { nightsSentence } from '../components/night/nightsWords';

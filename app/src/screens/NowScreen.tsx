@@ -1,5 +1,5 @@
 /** Now. It answers: what must I do until tomorrow noon? It opens with the sentence of the hour. */
-import type { NowView } from '@fogata/contract';
+import type { NowView } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';

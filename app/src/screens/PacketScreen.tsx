@@ -1,6 +1,6 @@
 /** A packet typed in. It answers: what does the packet say, and what does that mean here? */
 import { api, call } from '@fogata/contract/client';
-import type { SeedRow } from '@fogata/contract';
+import type { SeedRow } from '@fogata/contract/told';
 import { cropById, figureById, packetFigures, type Cultivar, type Figures, type SeedLot } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';

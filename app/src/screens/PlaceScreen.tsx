@@ -1,5 +1,5 @@
 /** Place. It answers: what will it be in there, and for whom is that too cold? It opens with the bed and its leaf. */
-import type { PlantingView } from '@fogata/contract';
+import type { PlantingView } from '@fogata/contract/told';
 import { BOOK_CALIBRATION, type Calibration } from '@fogata/core';
 import { router } from 'expo-router';
 import { Linking, StyleSheet, useWindowDimensions, View } from 'react-native';

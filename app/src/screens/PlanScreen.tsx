@@ -16,7 +16,7 @@ import { PartTitle, Text } from '../components/ui/Text';
 import { change, useBeds, useFarm } from '../data/hooks';
 import { useFormat, type Format } from '../data/format';
 import { offerUndo } from '../data/undo';
-import type { BedsView } from '@fogata/contract';
+import type { BedsView } from '@fogata/contract/told';
 
 type Colour = 'night' | 'crop';
 

@@ -1,6 +1,7 @@
 /** A planting, new or changed. It answers: what stands in these rows, since when, and what is its cover for? */
 import { api, call } from '@fogata/contract/client';
-import { plantingSchema, type BedsView, type PlantingBody } from '@fogata/contract';
+import { plantingSchema, type PlantingBody } from '@fogata/contract';
+import type { BedsView } from '@fogata/contract/told';
 import { cropById, localDate, mayPick, RESTS, STORED } from '@fogata/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';

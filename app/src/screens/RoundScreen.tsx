@@ -23,7 +23,7 @@ import { rowWords } from '../components/water/waterWords';
 import { act } from '../data/actions';
 import { useFormat } from '../data/format';
 import { refresh, useBeds, useDay, useNow, useWater } from '../data/hooks';
-import type { NowView, WaterView } from '@fogata/contract';
+import type { NowView, WaterView } from '@fogata/contract/told';
 
 interface Here {
   now: NowView;

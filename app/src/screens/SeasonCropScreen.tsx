@@ -1,5 +1,5 @@
 /** A crop's year. It answers: when may I begin it, here, under that, and what goes wrong if I do not? It opens with the nearest window. */
-import type { SeasonPlaceView } from '@fogata/contract';
+import type { SeasonPlaceView } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';

@@ -2,7 +2,7 @@
  * Season. It answers: what is to be done this week, and what may I sow or plant, where, and until when? It opens with what is
  * most pressing.
  */
-import type { CropRow, SeasonRow } from '@fogata/contract';
+import type { CropRow, SeasonRow } from '@fogata/contract/told';
 import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';

@@ -1,5 +1,5 @@
 /** The seed box. It answers: what seed have I, will it come up, and what do I know of a cultivar that the book does not? */
-import type { SeedRow } from '@fogata/contract';
+import type { SeedRow } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { learntWords, lotWords, needWords, rowName, seedsSentence } from '../components/seeds/seedWords';

@@ -1,6 +1,6 @@
 /** A farm like yours. It answers: how do I get all of it in before dark? It opens with what the counts so far make. */
 import { api, call } from '@fogata/contract/client';
-import type { TownRow } from '@fogata/contract';
+import type { TownRow } from '@fogata/contract/told';
 import {
   cropById,
   localDate,

@@ -1,5 +1,5 @@
 /** A planting's story. It answers: how has it fared, how near was it to harm, and what comes next? It opens with that. */
-import type { StoryView } from '@fogata/contract';
+import type { StoryView } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import { MendPanel } from '../components/season/MendPanel';

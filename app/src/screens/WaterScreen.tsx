@@ -1,5 +1,5 @@
 /** Water. It answers: what do I water today, how long, and what must wait for the frost? */
-import type { WaterRow, WaterView } from '@fogata/contract';
+import type { WaterRow, WaterView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { feedWords, rowWords, turnOf, waterSentence, type Turn } from '../components/water/waterWords';

@@ -20,7 +20,7 @@ import {
   type SoilState,
   type WeatherEntry,
 } from '@fogata/core';
-import type { WhatIf } from '@fogata/contract';
+import type { WhatIf } from '@fogata/contract/told';
 import * as Comlink from 'comlink';
 
 export interface TryRequest {

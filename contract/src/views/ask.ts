@@ -2,20 +2,23 @@
 import { z } from 'zod';
 import { segment } from './coreNight';
 import { range } from './night';
+import { sentence } from './parts';
 
 /** The same bed with something more or less over it. */
 export const askOther = z.object({
   /** "With frost blanket besides" */
-  what: z.string(),
+  what: sentence,
   leafC: range,
   /** Chance of lasting harm, 0 to 1. */
   harmChance: z.number(),
-  verdict: z.string(),
+  verdict: sentence,
 });
 export type AskOther = z.infer<typeof askOther>;
 
 export const askView = z.object({
   sentence: z.array(segment),
+  /** Where it was asked about: the zone its times are told in. */
+  timeZone: z.string(),
   leafC: range,
   /** When it is coldest at the leaf, epoch ms. */
   minAtMs: z.number(),
@@ -25,13 +28,13 @@ export const askView = z.object({
   hardening: z.number(),
   harmChance: z.number(),
   /** What becomes of it in the middle of these nights: "leaf burn". */
-  verdict: z.string(),
+  verdict: sentence,
   more: z.array(askOther),
   less: askOther.nullable(),
   /** The air under the innermost cover tomorrow, all left shut, at its warmest; null where nothing stands over it. */
   day: z.object({ airC: z.number(), atMs: z.number(), tooHot: z.boolean() }).nullable(),
   /** What was taken for granted. */
-  assumed: z.array(z.string()),
-  cautions: z.array(z.string()),
+  assumed: z.array(sentence),
+  cautions: z.array(sentence),
 });
 export type AskView = z.infer<typeof askView>;

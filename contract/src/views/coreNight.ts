@@ -1,7 +1,7 @@
 /** What answers carry of core’s nights: jobs, sentences, what is lacking. */
 import type { CoverUse, MaterialId } from '@fogata/core';
 import { z } from 'zod';
-import { ofCore, word } from './parts';
+import { ofCore, saying, sentence, word } from './parts';
 
 export const forecastSource = z.enum(['typed', 'file', 'push', 'poll', 'simulated']);
 
@@ -42,7 +42,7 @@ export const materialId = word<MaterialId>();
 export const tone = z.enum(['plain', 'frost', 'ember', 'ochre', 'pine']);
 
 export const segment = z.object({
-  text: z.string(),
+  text: sentence,
   tone: tone,
 });
 
@@ -72,9 +72,11 @@ export const job = z.object({
   onByAtMs: z.number(),
   /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
   saves: z.number(),
-  title: z.string(),
-  detail: z.string(),
-  why: z.string(),
+  title: saying,
+  detail: saying,
+  why: saying,
+  /** Whether its reason says already that it comes too late. */
+  late: z.boolean(),
   minutes: z.number(),
   structureId: z.string(),
   items: z.array(jobItem),
@@ -93,10 +95,10 @@ export const stormJob = z.object({
   byAtMs: z.number(),
   /** 1 see to it, 2 take it seriously, 3 beyond what it bears or may bear. */
   level: z.union([z.literal(1), z.literal(2), z.literal(3)]),
-  title: z.string(),
-  steps: z.array(z.string()),
-  load: z.string(),
-  caution: z.string(),
+  title: sentence,
+  steps: z.array(sentence),
+  load: sentence,
+  caution: sentence,
 });
 
 export const toll = z.object({

@@ -4,7 +4,7 @@ import type { FarmRecord } from '../records';
 import { z } from 'zod';
 import { range } from './night';
 import { segment } from './coreNight';
-import { ofCore } from './parts';
+import { naming, ofCore, sentence } from './parts';
 
 export const logEntry = z.object({
   record: ofCore<FarmRecord>(),
@@ -12,8 +12,8 @@ export const logEntry = z.object({
   retracted: z.boolean(),
   /** Who did it; empty where nobody said. */
   actor: z.string(),
-  title: z.string(),
-  detail: z.string(),
+  title: naming,
+  detail: naming,
 });
 export type LogEntry = z.infer<typeof logEntry>;
 
@@ -29,7 +29,7 @@ export const learntView = z.object({
   name: z.string(),
   nights: z.number(),
   calibration: ofCore<Calibration>(),
-  words: z.string(),
+  words: sentence,
 });
 export type LearntView = z.infer<typeof learntView>;
 
@@ -39,13 +39,13 @@ export const nightReport = z.object({
   spots: z.array(
     z.object({
       spot: z.string(),
-      name: z.string(),
+      name: naming,
       predictedC: range.nullable(),
       measuredMinC: z.number().nullable(),
       measuredMaxC: z.number().nullable(),
       /** What the model says with the weather as it came, °C. */
       hindsightC: z.number().nullable(),
-      words: z.string(),
+      words: sentence,
     }),
   ),
   /** What all nights so far have taught about each structure. */

@@ -3,9 +3,9 @@ import type { Standing } from '@fogata/core';
 import { z } from 'zod';
 import { clockView } from './farm';
 import { forecastSource, job, lack, segment, stormJob } from './coreNight';
-import { ofCore, series } from './parts';
+import { naming, ofCore, saying, sentence, series } from './parts';
 
-export type { Job as JobView, JobItem } from '@fogata/core';
+export type { JobItem } from '@fogata/core';
 
 export const range = z.object({
   low: z.number(),
@@ -37,7 +37,7 @@ export const placeRow = z.object({
   marginK: z.number(),
   harmChance: z.number(),
   crop: z.string(),
-  verdict: z.string(),
+  verdict: sentence,
   harmC: z.number(),
   pending: z.boolean(),
   /** What lies on it now, as an option key. */
@@ -62,7 +62,7 @@ export const ribbonView = z.object({
   /** Middle and 80 % band of each layer's air; NaN while it is off. */
   layers: z.array(
     z.object({
-      name: z.string(),
+      name: naming,
       airC: series,
       lowC: series,
       highC: series,
@@ -73,7 +73,7 @@ export const ribbonView = z.object({
   marks: z.array(
     z.object({
       atMs: z.number(),
-      label: z.string(),
+      label: sentence,
     }),
   ),
   min: z.object({
@@ -91,7 +91,7 @@ export const planProgress = z.object({
   of: z.number(),
   /** What is shown is a first look under so many of the forecast's members; the whole follows. */
   first: z.object({ members: z.number(), of: z.number() }).exactOptional(),
-  message: z.string().exactOptional(),
+  message: sentence.exactOptional(),
 });
 export type PlanProgress = z.infer<typeof planProgress>;
 
@@ -104,7 +104,7 @@ export type StormView = z.infer<typeof stormView>;
 /** One stop of the morning round. */
 export const roundItem = z.object({
   spot: z.string(),
-  name: z.string(),
+  name: naming,
   predictedC: range.nullable(),
   thermometer: z
     .object({
@@ -130,7 +130,7 @@ export const spotNow = z.object({
   measuredC: z.number(),
   modelC: z.number(),
   /** What is done about it, where they part; null where they agree. */
-  parted: z.string().nullable(),
+  parted: sentence.nullable(),
 });
 export type SpotNowView = z.infer<typeof spotNow>;
 
@@ -138,7 +138,7 @@ export const nowView = z.object({
   clock: clockView,
   progress: planProgress,
   sentence: z.array(segment),
-  evidence: z.string(),
+  evidence: saying,
   night: z
     .object({
       lowC: range,
@@ -149,9 +149,9 @@ export const nowView = z.object({
       name: z.string(),
       source: forecastSource,
       /** What the days before are worth, in words; null where they were measured. */
-      doubt: z.string().nullable(),
+      doubt: sentence.nullable(),
       /** How far the last hours were off what was said, and what that does to those that come; null where they were as said. */
-      moved: z.string().nullable(),
+      moved: sentence.nullable(),
     })
     .nullable(),
   /** What the plan is expected to save, and what is lost whether or not it is done. */
@@ -162,7 +162,7 @@ export const nowView = z.object({
       minutes: z.number(),
     })
     .nullable(),
-  atRisk: z.array(z.string()),
+  atRisk: z.array(sentence),
   jobs: z.array(job),
   places: z.array(placeRow),
   ribbon: ribbonView.nullable(),
@@ -175,7 +175,7 @@ export const nowView = z.object({
   spots: z.array(spotNow),
   /** Wind and snow on structures, the first to be done first. */
   storm: z.array(stormView),
-  cautions: z.array(z.string()),
+  cautions: z.array(sentence),
   /** What lies where and is open: what this device did since is applied to it. */
   standing: ofCore<Standing>(),
 });

@@ -18,11 +18,11 @@ import { range, planProgress, ribbonView, glyphLayer } from './night';
 import { clockView } from './farm';
 import { learntView } from './log';
 import { toll } from './coreNight';
-import { thing, ofCore } from './parts';
+import { naming, ofCore, saying, sentence, thing } from './parts';
 
 export const optionRow = z.object({
   key: z.string(),
-  names: z.array(z.string()),
+  names: z.array(naming),
   leafC: range,
   loss: z.number(),
   minutes: z.number(),
@@ -42,7 +42,7 @@ export const plantingView = z.object({
   flowerC: z.number().nullable(),
   harmC: z.number(),
   leafC: range.nullable(),
-  verdict: z.string().nullable(),
+  verdict: sentence.nullable(),
   harmChance: z.number().nullable(),
   /** What the night takes of it, expected over all outcomes: shares, and days of growth. */
   toll: toll.nullable(),
@@ -86,13 +86,13 @@ export const whatIf = z.object({
   layers: z.array(
     z.object({
       id: z.string(),
-      name: z.string(),
-      note: z.string(),
+      name: naming,
+      note: saying,
       on: z.boolean(),
       /** Whether it lies there now. */
       lies: z.boolean(),
       drawn: z.boolean(),
-      stock: z.string(),
+      stock: saying,
       ventable: z.boolean(),
       minutes: z.number(),
       spec: ofCore<BedSpec['stack'][number]>(),
@@ -127,7 +127,7 @@ export const placeView = z.object({
   ribbon: ribbonView.nullable(),
   whatIf: whatIf.nullable(),
   learnt: learntView.nullable(),
-  cautions: z.array(z.string()),
+  cautions: z.array(sentence),
   standing: ofCore<Standing>(),
 });
 export type PlaceView = z.infer<typeof placeView>;

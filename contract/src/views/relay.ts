@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { planProgress } from './night';
 import type { Farm, RelaySettings } from '../farm';
 import { outlook, proposal } from './coreSeason';
-import { ofCore, thing } from './parts';
+import { ofCore, sentence, thing } from './parts';
 
 export const relayOutlook = outlook.extend({
   structureId: z.string(),
@@ -38,7 +38,7 @@ export type FillProposal = z.infer<typeof fillProposal>;
 
 export const fillView = z.object({
   state: z.enum(['none', 'looking', 'solving', 'ready', 'failed', 'stopped']),
-  message: z.string().nullable(),
+  message: sentence.nullable(),
   /** Places whose years are gone through. */
   done: z.number(),
   of: z.number(),

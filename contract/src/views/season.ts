@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { planProgress, range } from './night';
 import { logEntry } from './log';
 import { stepId } from './coreSeason';
-import { thing, ofCore } from './parts';
+import { thing, ofCore, sentence } from './parts';
 
 export const seasonWindow = z.object({
   school: z.enum(['layers', 'light', 'risk']),
@@ -16,7 +16,7 @@ export const seasonWindow = z.object({
   reasons: z.array(
     z.object({
       edge: z.enum(['earliest', 'best', 'latest']),
-      why: z.string(),
+      why: sentence,
     }),
   ),
 });

@@ -85,12 +85,3 @@ export function readSheetKey(key: string): { id: string; use: CoverUse | undefin
   const use = ALL.find((u) => u === key.slice(at + 1));
   return at > 0 && use ? { id: key.slice(0, at), use } : { id: key, use: undefined };
 }
-
-const WORDS: Record<CoverUse, string> = {
-  hoops: 'on hoops',
-  flat: 'laid on',
-  over: 'over it',
-  indoors: 'carried in',
-};
-/** @example wayWords('flat') // 'laid on' */
-export const wayWords = (use: CoverUse): string => WORDS[use];

@@ -4,20 +4,18 @@ import { isIndoors } from '../covers/indoors';
 import { sheetKey } from '../covers/ways';
 import { cropOf } from '../crops/cultivars';
 import { sheetOf } from '../farm/facts';
-import type { Cover, CoverUse } from '../farm/types';
+import type { Cover } from '../farm/types';
 import { acceptedBeds } from '../log/apply';
-import { differenceText, temperatureText } from '../formats/units';
-import { clockText, floorMinutes, HOUR_MS } from '../time/farmTime';
+import { floorMinutes, HOUR_MS } from '../time/farmTime';
+import { said, type Said } from '../words/said';
 import { bandOf, medianOf } from './bands';
 import { CLOSE_MIN } from './choice';
 import { liftShare } from './choose';
-import { carryTo, minutesFor, useOf, type Job, type JobItem } from './jobParts';
-import { joined } from '../formats/words';
+import { carryTo, minutesFor, useOf, type Job, type JobItem, type Saying } from './jobParts';
 import { lostAtDark } from './evaluate';
 import { asIsOutcome, chosenOutcome, type NightPlan, type PlannedBed } from './planned';
 import { optionKey } from './options';
 import { AS_IS, SHUT } from './tasks';
-import { moneyText, type Style } from './words';
 import { worthOfSheets } from './worth';
 
 function cropsOf(b: PlannedBed): string {
@@ -25,10 +23,10 @@ function cropsOf(b: PlannedBed): string {
 }
 
 /** Bed names in order, one that gets two sheets of a kind as "N2 (double)". */
-function bedNames(group: Change[]): string[] {
+function bedNames(group: Change[]): (string | Said)[] {
   const counts = new Map<string, number>();
   for (const c of group) counts.set(c.bed.bed.name, (counts.get(c.bed.bed.name) ?? 0) + 1);
-  return [...counts].map(([name, n]) => (n > 1 ? `${name} (double)` : name));
+  return [...counts].map(([bed, n]) => (n > 1 ? said('names.double', { bed }) : bed));
 }
 
 interface Change {
@@ -105,39 +103,28 @@ function item(c: Change, n: number): JobItem {
 const failsIn = (plan: NightPlan, c: Change): number =>
   failShare([c.cover], c.bed.structure, plan.members, plan.nowAtMs, plan.window.toAtMs);
 
-function coverWhy(group: Change[], plan: NightPlan, style: Style): string {
+function coverWhy(group: Change[], plan: NightPlan): Saying {
   const todo = group.filter((c) => !c.done);
-  const lines: string[] = [];
+  const parts: Said[] = [];
   const overdue = todo.filter((c) => c.bed.lateAtMs !== null).map((c) => c.bed.bed.name);
-  if (todo.length > overdue.length) lines.push(`On by ${clockText(dueOf(group, plan), style)}`);
-  if (overdue.length > 0)
-    lines.push(
-      `With the hands and the time left ${joined([...new Set(overdue)])} cannot be covered when it does most: ${AS_SOON}`,
+  if (todo.length > overdue.length) parts.push(said('why.onBy', { atMs: dueOf(group, plan) }));
+  if (overdue.length > 0) parts.push(said('why.overdue', { beds: [...new Set(overdue)] }));
+  const first = todo.filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n);
+  for (const c of first)
+    parts.push(
+      said('why.bed', {
+        bed: c.bed.bed.name,
+        afterC: bandOf(chosenOutcome(c.bed).minLeafC, 0).mid,
+        beforeC: bandOf(asIsOutcome(c.bed).minLeafC, 0).mid,
+        money: todo.filter((x) => x.bed === c.bed).reduce((sum, x) => sum + x.saves, 0),
+      }),
     );
-  const beds = todo
-    .filter((c, n) => todo.findIndex((x) => x.bed === c.bed) === n)
-    .map((c) => {
-      const before = bandOf(asIsOutcome(c.bed).minLeafC, 0).mid;
-      const after = bandOf(chosenOutcome(c.bed).minLeafC, 0).mid;
-      const saved = todo.filter((x) => x.bed === c.bed).reduce((sum, x) => sum + x.saves, 0);
-      const t = (x: number) => temperatureText(x, style.units.temperature);
-      return `${c.bed.bed.name}: leaf ${t(after)} instead of ${t(before)}${saved >= 1 ? `, saves about ${moneyText(saved, style.currency)}` : ''}`;
-    });
-  lines.push(...beds);
-  const blown = Math.max(0, ...todo.filter((c) => c.on).map((c) => failsIn(plan, c)));
-  if (blown >= 0.1)
-    lines.push(
-      `Wind or snow takes it off in ${Math.round(10 * blown)} of 10 outcomes as sheets are mostly held: weigh it down twice, and look at it last`,
-    );
-  const late = Math.max(0, ...todo.map((c) => lostAtDark(c.bed.due)));
-  if (late > 0.4) {
-    const sunset = plan.window.sunsetAtMs;
-    const lost = differenceText(late, style.units.temperature).replace('+', '');
-    lines.push(
-      `Half an hour after sundown${sunset ? ` (${clockText(sunset + HOUR_MS / 2, style)})` : ''} it would come out ${lost} colder`,
-    );
-  }
-  return lines.length > 0 ? `${lines.join('. ')}.` : '';
+  const share = Math.max(0, ...todo.filter((c) => c.on).map((c) => failsIn(plan, c)));
+  if (share >= 0.1) parts.push(said('why.blown', { share }));
+  const k = Math.max(0, ...todo.map((c) => lostAtDark(c.bed.due)));
+  const sunset = plan.window.sunsetAtMs;
+  if (k > 0.4) parts.push(said('why.dark', { k, atMs: sunset ? sunset + HOUR_MS / 2 : null }));
+  return parts.length > 0 ? said('why.all', { parts }) : '';
 }
 
 /** Due time of a group, before anything is late: the earliest of its beds. */
@@ -147,28 +134,33 @@ function dueOf(group: Change[], plan: NightPlan): number {
   return Math.max(...group.map((c) => c.atMs ?? plan.nowAtMs));
 }
 
-const VERB: Record<CoverUse, string> = { hoops: 'on', flat: 'laid on', over: 'over', indoors: 'in' };
-
-/** What is said of a job that is late whatever is done. */
-export const AS_SOON = 'as soon as you can';
-
-/** " · 26 crates, 160 kg in all". */
-function crateWords(group: readonly Change[]): string {
+/** What stands there, and of crates how many and how heavy they are. */
+function detailOf(group: readonly Change[], done: boolean): Said {
+  const crops = [...new Set(group.map((c) => cropsOf(c.bed)))];
+  if (done) return said('detail.crops', { crops });
+  if (!isIndoors(group[0]!.cover))
+    return group.some((c) => c.bed.structure.kind !== 'open')
+      ? said('detail.layered', { crops })
+      : said('detail.crops', { crops });
   const crates = group.flatMap((c) => c.bed.bed.crates ?? []);
-  const count = crates.reduce((s, x) => s + x.count, 0);
-  const kg = crates.every((x) => x.kgEach !== undefined)
-    ? `, ${Math.round(crates.reduce((s, x) => s + x.count * x.kgEach!, 0))} kg in all`
-    : '';
-  return ` · ${count} ${count === 1 ? 'crate' : 'crates'}${kg}`;
+  return said('detail.crates', {
+    crops,
+    crates: crates.reduce((s, x) => s + x.count, 0),
+    kg: crates.every((x) => x.kgEach !== undefined)
+      ? crates.reduce((s, x) => s + x.count * x.kgEach!, 0)
+      : null,
+  });
 }
 
-function titleOf(cover: Cover, on: boolean, names: string): string {
-  if (isIndoors(cover)) return carryTo(cover, on, names);
-  return on ? `${cover.name} ${VERB[cover.use]} ${names}` : `${cover.name} off ${names}`;
+function titleOf(cover: Cover, on: boolean, beds: readonly (string | Said)[]): Said {
+  if (isIndoors(cover)) return carryTo(cover, on, beds);
+  return on
+    ? said('job.cover', { cover: cover.name, use: cover.use, beds })
+    : said('job.off', { cover: cover.name, beds });
 }
 
 /** One job for a sheet on all beds of a structure; `byTime`, one for each time by which its beds want it. */
-export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] {
+export function coverJobs(plan: NightPlan, byTime = false): Job[] {
   const groups = new Map<string, Change[]>();
   for (const c of changes(plan)) {
     const late = c.bed.lateAtMs !== null ? `late${c.bed.lateAtMs}` : 'todo';
@@ -179,25 +171,18 @@ export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] 
   const accepted = acceptedBeds(plan.state.decisions.filter((d) => d.night === plan.window.night));
   return [...groups].map(([key, group]) => {
     const first = group[0]!;
-    const names = joined(bedNames(group));
     const done = first.done;
     const on = first.on;
-    const crops = joined([...new Set(group.map((c) => cropsOf(c.bed)))]);
-    const layered = group.some((c) => c.bed.structure.kind !== 'open') ? ' · another layer' : '';
-    const more = isIndoors(first.cover) ? crateWords(group) : layered;
     return {
       key,
       kind: 'cover' as const,
       dueAtMs: dueOf(group, plan),
       onByAtMs: on ? dueOf(group, plan) : dueOf(group, plan) - HOUR_MS / 6,
       saves: group.reduce((s, c) => s + c.saves, 0),
-      title: titleOf(first.cover, on, names),
-      detail: on
-        ? `${crops}${done ? '' : more}`
-        : isIndoors(first.cover)
-          ? ''
-          : 'it does more good elsewhere tonight',
-      why: on ? coverWhy(group, plan, style) : '',
+      title: titleOf(first.cover, on, bedNames(group)),
+      detail: on ? detailOf(group, done) : isIndoors(first.cover) ? '' : said('detail.elsewhere'),
+      why: on ? coverWhy(group, plan) : '',
+      late: group.some((c) => !c.done && c.bed.lateAtMs !== null),
       minutes: group.reduce((s, c) => s + (c.on ? 1 : liftShare(c.cover)) * minutesFor(c.cover, c.bed), 0),
       structureId: first.bed.structure.id,
       items: group.map((c, i) => item(c, group.slice(0, i).filter((x) => !x.done && x.bed === c.bed).length)),
@@ -211,20 +196,18 @@ export function coverJobs(plan: NightPlan, style: Style, byTime = false): Job[] 
 }
 
 /** What shutting does, as the model has it: on a clear still night a single film can be colder within than the air outside. */
-function shutWhy(beds: readonly PlannedBed[], saves: number, sunsetAtMs: number, style: Style): string {
-  const sun = `The last sun before ${clockText(sunsetAtMs, style)} goes into the soil instead of out of the door`;
-  if (saves >= 1) return `${sun}; shutting it saves about ${moneyText(saves, style.currency)}.`;
+function shutWhy(beds: readonly PlannedBed[], money: number, sunsetAtMs: number): Said {
+  if (money >= 1) return said('why.shut', { sunsetAtMs, money });
   const gain = (b: PlannedBed) => {
     const shut = b.outcome.options.find((o) => o.key === SHUT);
     return shut ? medianOf(shut.minLeafC) - medianOf(asIsOutcome(b).minLeafC) : 0;
   };
   const gains = beds.map(gain).sort((a, b) => a - b);
-  const k = differenceText(gains[gains.length >> 1]!, style.units.temperature);
-  return `${sun}, and wind and snow stay out. By the model it changes the leaves by ${k} tonight, no more: under a clear still sky a single film can be colder than the air outside.`;
+  return said('why.shut.little', { sunsetAtMs, k: gains[gains.length >> 1]! });
 }
 
 /** Shut what is open, early enough to keep the last of the sun. */
-export function closeJobs(plan: NightPlan, style: Style): Job[] {
+export function closeJobs(plan: NightPlan): Job[] {
   const sunset = plan.window.sunsetAtMs ?? plan.closeAtMs + HOUR_MS;
   return plan.data.structures.flatMap((s): Job[] => {
     const opening = plan.state.openings.get(s.id);
@@ -242,11 +225,10 @@ export function closeJobs(plan: NightPlan, style: Style): Job[] {
         dueAtMs: plan.nowAtMs,
         onByAtMs: closedToday ? opening.atMs : floorMinutes(plan.closeAtMs, 10),
         saves: closedToday ? 0 : saves,
-        title: `Close ${s.name}`,
-        detail: closedToday
-          ? 'doors and sides shut'
-          : `${Math.round(opening.fraction * 100)} % open · doors and sides`,
-        why: shutWhy(beds, saves, sunset, style),
+        title: said('job.close', { structure: s.name }),
+        detail: closedToday ? said('detail.shut') : said('detail.open', { open: opening.fraction }),
+        why: shutWhy(beds, saves, sunset),
+        late: false,
         minutes: CLOSE_MIN,
         structureId: s.id,
         items: [],

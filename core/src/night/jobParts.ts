@@ -4,6 +4,7 @@ import { readSheetKey, sheetKey } from '../covers/ways';
 import type { Cover, CoverUse } from '../farm/types';
 import type { PlannedBed } from './planned';
 import { fitCover, isFit } from './options';
+import { said, type Said } from '../words/said';
 
 export interface JobItem {
   bedId: string;
@@ -20,6 +21,9 @@ export interface JobItem {
   recordId: string | null;
 }
 
+/** A sentence, or none. */
+export type Saying = Said | '';
+
 export interface Job {
   key: string;
   kind: 'cover' | 'close' | 'lift';
@@ -29,9 +33,11 @@ export interface Job {
   onByAtMs: number;
   /** Money that this job alone is expected to save: over all jobs they add up to what the plan saves. */
   saves: number;
-  title: string;
-  detail: string;
-  why: string;
+  title: Saying;
+  detail: Saying;
+  why: Saying;
+  /** Whether its reason says already that it comes too late. */
+  late: boolean;
   minutes: number;
   structureId: string;
   items: JobItem[];
@@ -63,9 +69,14 @@ export function useOf(cover: Cover): { use?: CoverUse } {
 
 /**
  * What is said of crates that go to a place for the night, or back to where they stand.
- * @example carryTo({ name: 'the kitchen' }, true, 'the bench') // 'Carry the bench into the kitchen'
+ * @example carryTo({ name: 'the kitchen' }, true, ['N1']) // { say: 'job.in', values: { place: 'the kitchen', beds: ['N1'] } }
  */
-export function carryTo(place: Pick<Cover, 'name' | 'lowerIn'>, on: boolean, names: string): string {
-  if (isLower(place)) return on ? `Set ${names} down: ${place.name}` : `Lift ${names} back up`;
-  return on ? `Carry ${names} into ${place.name}` : `Carry ${names} back out`;
+export function carryTo(
+  place: Pick<Cover, 'name' | 'lowerIn'>,
+  on: boolean,
+  beds: readonly (string | Said)[],
+): Said {
+  if (isLower(place))
+    return on ? said('job.down', { place: place.name, beds }) : said('job.backUp', { beds });
+  return on ? said('job.in', { place: place.name, beds }) : said('job.backOut', { beds });
 }

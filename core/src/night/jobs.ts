@@ -1,13 +1,10 @@
 /** The jobs of the evening and the morning in the order in which hands can do them. */
 import { floorMinutes } from '../time/farmTime';
-import { AS_SOON, closeJobs, coverJobs } from './coverJobs';
+import { said } from '../words/said';
+import { closeJobs, coverJobs } from './coverJobs';
 import type { Job } from './jobParts';
 import { liftJobs } from './liftJobs';
 import type { NightPlan } from './planned';
-import type { Style } from './words';
-
-/** Said of a job that hands come to only after its time. */
-const LATE_JOB = `With the hands and the time left it comes on after that: ${AS_SOON}.`;
 
 /** Minutes between two starts on the plan. */
 const START_STEP = 5;
@@ -54,28 +51,27 @@ const isLate = (j: Job) => !j.done && j.kind === 'cover' && j.dueAtMs + j.minute
  * The evening's jobs with their starts. A sheet goes over all its beds in one walk; where that would come too late for one of
  * them, each bed by its own time, as the choice reckoned; what is late even so says it.
  */
-function eveningJobs(plan: NightPlan, style: Style): Job[] {
+function eveningJobs(plan: NightPlan): Job[] {
   const made = (byTime: boolean) => {
-    const all = [...closeJobs(plan, style), ...coverJobs(plan, style, byTime)];
+    const all = [...closeJobs(plan), ...coverJobs(plan, byTime)];
     startTimes(all, plan.nowAtMs, plan.data.farm.hands);
     return all;
   };
   const together = made(false);
   if (!together.some(isLate)) return together;
   const apart = made(true);
-  for (const job of apart)
-    if (isLate(job) && !job.why.includes(AS_SOON)) job.why = `${job.why} ${LATE_JOB}`.trim();
+  for (const job of apart) if (isLate(job) && !job.late) job.why = said('why.late', { why: job.why });
   return apart;
 }
 
 /** All jobs of the phase in the order of their times; what is done stays where it was. */
-export function jobsOf(plan: NightPlan, style: Style): Job[] {
-  const jobs = plan.phase === 'morning' ? liftJobs(plan) : eveningJobs(plan, style);
+export function jobsOf(plan: NightPlan): Job[] {
+  const jobs = plan.phase === 'morning' ? liftJobs(plan) : eveningJobs(plan);
   return jobs.sort(
     (a, b) =>
       (a.doneAtMs ?? a.dueAtMs) - (b.doneAtMs ?? b.dueAtMs) ||
       Number(takesOff(b)) - Number(takesOff(a)) ||
       b.saves - a.saves ||
-      a.title.localeCompare(b.title),
+      a.key.localeCompare(b.key),
   );
 }

@@ -6,8 +6,8 @@ import type { Cover } from '../farm/types';
 import { HOUR_MS } from '../time/farmTime';
 import { liftShare } from './choose';
 import { carryTo, minutesFor, useOf, type Job } from './jobParts';
-import { joined } from '../formats/words';
 import { thawAtMs, type NightPlan, type PlannedBed } from './planned';
+import { said } from '../words/said';
 
 export function liftJobs(plan: NightPlan): Job[] {
   const light = plan.data.farm.schools.uncover === 'light';
@@ -24,7 +24,7 @@ export function liftJobs(plan: NightPlan): Job[] {
     }
   }
   const jobs = [...groups].map(([key, group]): Job => {
-    const names = joined(group.map((g) => g.b.bed.name));
+    const beds = group.map((g) => g.b.bed.name);
     const frozen = group.some((g) => thawAtMs(g.b) !== null);
     const dueAtMs = Math.ceil(Math.max(...group.map((g) => g.atMs)) / 600_000) * 600_000;
     return {
@@ -34,16 +34,11 @@ export function liftJobs(plan: NightPlan): Job[] {
       onByAtMs: dueAtMs,
       saves: 0,
       title: isIndoors(group[0]!.cover)
-        ? carryTo(group[0]!.cover, false, names)
-        : `Lift ${group[0]!.cover.name} off ${names}`,
-      detail: light
-        ? 'for the light, once it is borne'
-        : frozen
-          ? 'after the leaves have thawed'
-          : 'when what is under it bears the morning',
-      why: frozen
-        ? 'Frozen leaves break when touched, and sudden sun on them burns. The time is when nine of ten outcomes have thawed, and what stands there bears the rest of the morning without the cover.'
-        : 'From then on what stands there bears the rest of the morning without the cover, in nine of ten outcomes; every hour of light counts now.',
+        ? carryTo(group[0]!.cover, false, beds)
+        : said('job.lift', { cover: group[0]!.cover.name, beds }),
+      detail: light ? said('detail.light') : frozen ? said('detail.thawed') : said('detail.borne'),
+      why: frozen ? said('why.frozen') : said('why.light'),
+      late: false,
       minutes: group.reduce((s, g) => s + liftShare(g.cover) * minutesFor(g.cover, g.b), 0),
       structureId: group[0]!.b.structure.id,
       items: group.map((g, n) => ({
@@ -89,8 +84,9 @@ function liftedJobs(plan: NightPlan): Job[] {
       onByAtMs: r.atMs,
       saves: 0,
       title: '',
-      detail: 'lifted',
+      detail: said('detail.lifted'),
       why: '',
+      late: false,
       minutes: 0,
       structureId: b.structure.id,
       items: [],
@@ -111,8 +107,8 @@ function liftedJobs(plan: NightPlan): Job[] {
       recordId: r.id,
     });
     job.recordIds.push(r.id);
-    const names = joined(job.items.map((x) => x.bedName));
-    job.title = isIndoors(cover) ? carryTo(cover, false, names) : `${cover.name} off ${names}`;
+    const beds = job.items.map((x) => x.bedName);
+    job.title = isIndoors(cover) ? carryTo(cover, false, beds) : said('job.off', { cover: cover.name, beds });
     groups.set(key, job);
   }
   return [...groups.values()];

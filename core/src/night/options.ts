@@ -7,6 +7,7 @@ import { asUsed, sheetKey, waysOf } from '../covers/ways';
 import type { Bed, Cover, Structure } from '../farm/types';
 import { archLengthM } from '../heat/geometry';
 import { SKIRT_M, sortCovers } from './stack';
+import { said, type Said } from '../words/said';
 
 export interface Fit {
   pieces: number;
@@ -14,45 +15,44 @@ export interface Fit {
 }
 
 /**
- * How many pieces of a cover this bed takes and the minutes of laying them; a sentence where it cannot go on.
+ * How many pieces of a cover this bed takes and the minutes of laying them; why not where it cannot go on.
  * @example isFit(fitCover(aCover(), aStructure(), aBed())) // true
  */
-export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { why: string } {
-  if (isIndoors(cover) && !isReached(cover, structure)) return { why: 'is in another house' };
+export function fitCover(cover: Cover, structure: Structure, bed: Bed): Fit | { why: Said } {
+  if (isIndoors(cover) && !isReached(cover, structure)) return { why: said('fit.elsewhere') };
   if (isIndoors(cover))
     return bed.crates
       ? { pieces: bed.crates.count, minutes: bed.crates.count * cover.minutes }
-      : { why: 'only crates and pots can be carried in' };
+      : { why: said('fit.crates') };
   let needLengthM = bed.lengthM;
   let needWidthM: number;
   if (cover.use === 'over') {
-    if (structure.kind !== 'frame' && structure.kind !== 'tunnel')
-      return { why: 'goes over frames and tunnels' };
+    if (structure.kind !== 'frame' && structure.kind !== 'tunnel') return { why: said('fit.over') };
     needLengthM = structure.lengthM;
     needWidthM =
       structure.shape === 'arch'
         ? archLengthM(structure.widthM, structure.heightM)
         : structure.widthM + SKIRT_M;
   } else if (structure.kind === 'frame' || structure.kind === 'tunnel') {
-    if (cover.use !== 'flat') return { why: 'no room for hoops in there' };
+    if (cover.use !== 'flat') return { why: said('fit.noRoom') };
     needWidthM = bed.widthM;
   } else if (cover.use === 'hoops') {
-    if (bed.hoopHeightM <= 0) return { why: 'the bed has no hoops' };
+    if (bed.hoopHeightM <= 0) return { why: said('fit.noHoops') };
     needWidthM = archLengthM(bed.widthM, bed.hoopHeightM) + SKIRT_M;
   } else {
     needWidthM = bed.widthM;
   }
   if (cover.widthM < needWidthM - 1e-9)
-    return { why: `too narrow by ${(needWidthM - cover.widthM).toFixed(2)} m` };
+    return { why: said('fit.narrow', { byM: needWidthM - cover.widthM }) };
   // sheets overlap by half a metre where one is too short; a hand's breadth short at the ends is let pass
   const pieces =
     cover.lengthM >= needLengthM - 0.1 ? 1 : Math.ceil((needLengthM - 0.5) / (cover.lengthM - 0.5));
-  if (!Number.isFinite(pieces) || pieces < 1 || pieces > 4) return { why: 'too short' };
+  if (!Number.isFinite(pieces) || pieces < 1 || pieces > 4) return { why: said('fit.short') };
   return { pieces, minutes: pieces * cover.minutes };
 }
 
-/** @example isFit({ why: 'too short' }) // false */
-export function isFit(fit: Fit | { why: string }): fit is Fit {
+/** @example isFit({ why: { say: 'fit.short' } }) // false */
+export function isFit(fit: Fit | { why: Said }): fit is Fit {
   return 'pieces' in fit;
 }
 

@@ -15,7 +15,6 @@ import { begin, nightAt } from './evening';
 import type { Job } from './jobParts';
 import { jobsOf } from './jobs';
 import { darkAtMs, type Background, type NightPlan, type Workers } from './planned';
-import type { Style } from './words';
 
 export interface SeveralNights {
   data: FarmFacts;
@@ -27,7 +26,6 @@ export interface SeveralNights {
   members: readonly (readonly WeatherEntry[])[];
   nights: number;
   beliefs?: Map<string, Belief>;
-  style: Style;
 }
 
 export interface PlannedNight {
@@ -191,13 +189,13 @@ export async function severalNights(
     const w = nightWindow(night, farm);
     const nowAtMs = n === 0 ? i.nowAtMs : (w.sunsetAtMs ?? w.fromAtMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
     const plan = await evening(nowAtMs);
-    const jobs = jobsOf(plan, i.style);
+    const jobs = jobsOf(plan);
     state = applyAll(actsOf(jobs), state);
     const morning = plan.phase === 'morning' ? plan : await evening(morningAtMs(plan, w));
     const lifts = new Map(
       morning.beds.filter((b) => b.lift !== null).map((b) => [b.bed.id, b.lift!.atMs] as const),
     );
-    if (morning !== plan) state = applyAll(actsOf(jobsOf(morning, i.style)), state);
+    if (morning !== plan) state = applyAll(actsOf(jobsOf(morning)), state);
     const planned = { plan, jobs, lifts };
     out.push(planned);
     onNight(n + 1, planned);

@@ -22,7 +22,6 @@ import { darkAtMs, type PlannedBed, type Workers } from './planned';
 import type { PlannedNight } from './several';
 import { costOf, spellProblem, type Choice, type Chosen, type Spell, type SpellOption } from './spell';
 import { AS_IS } from './tasks';
-import type { Style } from './words';
 
 const GROW_DAYS = 70;
 /** So many days in a dark room and nothing is left of a crop. */
@@ -179,7 +178,7 @@ async function solved(s: Spell, workers: Workers, signal: AbortSignal): Promise<
 }
 
 /** A night as it was chosen together with the others: its beds begin with what stayed on, and its jobs follow. */
-function nightAs(n: PlannedNight, i: number, choice: Choice, style: Style): PlannedNight {
+function nightAs(n: PlannedNight, i: number, choice: Choice): PlannedNight {
   const beds = n.plan.beds.map((b): PlannedBed => {
     const c = choice.get(b.bed.id)?.[i];
     const option = c && b.options.find((o) => o.key === c.key);
@@ -203,7 +202,7 @@ function nightAs(n: PlannedNight, i: number, choice: Choice, style: Style): Plan
     };
   });
   const plan = i === 0 ? n.plan : { ...n.plan, beds };
-  return { ...n, plan, jobs: i === 0 ? n.jobs : jobsOf(plan, style) };
+  return { ...n, plan, jobs: i === 0 ? n.jobs : jobsOf(plan) };
 }
 
 /** Every night with what stays on through the day after it. */
@@ -225,7 +224,6 @@ export async function chooseTogether(
   nights: readonly PlannedNight[],
   workers: Workers,
   signal: AbortSignal,
-  style: Style,
 ): Promise<Together> {
   const alone: Together = { nights: [...nights], saves: 0, gap: 0, tonight: { saves: 0, beds: [] } };
   if (nights.length < 2) return alone;
@@ -246,7 +244,7 @@ export async function chooseTogether(
   });
   const more = free ? as.cost - free.cost : 0;
   return {
-    nights: withLeft(nights.map((n, i) => nightAs(n, i, as.choice, style))),
+    nights: withLeft(nights.map((n, i) => nightAs(n, i, as.choice))),
     saves: Math.max(0, costOf(held, asPlanned(nights, held)) - as.cost),
     gap: as.gap,
     tonight: more >= WORTH ? { saves: more, beds } : { saves: 0, beds: [] },

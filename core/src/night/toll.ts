@@ -8,6 +8,7 @@ import type { Crop } from '../crops/crops';
 import type { Thresholds } from '../hardiness/hardiness';
 import { effectiveC, injuryOf, type ColdNight } from '../hardiness/injury';
 import { medianOf } from './bands';
+import { said, type Said } from '../words/said';
 
 export interface Toll {
   /** Plants lost; of those that live, leaves lost; open flowers and young fruit lost. */
@@ -67,17 +68,18 @@ export function middleNight(nights: readonly ColdNight[]): ColdNight {
 
 /**
  * What a night will do: the dead first, then leaves, flowers, growth; `close` within a kelvin of the first harm.
- * @example verdict(cropById('spinach'), thresholds(cropById('spinach'), 0, 'survive'), { leafMinC: 8 }) // 'safe'
+ * @example verdict(cropById('spinach'), thresholds(cropById('spinach'), 0, 'survive'), { leafMinC: 8 }) // { say: 'verdict.safe' }
  */
-export function verdict(crop: Crop, t: Thresholds, night: ColdNight): string {
+export function verdict(crop: Crop, t: Thresholds, night: ColdNight): Said {
   const i = injuryOf(t, night);
-  if (i.plants >= 0.5) return crop.deathWord;
-  if (i.plants >= 0.1) return `${Math.round(10 * i.plants)} in 10 plants lost`;
-  if (i.leaves >= 0.15) return `${crop.damageWord} on ${Math.round(10 * i.leaves)} in 10 leaves`;
-  if (i.leaves >= 0.01) return crop.damageWord;
-  if (i.flowers >= 0.5) return 'flowers lost';
-  if (i.flowers >= 0.1) return `${Math.round(10 * i.flowers)} in 10 flowers lost`;
+  if (i.plants >= 0.5) return said('verdict.word', { word: crop.deathWord });
+  if (i.plants >= 0.1) return said('verdict.plants', { tenths: Math.round(10 * i.plants) });
+  const word = crop.damageWord;
+  if (i.leaves >= 0.15) return said('verdict.leaves', { word, tenths: Math.round(10 * i.leaves) });
+  if (i.leaves >= 0.01) return said('verdict.word', { word });
+  if (i.flowers >= 0.5) return said('verdict.flowersAll');
+  if (i.flowers >= 0.1) return said('verdict.flowers', { tenths: Math.round(10 * i.flowers) });
   // said beside the leaf's own temperature: what only the hours bring near is close, not under
-  if (night.leafMinC < t.harmC || i.daysLost >= 0.5) return 'growth checked';
-  return effectiveC(night) < t.harmC + 1 ? 'close' : 'safe';
+  if (night.leafMinC < t.harmC || i.daysLost >= 0.5) return said('verdict.checked');
+  return effectiveC(night) < t.harmC + 1 ? said('verdict.close') : said('verdict.safe');
 }

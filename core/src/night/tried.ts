@@ -4,6 +4,7 @@
  */
 import type { Bed } from '../farm/types';
 import type { Layer, MaterialId } from '../heat/types';
+import { said, type Said } from '../words/said';
 
 const MAX_LAYERS = 4;
 /** Hoops of a bed that has none, m. */
@@ -19,10 +20,10 @@ export function withTried(
   material: MaterialId,
   use: 'hoops' | 'flat',
   cropHeightM: number,
-): Layer[] | string {
-  if (stack.length >= MAX_LAYERS) return 'Four layers are the most that can be worked out.';
+): Layer[] | Said {
+  if (stack.length >= MAX_LAYERS) return said('try.four');
   const flatAt = stack.findIndex((l) => l.shape === 'flat');
-  if (use === 'flat' && flatAt >= 0) return 'Something lies flat on the crop already.';
+  if (use === 'flat' && flatAt >= 0) return said('try.flat');
   const at = use === 'flat' || flatAt < 0 ? stack.length : flatAt;
   const around = stack[at - 1];
   const within = (m: number, outer: number | undefined, gap: number) =>
@@ -31,7 +32,7 @@ export function withTried(
   const heightM = flat
     ? within(Math.max(0.05, cropHeightM), around?.heightM, 0)
     : within(bed.hoopHeightM > 0 ? bed.hoopHeightM : USUAL_HOOP_M, around?.heightM, GAP_M);
-  if (!flat && heightM < LOWEST_HOOP_M) return 'There is no room for hoops in there.';
+  if (!flat && heightM < LOWEST_HOOP_M) return said('try.noRoom');
   const layer: Layer = {
     lengthM: within(bed.lengthM + 0.1, around?.lengthM, flat ? 0 : GAP_M),
     widthM: within(bed.widthM + 0.1, around?.widthM, flat ? 0 : GAP_M),

@@ -9,13 +9,11 @@
  */
 import { isIndoors } from '../covers/indoors';
 import { sheetOf } from '../farm/facts';
-import { differenceText, temperatureText } from '../formats/units';
 import { clockText, HOUR_MS } from '../time/farmTime';
 import { bandOf } from './bands';
 import { type Job } from './jobParts';
-import { joined } from '../formats/words';
+import { said, type Said } from '../words/said';
 import { asIsOutcome, type NightPlan } from './planned';
-import type { Style } from './words';
 
 export type WarningKind = 'cold' | 'hot' | 'forecast' | 'silent' | 'parted';
 
@@ -26,8 +24,8 @@ export interface Warning {
   subject: string;
   /** Lost if it waits until the morning. */
   urgent: boolean;
-  title: string;
-  text: string;
+  title: Said;
+  text: Said;
 }
 
 const NEAR_K = 1;
@@ -36,8 +34,7 @@ const COLDER_K = 2;
 const SILENT_MS = 3 * HOUR_MS;
 
 /** Beds near harm whose covering should have begun. */
-export function coldWarnings(plan: NightPlan, jobs: readonly Job[], style: Style): Warning[] {
-  const t = (c: number) => temperatureText(c, style.units.temperature);
+export function coldWarnings(plan: NightPlan, jobs: readonly Job[]): Warning[] {
   return jobs.flatMap((job): Warning[] => {
     // by itself it would have to be begun within a quarter of an hour; the list counts its starts from now
     const beginAtMs = Math.min(job.dueAtMs, job.onByAtMs - job.minutes * 60_000);
@@ -52,15 +49,21 @@ export function coldWarnings(plan: NightPlan, jobs: readonly Job[], style: Style
     if (near.length === 0) return [];
     const worst = near.reduce((a, b) => (b.leafC - b.harmC < a.leafC - a.harmC ? b : a));
     const cover = sheetOf({ coverId: job.items[0]!.coverId }, plan.data.covers);
-    const kept = cover?.keptAt && !isIndoors(cover) ? ` It is kept: ${cover.keptAt}.` : '';
     return [
       {
         key: `cold:${plan.window.night}:${job.structureId}:${job.items[0]!.coverId}`,
         kind: 'cold',
         subject: worst.bedId,
         urgent: true,
-        title: `${job.title}: on by ${clockText(job.onByAtMs, style)}`,
-        text: `${joined([...new Set(near.map((n) => n.name))])} ${near.length === 1 ? 'is' : 'are'} not covered yet. Left so, the leaves on ${worst.name} fall to ${t(worst.leafC)}; harm begins at ${t(worst.harmC)}.${kept}`,
+        title: said('warn.cold', { job: job.title, onByAtMs: job.onByAtMs }),
+        text: said('warn.cold.text', {
+          beds: [...new Set(near.map((n) => n.name))],
+          several: near.length !== 1,
+          worst: worst.name,
+          leafC: worst.leafC,
+          harmC: worst.harmC,
+          keptAt: cover?.keptAt && !isIndoors(cover) ? cover.keptAt : '',
+        }),
       },
     ];
   });
@@ -77,20 +80,24 @@ export interface HotRow {
   next: { atMs: number; fraction: number } | null;
 }
 
-export function hotWarnings(rows: readonly HotRow[], date: string, nowAtMs: number, style: Style): Warning[] {
+export function hotWarnings(rows: readonly HotRow[], date: string, nowAtMs: number): Warning[] {
   return rows.flatMap((r): Warning[] => {
     const { next } = r;
     const due = next !== null && next.fraction > r.open && next.atMs <= nowAtMs + HOUR_MS / 6;
     if (!due || r.leftC <= r.limitC) return [];
-    const over = differenceText(r.leftC - r.limitC, style.units.temperature).replace('+', '');
     return [
       {
         key: `hot:${date}:${r.structureId}:${next.fraction}`,
         kind: 'hot',
         subject: r.structureId,
         urgent: true,
-        title: `Open ${r.name}`,
-        text: `${r.open === 0 ? 'It is shut' : `It is ${Math.round(100 * r.open)} % open`}. Left so its leaves reach ${temperatureText(r.leftC, style.units.temperature)} today, ${over} too hot for ${r.crop.toLowerCase()}. A closed house is dangerous for people too.`,
+        title: said('warn.hot', { structure: r.name }),
+        text: said('warn.hot.text', {
+          open: r.open,
+          leafC: r.leftC,
+          overK: r.leftC - r.limitC,
+          crop: r.crop,
+        }),
       },
     ];
   });
@@ -103,40 +110,38 @@ export interface Basis {
 }
 
 /** The night's forecast against that; only what turned colder. */
-export function forecastWarning(basis: Basis, night: string, lowC: number, style: Style): Warning | null {
+export function forecastWarning(basis: Basis, night: string, lowC: number): Warning | null {
   if (basis.night !== night || basis.lowC - lowC < COLDER_K) return null;
-  const k = differenceText(basis.lowC - lowC, style.units.temperature).replace('+', '');
   return {
     key: `forecast:${night}:${Math.round(lowC)}`,
     kind: 'forecast',
     subject: night,
     urgent: true,
-    title: `Tonight is colder than planned: ${temperatureText(lowC, style.units.temperature, 0)}`,
-    text: `The forecast is ${k} colder than the one that was planned by. The plan has been worked out anew: look at it again.`,
+    title: said('warn.forecast', { lowC }),
+    text: said('warn.forecast.text', { k: basis.lowC - lowC }),
   };
 }
 
 /** Thermometers under cover that have parted from the model, once a night and way. */
-export function partedWarnings(plan: NightPlan, style: Style): Warning[] {
-  const t = (c: number) => temperatureText(c, style.units.temperature);
+export function partedWarnings(plan: NightPlan): Warning[] {
   return [...plan.spots].flatMap(([id, { pairs, parted }]): Warning[] => {
     const structure = plan.data.structures.find((s) => s.id === id);
     const last = pairs[0];
     if (!parted || !last || !structure) return [];
     const colder = parted.offK < 0;
-    const k = differenceText(Math.abs(parted.offK), style.units.temperature).replace('+', '');
     return [
       {
         key: `parted:${plan.window.night}:${id}:${colder ? 'colder' : 'milder'}`,
         kind: 'parted',
         subject: id,
         urgent: colder,
-        title: `${structure.name} is ${k} ${colder ? 'colder' : 'milder'} than it should be`,
-        text: `Its thermometer showed ${t(last.measuredC)} at ${clockText(last.atMs, style)}; by what is noted it should be ${t(last.modelC)}. ${
-          colder
-            ? 'Look for a door, an edge or a sheet that is not as noted. Until then the night is reckoned that much colder in there.'
-            : 'A cover that is on and not noted, or the thermometer itself. Nothing is counted warmer for it.'
-        }`,
+        title: said('warn.parted', { structure: structure.name, offK: parted.offK }),
+        text: said('warn.parted.text', {
+          measuredC: last.measuredC,
+          atMs: last.atMs,
+          modelC: last.modelC,
+          colder,
+        }),
       },
     ];
   });
@@ -153,8 +158,7 @@ export interface HeatRow {
 }
 
 /** Measured, not reckoned: a house over what it bears, by day; said once an hour that it is so. */
-export function heatWarnings(rows: readonly HeatRow[], style: Style): Warning[] {
-  const t = (c: number) => temperatureText(c, style.units.temperature);
+export function heatWarnings(rows: readonly HeatRow[]): Warning[] {
   return rows
     .filter((r) => r.airC > r.limitC)
     .map((r) => ({
@@ -162,20 +166,20 @@ export function heatWarnings(rows: readonly HeatRow[], style: Style): Warning[] 
       kind: 'hot',
       subject: r.structureId,
       urgent: true,
-      title: `${r.name} shows ${t(r.airC)}`,
-      text: `Measured at ${clockText(r.atMs, style)}. ${r.crop} spoils above ${t(r.limitC)}: open everything that opens. Do not go to work in it alone.`,
+      title: said('warn.heat', { structure: r.name, airC: r.airC }),
+      text: said('warn.heat.text', { atMs: r.atMs, crop: r.crop, limitC: r.limitC }),
     }));
 }
 
 export interface Spot {
   id: string;
-  name: string;
+  name: string | Said;
   /** Its newest temperature, and its usual pause. */
   lastAtMs: number;
   usualMs: number;
 }
 
-export function silentWarnings(spots: readonly Spot[], nowAtMs: number, style: Style): Warning[] {
+export function silentWarnings(spots: readonly Spot[], nowAtMs: number): Warning[] {
   return spots.flatMap((s): Warning[] =>
     nowAtMs - s.lastAtMs < Math.max(SILENT_MS, 4 * s.usualMs)
       ? []
@@ -185,8 +189,8 @@ export function silentWarnings(spots: readonly Spot[], nowAtMs: number, style: S
             kind: 'silent',
             subject: s.id,
             urgent: false,
-            title: `No word from the thermometer: ${s.name}`,
-            text: `It was last heard at ${clockText(s.lastAtMs, style)}, and used to speak every ${s.usualMs < HOUR_MS ? `${Math.max(1, Math.round(s.usualMs / 60_000))} minutes` : `${Math.round(s.usualMs / HOUR_MS)} hours`}. Battery, signal, or frost on the sensor.`,
+            title: said('warn.silent', { spot: s.name }),
+            text: said('warn.silent.text', { lastAtMs: s.lastAtMs, usualMs: s.usualMs }),
           },
         ],
   );

@@ -9,6 +9,7 @@ import type { Structure } from '../farm/types';
 import type { WindExposure } from '../covers/holding';
 import type { WeatherEntry } from '../heat/types';
 import { HOUR_MS } from '../time/farmTime';
+import { said, type Said } from '../words/said';
 
 export const GUST_FACTOR: Record<WindExposure, number> = { sheltered: 1.4, open: 1.6, exposed: 1.8 };
 
@@ -100,10 +101,10 @@ export interface StormJob {
   byAtMs: number;
   /** 1 see to it, 2 take it seriously, 3 beyond what it bears or may bear. */
   level: 1 | 2 | 3;
-  title: string;
-  steps: string[];
-  load: string;
-  caution: string;
+  title: Said;
+  steps: Said[];
+  load: Said;
+  caution: Said;
 }
 
 const LIGHT: Structure['kind'][] = ['frame', 'tunnel', 'open'];
@@ -115,70 +116,54 @@ const FABRIC_OFF_MPS = 20;
 const PROPS_KGM2 = 5;
 const CLEAR_KGM2 = 12;
 
-export interface StormWords {
-  speed: (ms: number) => string;
-  load: (kgM2: number) => string;
-}
-
-export function windJob(s: Structure, w: WindLoad, words: StormWords): StormJob | null {
+export function windJob(s: Structure, w: WindLoad): StormJob | null {
   const rated = s.windRatingMps ?? null;
   const share = rated ? w.gustMps / rated : null;
   const light = LIGHT.includes(s.kind);
   if (w.gustMps < (light ? COVERS_MOVE_MPS : LASH_MPS) && !(share !== null && share > 0.7)) return null;
   const level = (share !== null ? share > 1 : w.gustMps > FABRIC_OFF_MPS) ? 3 : w.gustMps >= LASH_MPS ? 2 : 1;
-  const steps: string[] = [];
-  if (s.kind === 'open') steps.push('Weigh down every sheet, ends first.');
-  if (s.kind === 'tunnel') steps.push('Weigh down the edges', 'close the windward end');
-  if (s.kind === 'frame') steps.push('Shut and tie the lids; loose glass flies.');
-  if (s.kind === 'house')
-    steps.push('Shut the windward end and side', 'lash what is loose, check the film’s fixings');
-  if (level === 3)
-    steps.push(
-      s.kind === 'house'
-        ? 'leave it: stay out of it while it blows'
-        : 'take the fabric off before it comes, if what stands there bears the night',
-    );
-  const side = w.side ? ` on its ${w.side} side` : '';
-  const push = Math.max(w.longKn, w.shortKn);
+  const steps: Said[] = [];
+  if (s.kind === 'open') steps.push(said('wind.sheets'));
+  if (s.kind === 'tunnel') steps.push(said('wind.edges'), said('wind.windward'));
+  if (s.kind === 'frame') steps.push(said('wind.lids'));
+  if (s.kind === 'house') steps.push(said('wind.shut'), said('wind.loose'));
+  if (level === 3) steps.push(s.kind === 'house' ? said('wind.leave') : said('wind.fabric'));
+  const structure = s.name;
   return {
     structureId: s.id,
     what: 'wind',
     byAtMs: w.atMs - 2 * HOUR_MS,
     level,
-    title: `${s.name}: ${level === 3 ? 'wind beyond what it may bear' : level === 2 ? 'lash and close up' : 'weigh it down'}`,
+    title: said(level === 3 ? 'wind.beyond' : level === 2 ? 'wind.lash' : 'wind.weigh', { structure }),
     steps,
-    load: `Gusts to about ${words.speed(w.gustMps)}${side}${push >= 0.5 ? `, a push of ${push.toFixed(1)} kN` : ''}${rated ? `; its maker rates it for ${words.speed(rated)}` : ''}.`,
-    caution: rated
-      ? 'The rating holds for sound anchors and film. The tool knows neither.'
-      : `No wind rating is entered for ${s.name}: nobody here can say what it bears. The maker or an engineer can.`,
+    load: said('wind.load', {
+      gustMps: w.gustMps,
+      side: w.side,
+      pushKn: Math.max(w.longKn, w.shortKn),
+      ratedMps: rated,
+    }),
+    caution: rated ? said('wind.rated') : said('wind.unrated', { structure }),
   };
 }
 
-export function snowJob(s: Structure, load: SnowLoad, words: StormWords): StormJob | null {
+export function snowJob(s: Structure, load: SnowLoad): StormJob | null {
   if (s.kind === 'open' || load.fromAtMs === null) return null;
   const rated = s.snowRatingKgM2 ?? null;
   const share = rated ? load.kgM2 / rated : null;
   if (load.kgM2 < PROPS_KGM2 && !(share !== null && share > 0.4)) return null;
   const level = (share !== null ? share > 0.8 : load.kgM2 > 25) ? 3 : load.kgM2 >= CLEAR_KGM2 ? 2 : 1;
-  const steps =
-    s.kind === 'house'
-      ? [
-          'Set props under the ridge before it falls',
-          'clear snow from outside as it gathers, both sides evenly',
-        ]
-      : ['Brush it off from outside before it packs'];
-  if (level === 3) steps.push('nobody goes in while it lies');
+  const steps = s.kind === 'house' ? [said('snow.props'), said('snow.clear')] : [said('snow.brush')];
+  if (level === 3) steps.push(said('snow.nobody'));
+  const structure = s.name;
   return {
     structureId: s.id,
     what: 'snow',
     byAtMs: load.fromAtMs,
     level,
-    title: `${s.name}: ${level === 3 ? 'snow beyond what it may bear' : 'snow on it'}`,
+    title: said(level === 3 ? 'snow.beyond' : 'snow.on', { structure }),
     steps,
-    load: `Up to ${words.load(load.kgM2)} if none slides${rated ? `; its maker rates it for ${words.load(rated)}` : ''}.`,
-    caution: rated
-      ? 'The rating holds for an even load and a sound frame. Never go in under a loaded roof.'
-      : `No snow rating is entered for ${s.name}: nobody here can say what it bears. Never go in under a loaded roof.`,
+    load: said('snow.load', { kgM2: load.kgM2, ratedKgM2: rated }),
+    caution: rated ? said('snow.rated') : said('snow.unrated', { structure }),
   };
 }
 
@@ -191,14 +176,13 @@ export function stormJobs(
   hours: readonly WeatherEntry[],
   exposure: WindExposure,
   usualFromDeg: number | null,
-  words: StormWords,
 ): StormJob[] {
   const snow = snowOn(hours);
   return structures
     .filter(({ structure, covered }) => structure.kind !== 'open' || covered)
     .flatMap(({ structure, turnDeg }) => {
       const wind = windOn(structure, hours, exposure, turnDeg, usualFromDeg);
-      return [wind ? windJob(structure, wind, words) : null, snowJob(structure, snow, words)];
+      return [wind ? windJob(structure, wind) : null, snowJob(structure, snow)];
     })
     .filter((j): j is StormJob => j !== null)
     .sort((a, b) => a.byAtMs - b.byAtMs || b.level - a.level);

@@ -3,6 +3,7 @@
  * what is not there is begun, once. An answer is kept by all that it follows from; the last few hundred are held.
  */
 import type { PlanProgress } from '@fogata/contract';
+import { said, type Said } from '@fogata/core';
 import type { DayAnswer, DayTask, ShadeSpan, ShadeTask } from '@fogata/core/day';
 import type { WaterAnswer, WaterTask } from '@fogata/core/water';
 import { digest } from '../night/pool';
@@ -14,7 +15,7 @@ export interface DayPool {
   water(task: WaterTask, signal: AbortSignal): Promise<WaterAnswer>;
 }
 
-type Held<A> = { answer: A } | { failed: string } | 'running';
+type Held<A> = { answer: A } | { failed: Said } | 'running';
 const MOST_HELD = 200;
 
 export class TaskBook<T, A> {
@@ -25,7 +26,7 @@ export class TaskBook<T, A> {
   /** `failed` is the sentence for who asked. */
   constructor(
     private readonly run: (task: T, signal: AbortSignal) => Promise<A>,
-    private readonly failed: string,
+    private readonly failed: Said,
   ) {}
 
   ask(tasks: readonly T[]): { answers: (A | null)[]; progress: PlanProgress } {
@@ -69,7 +70,7 @@ export class TaskBook<T, A> {
     } catch (error) {
       if (this.abort.signal.aborted) return;
       process.stderr.write(
-        `${this.failed} ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+        `${this.failed.say}: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
       );
       this.held.set(key, { failed: this.failed });
     }
@@ -81,17 +82,8 @@ export class TaskBook<T, A> {
 }
 
 export const dayBook = (pool: DayPool) =>
-  new TaskBook<DayTask, DayAnswer>(
-    (task, signal) => pool.day(task, signal),
-    'The day could not be worked out. Nothing of yours is lost.',
-  );
+  new TaskBook<DayTask, DayAnswer>((task, signal) => pool.day(task, signal), said('problem.day'));
 export const shadeBook = (pool: DayPool) =>
-  new TaskBook<ShadeTask, ShadeSpan[]>(
-    (task, signal) => pool.shade(task, signal),
-    'The weeks for shade cloth could not be worked out. Nothing of yours is lost.',
-  );
+  new TaskBook<ShadeTask, ShadeSpan[]>((task, signal) => pool.shade(task, signal), said('problem.shade'));
 export const waterBook = (pool: DayPool) =>
-  new TaskBook<WaterTask, WaterAnswer>(
-    (task, signal) => pool.water(task, signal),
-    'Water under the covers could not be worked out.',
-  );
+  new TaskBook<WaterTask, WaterAnswer>((task, signal) => pool.water(task, signal), said('problem.water'));

@@ -1,161 +1,138 @@
-/** A record in the grower's words, for the log. */
+/** A record as the log tells it. */
 import type { FarmRecord } from '@fogata/contract';
-import {
-  cropById,
-  massText,
-  perAreaText,
-  readSheetKey,
-  temperatureText,
-  wayWords,
-  type Style,
-} from '@fogata/core';
+import { cropById, readSheetKey, said, type Said, type Saying } from '@fogata/core';
 import { isDeepStrictEqual } from 'node:util';
 import type { FarmData } from './store';
 
-const HARM_WORDS = { none: 'no harm', tips: 'leaf tips', leaves: 'leaves', dead: 'dead' } as const;
-const DECISIONS = {
-  accepted: 'accepted',
-  changed: 'changed',
-  refused: 'refused',
-  withdrawn: 'back to the plan',
-} as const;
+type Name = string | Said;
 
-function plantingName(id: string, data: FarmData): { title: string; bed: string } {
+function plantingName(id: string, data: FarmData): { name: Name; bed: string } {
   const p = data.plantings.find((x) => x.id === id);
-  if (!p) return { title: 'a planting that was removed', bed: '' };
+  if (!p) return { name: said('log.gone.planting'), bed: '' };
   const bed = data.beds.find((b) => b.id === p.bedId)?.name ?? '';
-  return { title: `${cropById(p.crop).name}${p.cultivar ? ` ${p.cultivar}` : ''}`, bed };
+  return { name: said('log.words', { parts: [cropById(p.crop).name, p.cultivar] }), bed };
 }
 
 /** A thing's own name; seed is called by its crop. */
-function nameOf(thing: Record<string, unknown>, id: string): string {
+function nameOf(thing: Record<string, unknown>, id: string): Name {
   if (typeof thing['crop'] !== 'string') return String(thing['name'] ?? id);
   const own = String(thing['name'] ?? thing['cultivar'] ?? '');
-  return [cropById(thing['crop']).name, own, 'year' in thing ? `seed of ${String(thing['year'])}` : '']
-    .filter(Boolean)
-    .join(' ');
+  const name = said('log.words', { parts: [cropById(thing['crop']).name, own] });
+  return 'year' in thing ? said('log.seed', { name, year: String(thing['year']) }) : name;
 }
 
-/** Names of the fields that differ, as words: "lengthM" as "length". */
-function changedFields(before: Record<string, unknown>, after: Record<string, unknown>): string {
+/** Names of the first fields that differ. */
+function changedFields(before: Record<string, unknown>, after: Record<string, unknown>): Said {
   const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
-  const words = keys
-    .filter((k) => !isDeepStrictEqual(before[k], after[k]))
-    .map((k) =>
-      k
-        .replace(/(M2|KgM2|Ms|M|C|Deg)$/, '')
-        .replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)
-        .trim(),
-    );
-  return words.slice(0, 5).join(', ');
+  const fields = keys.filter((k) => !isDeepStrictEqual(before[k], after[k])).slice(0, 5);
+  return said('log.fields', { fields });
 }
 
-export function describeRecord(
-  r: FarmRecord,
-  data: FarmData,
-  style: Style,
-): { title: string; detail: string } {
-  const bedName = (id: string | undefined) =>
-    data.beds.find((b) => b.id === id)?.name ?? 'a bed that was removed';
-  const t = (c: number) => temperatureText(c, style.units.temperature);
+export interface Described {
+  title: Name;
+  detail: Saying | string;
+}
+
+export function describeRecord(r: FarmRecord, data: FarmData): Described {
+  const bedName = (id: string | undefined): Name =>
+    data.beds.find((b) => b.id === id)?.name ?? said('log.gone.bed');
+  const structureName = (id: string): Name =>
+    data.structures.find((s) => s.id === id)?.name ?? said('log.gone.structure');
   switch (r.kind) {
     case 'reading': {
+      const { spot: at, minC, maxC } = r;
       const spot =
-        r.spot === 'outside' ? 'Outside' : (data.structures.find((s) => s.id === r.spot)?.name ?? r.spot);
-      const parts = [
-        r.minC === null ? null : `lowest ${t(r.minC)}`,
-        r.maxC === null ? null : `highest ${t(r.maxC)}`,
-      ];
+        at === 'outside' ? said('spot.outside') : (data.structures.find((s) => s.id === at)?.name ?? at);
       return {
-        title: `${spot}: ${parts.filter(Boolean).join(', ')}`,
-        detail: r.note ?? (r.source === 'grower' ? 'read by hand' : 'from the thermometer'),
+        title: said('log.reading', { spot, minC, maxC }),
+        detail: r.note ?? said(r.source === 'grower' ? 'log.byHand' : 'log.fromThermometer'),
       };
     }
     case 'cover': {
-      const cover = data.covers.find((c) => c.id === r.coverId)?.name ?? 'a cover';
-      const detail = r.on && r.use ? wayWords(r.use) : '';
-      return { title: `${cover} ${r.on ? 'on' : 'off'} ${bedName(r.bedId)}`, detail };
-    }
-    case 'vent': {
-      const name = data.structures.find((s) => s.id === r.structureId)?.name ?? 'a structure';
+      const cover = data.covers.find((c) => c.id === r.coverId)?.name ?? said('log.gone.cover');
       return {
-        title: r.fraction === 0 ? `${name} closed` : `${name} opened`,
-        detail: r.fraction === 0 ? '' : `${Math.round(r.fraction * 100)} % open`,
+        title: said('log.cover', { cover, on: r.on, bed: bedName(r.bedId) }),
+        detail: r.on && r.use ? said('way.of', { use: r.use }) : '',
       };
     }
-    case 'secured': {
-      const name = data.structures.find((x) => x.id === r.structureId)?.name ?? 'a structure';
-      return { title: `${name} made ready for ${r.what}`, detail: '' };
+    case 'vent': {
+      const open = r.fraction;
+      return {
+        title: said('log.vent', { structure: structureName(r.structureId), open }),
+        detail: open === 0 ? '' : said('log.open', { open }),
+      };
     }
+    case 'secured':
+      return {
+        title: said('log.secured', { structure: structureName(r.structureId), what: r.what }),
+        detail: '',
+      };
     case 'harm': {
-      const p = plantingName(r.plantingId, data);
-      return { title: `${p.title}, ${p.bed}: ${HARM_WORDS[r.score]}`, detail: r.note ?? '' };
+      const { name: planting, bed } = plantingName(r.plantingId, data);
+      return { title: said('log.harm', { planting, bed, score: r.score }), detail: r.note ?? '' };
     }
     case 'harvest': {
-      const p = plantingName(r.plantingId, data);
+      const { name: planting, bed } = plantingName(r.plantingId, data);
       return {
-        title: `${massText(r.kg, style.units.length)} ${p.title}`,
-        detail: [p.bed, r.note].filter(Boolean).join(' · '),
+        title: said('log.harvest', { kg: r.kg, planting }),
+        detail: said('log.parts', { parts: [bed, r.note ?? ''] }),
       };
     }
     case 'water':
-      return { title: `${bedName(r.bedId)} watered`, detail: `${Number(r.mm.toFixed(1))} mm` };
+      return {
+        title: said('log.water', { bed: bedName(r.bedId) }),
+        detail: said('log.mm', { mm: r.mm }),
+      };
     case 'feed':
       return {
-        title: `${bedName(r.bedId)} fed`,
-        detail: `${perAreaText(r.nGM2, style.units.length)} of nitrogen${r.what ? ` · ${r.what}` : ''}`,
+        title: said('log.feed', { bed: bedName(r.bedId) }),
+        detail: said('log.nitrogen', { gM2: r.nGM2, what: r.what ?? '' }),
       };
     case 'soil':
-      return { title: `${bedName(r.bedId)}: ${r.feel} a finger deep`, detail: '' };
+      return { title: said('log.soil', { bed: bedName(r.bedId), feel: r.feel }), detail: '' };
     case 'note':
       return { title: r.text, detail: r.bedId ? bedName(r.bedId) : '' };
     case 'planting': {
-      const crop = cropById(String(r.after['crop'])).name;
+      const parts = [cropById(String(r.after['crop'])).name, String(r.after['cultivar'] ?? '')];
       return {
-        title: `${crop} ${String(r.after['cultivar'] ?? '')} ${r.action}`.replace('  ', ' '),
+        title: said('log.planting', { planting: said('log.words', { parts }), action: r.action }),
         detail: bedName(String(r.after['bedId'])),
       };
     }
     case 'decision': {
-      const names =
-        r.key === null || r.key === 'bare'
-          ? 'nothing on it'
-          : r.key
-              .split('+')
-              .map((key) => {
-                const { id, use } = readSheetKey(key);
-                const name = data.covers.find((c) => c.id === id)?.name ?? id;
-                return use ? `${name} ${wayWords(use)}` : name;
-              })
-              .join(' and ');
+      const sheets = (r.key ?? 'bare').split('+').map((key) => {
+        const { id, use } = readSheetKey(key);
+        const cover = data.covers.find((c) => c.id === id)?.name ?? id;
+        return said('log.sheet', { cover, use: use ?? null });
+      });
+      const bare = r.key === null || r.key === 'bare';
       return {
-        title: `Plan for ${bedName(r.bedId)} ${DECISIONS[r.verdict]}`,
-        detail: r.verdict === 'withdrawn' ? '' : names,
+        title: said('log.decision', { bed: bedName(r.bedId), verdict: r.verdict }),
+        detail: r.verdict === 'withdrawn' ? '' : bare ? said('log.bare') : said('log.sheets', { sheets }),
       };
     }
     case 'brought': {
       const { changes } = r;
-      const count = (f: (c: (typeof changes)[number]) => boolean, word: string) => {
-        const n = changes.filter(f).length;
-        return n > 0 ? `${n} ${word}` : null;
+      const count = (f: (c: (typeof changes)[number]) => boolean) => changes.filter(f).length;
+      return {
+        title: said('log.brought', { name: r.name }),
+        detail: said('log.counts', {
+          added: count((c) => c.before === null),
+          changed: count((c) => c.before !== null && c.after !== null),
+          removed: count((c) => c.after === null),
+        }),
       };
-      const parts = [
-        count((c) => c.before === null, 'added'),
-        count((c) => c.before !== null && c.after !== null, 'changed'),
-        count((c) => c.after === null, 'removed'),
-      ];
-      return { title: `${r.name} brought`, detail: parts.filter(Boolean).join(', ') };
     }
     case 'change': {
       const thing = r.after ?? r.before ?? {};
-      const name = r.what === 'farm' ? 'The farm’s settings' : nameOf(thing, r.targetId);
+      const name = r.what === 'farm' ? said('log.settings') : nameOf(thing, r.targetId);
       const done = r.after === null ? 'removed' : r.before === null ? 'added' : 'changed';
       return {
-        title: `${name} ${done}`,
+        title: said('log.change', { name, done }),
         detail: r.before && r.after ? changedFields(r.before, r.after) : '',
       };
     }
     case 'retraction':
-      return { title: 'Taken back', detail: '' };
+      return { title: said('log.takenBack'), detail: '' };
   }
 }

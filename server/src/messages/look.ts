@@ -4,7 +4,7 @@
  * of several servers; the return stops it.
  */
 import type { Message, MessagesView } from '@fogata/contract';
-import { cropOf, HOUR_MS, localDate, standingIn } from '@fogata/core';
+import { cropOf, HOUR_MS, localDate, said, standingIn } from '@fogata/core';
 import {
   coldWarnings,
   forecastWarning,
@@ -20,6 +20,7 @@ import {
   type Spot,
   type Warning,
 } from '@fogata/core/planning';
+import { told, type Told } from '@fogata/core/words';
 import { desc, gte, lt, lte, and, sql } from 'drizzle-orm';
 import type { Context, Moment } from '../context';
 import { dayView } from '../day/view';
@@ -54,7 +55,7 @@ async function spotsOf(m: Moment, db: Db): Promise<Spot[]> {
     .where(gte(temperatures.atMs, m.nowAtMs - 3 * DAY_MS))
     .groupBy(temperatures.spot);
   return rows.flatMap((r) => {
-    const name = r.id === OUTSIDE ? 'outside' : m.data.structures.find((s) => s.id === r.id)?.name;
+    const name = r.id === OUTSIDE ? said('spot.outside') : m.data.structures.find((s) => s.id === r.id)?.name;
     if (name === undefined || r.n < SPEAKS) return [];
     return [
       {
@@ -82,7 +83,7 @@ async function forecastTurned(
   ).length;
   const now = { night, lowC, done };
   const held = kept?.night === night && kept.done === done ? kept : now;
-  const warning = forecastWarning(held, night, lowC, m.style);
+  const warning = forecastWarning(held, night, lowC);
   const basis = warning || held === now ? now : held;
   if (JSON.stringify(basis) !== text) await writeMeta(db, BASIS, JSON.stringify(basis));
   return { warning, basis };
@@ -115,12 +116,12 @@ async function heatRows(m: Moment, db: Db): Promise<HeatRow[]> {
 
 async function warningsNow(ctx: Context, m: Moment): Promise<Warning[]> {
   const measured = [
-    ...heatWarnings(await heatRows(m, ctx.db), m.style),
-    ...silentWarnings(await spotsOf(m, ctx.db), m.nowAtMs, m.style),
+    ...heatWarnings(await heatRows(m, ctx.db)),
+    ...silentWarnings(await spotsOf(m, ctx.db), m.nowAtMs),
   ];
   const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
   if (!plan) return measured;
-  const always = [...measured, ...partedWarnings(plan, m.style)];
+  const always = [...measured, ...partedWarnings(plan)];
   if (plan.phase === 'morning') {
     const day = await dayView(ctx);
     const rows = day.structures.map((s) => ({
@@ -132,13 +133,13 @@ async function warningsNow(ctx: Context, m: Moment): Promise<Warning[]> {
       leftC: s.leftC.mid,
       next: s.steps[0] ?? null,
     }));
-    return [...hotWarnings(rows, localDate(m.nowAtMs, m.data.farm.timeZone), m.nowAtMs, m.style), ...always];
+    return [...hotWarnings(rows, localDate(m.nowAtMs, m.data.farm.timeZone), m.nowAtMs), ...always];
   }
   const { warning } = await forecastTurned(m, plan, ctx.db);
-  return [...coldWarnings(plan, jobsOf(plan, m.style), m.style), ...(warning ? [warning] : []), ...always];
+  return [...coldWarnings(plan, jobsOf(plan)), ...(warning ? [warning] : []), ...always];
 }
 
-const told = (w: Warning, atMs: number): Message => ({
+const messageOf = (w: Told<Warning>, atMs: number): Message => ({
   format: 'fogata-message/1',
   ...w,
   at: new Date(atMs).toISOString(),
@@ -150,7 +151,7 @@ export async function lookOut(ctx: Context, sink: MessageSink): Promise<Message[
   const { db } = ctx;
   if (!settings.on) return [];
   const sent: Message[] = [];
-  for (const w of await warningsNow(ctx, m)) {
+  for (const w of told(await warningsNow(ctx, m), m.style)) {
     if (!mayGo(w, m.nowAtMs, m.data.farm.timeZone, settings)) continue;
     // whoever has written its key sends it; what the sink does not take may be told again
     const fresh = await db
@@ -159,7 +160,7 @@ export async function lookOut(ctx: Context, sink: MessageSink): Promise<Message[
       .onConflictDoNothing()
       .returning({ key: messages.key });
     if (fresh.length === 0) continue;
-    const message = told(w, m.nowAtMs);
+    const message = messageOf(w, m.nowAtMs);
     try {
       await sink.send(message);
       sent.push(message);
@@ -182,7 +183,7 @@ export async function messagesView(ctx: Context): Promise<MessagesView> {
     .limit(50);
   // a clock that was set back has not seen what is to come
   const past = rows.filter((r) => r.atMs <= nowAtMs);
-  return { nowAtMs, messages: past.map(({ atMs, ...w }) => told(w, atMs)) };
+  return { nowAtMs, messages: past.map(({ atMs, ...w }) => messageOf(w, atMs)) };
 }
 
 export function startLookout(ctx: Context, locks: Locks, sink: MessageSink): () => void {

@@ -3,7 +3,7 @@
  * change of the farm, the weather or the quarter hour begins it anew. Tonight is the plan that Now shows, never another one.
  */
 import type { AheadNight, AheadView, Farm, PlanProgress, Range } from '@fogata/contract';
-import { addDays, bandOf, HOUR_MS, isIndoors, nightWindow, type FarmSite } from '@fogata/core';
+import { addDays, bandOf, HOUR_MS, isIndoors, nightWindow, said, type FarmSite } from '@fogata/core';
 import {
   anythingStands,
   chooseTogether,
@@ -146,7 +146,7 @@ export class Ahead {
       ...base,
       untilAtMs: tonight.untilAtMs,
       nights: [
-        nightRow(now.plan, jobsOf(now.plan, m.style), first?.lifts ?? null, first?.leftOn),
+        nightRow(now.plan, jobsOf(now.plan), first?.lifts ?? null, first?.leftOn),
         ...later.map((n) => nightRow(n.plan, n.jobs, n.lifts, n.leftOn)),
       ],
       noSheets: progress.state === 'ready' ? noSheetsIn([now.plan, ...later.map((n) => n.plan)], farm) : null,
@@ -192,7 +192,6 @@ export class Ahead {
         members: coming.members,
         nights: of,
         beliefs: plan.beliefs,
-        style: m.style,
       },
       this.workers,
       abort.signal,
@@ -201,7 +200,7 @@ export class Ahead {
         work.progress = { state: 'computing', done, of };
       },
     )
-      .then((nights) => this.together(work, plan, nights, m.style))
+      .then((nights) => this.together(work, plan, nights))
       .catch((error: unknown) => {
         if (abort.signal.aborted) return;
         process.stderr.write(
@@ -210,23 +209,18 @@ export class Ahead {
         work.progress = {
           ...work.progress,
           state: 'failed',
-          message: 'The nights to come could not be worked out. Tonight’s plan stands.',
+          message: said('problem.ahead'),
         };
       });
   }
 
   /** All nights once more as one choice; where that fails, each stands as it was chosen by itself. */
-  private async together(
-    work: Work,
-    plan: NightPlan,
-    nights: readonly PlannedNight[],
-    style: Moment['style'],
-  ): Promise<void> {
+  private async together(work: Work, plan: NightPlan, nights: readonly PlannedNight[]): Promise<void> {
     const { signal } = work.abort;
     // tonight as Now has it
-    const all = nights.map((n, i) => (i === 0 ? { ...n, plan, jobs: jobsOf(plan, style) } : n));
+    const all = nights.map((n, i) => (i === 0 ? { ...n, plan, jobs: jobsOf(plan) } : n));
     try {
-      work.together = await chooseTogether(all, this.workers, signal, style);
+      work.together = await chooseTogether(all, this.workers, signal);
       work.nights = work.together.nights;
     } catch (e) {
       if (signal.aborted) return;

@@ -6,27 +6,24 @@
 import type { AskBody, AskOther, AskView, Farm, FarmRecord } from '@fogata/contract';
 import {
   askedFarm,
-  clockText,
-  countWord,
   cropOf,
   FORM_INFO,
   formOf,
   harmChance,
-  lengthText,
   localDate,
   medianOf,
   nightOf,
   onHoops,
+  said,
   spareSheets,
-  temperatureText,
+  type Said,
   verdict,
   type Bed,
   type Cover,
   type Issue,
   type OptionOutcome,
-  type Segment,
+  type Phrase,
   type Structure,
-  type Style,
   hardeningOf,
   coldNights,
   middleNight,
@@ -115,7 +112,7 @@ function layingOf(id: string, bed: Bed, covers: readonly Cover[], atMs: number):
   }));
 }
 
-function otherOf(what: string, plan: NightPlan, b: PlannedBed, o: OptionOutcome): AskOther {
+function otherOf(what: Said, plan: NightPlan, b: PlannedBed, o: OptionOutcome): AskOther {
   const leafC = rangeOf(o.minLeafC, plan.errorK);
   const { planting, thresholds } = b.atRisk[0]!;
   return {
@@ -147,7 +144,7 @@ function oneMore(plan: NightPlan, b: PlannedBed): AskOther[] {
       best.set(added[0]!.id, { o, name: added[0]!.name });
   }
   return [...best.values()]
-    .map(({ o, name }) => otherOf(`With ${name.toLowerCase()} besides`, plan, b, o))
+    .map(({ o, name }) => otherOf(said('ask.besides', { cover: name }), plan, b, o))
     .sort((x, y) => y.leafC.mid - x.leafC.mid);
 }
 
@@ -158,10 +155,10 @@ function oneLess(plan: NightPlan, b: PlannedBed): AskOther | null {
     const rest = idsOf(b.on.slice(0, -1));
     const option = b.options.find((o) => idsOf(o.covers).join() === rest.join());
     const o = option && b.outcome.options.find((x) => x.key === option.key);
-    return o ? otherOf(`Without ${gone.name.toLowerCase()}`, plan, b, o) : null;
+    return o ? otherOf(said('ask.without', { cover: gone.name }), plan, b, o) : null;
   }
   const open = plan.beds.find((x) => x !== b);
-  return open ? otherOf('Under the open sky', plan, open, asIsOutcome(open)) : null;
+  return open ? otherOf(said('ask.openSky'), plan, open, asIsOutcome(open)) : null;
 }
 
 /** The warmest that the air under the innermost cover gets by day, everything left as it is and shut. */
@@ -178,30 +175,25 @@ function dayOf(plan: NightPlan, b: PlannedBed): AskView['day'] {
   return { airC, atMs: b.outcome.timesAtMs[at]!, tooHot: airC > HOT_C };
 }
 
-/** "Three in ten such nights harm it." */
-function oddsWords(chance: number): string {
-  const tenths = Math.round(10 * chance);
-  if (tenths === 0) return 'Of ten such nights none harms it.';
-  if (tenths === 10) return 'Such a night harms it.';
-  const said = countWord(tenths);
-  return `${said[0]!.toUpperCase()}${said.slice(1)} in ten such nights ${tenths === 1 ? 'harms' : 'harm'} it.`;
-}
-
-function sentenceOf(plan: NightPlan, b: PlannedBed, style: Style): Segment[] {
+function sentenceOf(plan: NightPlan, b: PlannedBed): Phrase[] {
   const o = asIsOutcome(b);
-  const t = (c: number) => temperatureText(c, style.units.temperature);
   const { planting, thresholds } = b.atRisk[0]!;
   const crop = cropOf(planting);
   const leaf = rangeOf(o.minLeafC, plan.errorK);
-  const said = verdict(crop, thresholds, middleNight(coldNights(o)));
-  const odds = oddsWords(harmChance(b.atRisk[0]!, coldNights(o), plan.errorK));
+  const chance = harmChance(b.atRisk[0]!, coldNights(o), plan.errorK);
   return [
     {
-      text: `The leaves of the ${crop.name.toLowerCase()} see ${t(leaf.mid)}`,
+      text: said('ask.leaves', { crop: crop.name, leafC: leaf.mid }),
       tone: leaf.mid < thresholds.harmC ? 'frost' : 'plain',
     },
     {
-      text: ` about ${clockText(o.minAtMs, style)}, between ${t(leaf.low)} and ${t(leaf.high)}: ${said}. ${odds}`,
+      text: said('ask.when', {
+        atMs: o.minAtMs,
+        lowC: leaf.low,
+        highC: leaf.high,
+        verdict: verdict(crop, thresholds, middleNight(coldNights(o))),
+        odds: said('ask.odds', { tenths: Math.round(10 * chance) }),
+      }),
       tone: 'plain',
     },
   ];
@@ -214,7 +206,6 @@ export async function answerAsk(
   empty: boolean,
   pool: NightPool,
   nowAtMs: number,
-  style: Style,
   members = 20,
 ): Promise<AskView> {
   const farm = farmOf(body, own, empty);
@@ -237,10 +228,9 @@ export async function answerAsk(
   const { means } = await planner.backgroundFor(m.data, weather, askedAtMs);
   const { planting, thresholds } = b.atRisk[0]!;
   const outcome = asIsOutcome(b);
-  const there: Style = { ...style, timeZone: m.farm.timeZone };
-  const length = (x: number) => lengthText(x, style.units.length);
   return {
-    sentence: sentenceOf(plan, b, there),
+    sentence: sentenceOf(plan, b),
+    timeZone: m.farm.timeZone,
     leafC: rangeOf(outcome.minLeafC, plan.errorK),
     minAtMs: outcome.minAtMs,
     outsideC: body.typed.lowC,
@@ -252,19 +242,19 @@ export async function answerAsk(
     less: oneLess(plan, b),
     day: dayOf(plan, b),
     assumed: [
-      `A ${FORM_INFO[formOf(m.structure)].label} of ${length(m.structure.lengthM)} × ${length(m.structure.widthM)}, loam, moist, in ordinary repair.`,
-      'The days before were as usual for the season here: nobody has told of them.',
+      said('ask.form', {
+        form: FORM_INFO[formOf(m.structure)].label,
+        lengthM: m.structure.lengthM,
+        widthM: m.structure.widthM,
+      }),
+      said('ask.daysBefore'),
       ...(m.covers.length > 0
-        ? [
-            `${m.covers.map((c) => c.name).join(' and ')} ${onHoops(body.outer) ? '' : 'over it '}from now until tomorrow.`,
-          ]
+        ? [said('ask.covers', { covers: m.covers.map((c) => c.name), over: !onHoops(body.outer) })]
         : []),
     ],
     cautions: [
-      'A closed house or frame heats fast in sun: open it before it is hot.',
-      ...(body.outer === 'glasshouse' || body.outer === 'cold-frame'
-        ? ['Glass: gloves, and never lean on it.']
-        : []),
+      said('ask.hot'),
+      ...(body.outer === 'glasshouse' || body.outer === 'cold-frame' ? [said('ask.glass')] : []),
     ],
   };
 }

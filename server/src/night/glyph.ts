@@ -2,7 +2,6 @@
 import type { GlyphLayer, PlaceRow, PlantingView, Range, RibbonView } from '@fogata/contract';
 import {
   bandOf,
-  clockText,
   cropOf,
   daysBetween,
   harmChance,
@@ -19,7 +18,8 @@ import {
   type Cover,
   type NightWindow,
   type Structure,
-  type Style,
+  said,
+  type Said,
   type Thresholds,
   coversOn,
   middleNight,
@@ -39,11 +39,12 @@ import {
 } from '@fogata/core/planning';
 import { type FarmState } from '../farm/state';
 
-export function structureLayerName(structure: Structure): string {
+export function structureLayerName(structure: Structure): Said {
   if (structure.kind === 'house')
-    return `${structure.name.toLowerCase().includes('house') ? 'in the house' : `in ${structure.name}`}`;
-  if (structure.kind === 'frame') return 'in the frame';
-  return 'in the tunnel';
+    return structure.name.toLowerCase().includes('house')
+      ? said('layer.inHouse')
+      : said('layer.inNamed', { structure: structure.name });
+  return structure.kind === 'frame' ? said('layer.inFrame') : said('layer.inTunnel');
 }
 
 /** Layers from the outermost: the structure and what lies on the bed, with what the plan adds drawn as planned. */
@@ -121,15 +122,17 @@ export function placeRow(plan: NightPlan, b: PlannedBed): PlaceRow {
 }
 
 /** The coming night of one bed, hour by hour, as planned. */
-export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.chosen): RibbonView {
+export function ribbonOf(plan: NightPlan, b: PlannedBed, key = b.chosen): RibbonView {
   const o = b.outcome.options.find((x) => x.key === key) ?? asIsOutcome(b);
   const covers = key === AS_IS ? b.on : (b.options.find((x) => x.key === key)?.covers ?? b.on);
   const sorted = sortCovers(covers).filter((c) => !isIndoors(c));
   const names = [
-    ...(shadeShown(b.structure, covers) ? ['under shade cloth'] : []),
-    ...sorted.filter((c) => c.use === 'over').map((c) => `under ${c.name.toLowerCase()}`),
+    ...(shadeShown(b.structure, covers) ? [said('layer.underShade')] : []),
+    ...sorted.filter((c) => c.use === 'over').map((c) => said('layer.under', { cover: c.name })),
     ...(b.structure.kind === 'open' ? [] : [structureLayerName(b.structure)]),
-    ...sorted.filter((c) => c.use !== 'over').map((c) => `under ${MATERIALS[c.material].name}`),
+    ...sorted
+      .filter((c) => c.use !== 'over')
+      .map((c) => said('layer.underMaterial', { material: MATERIALS[c.material].name })),
   ];
   const shown = key === b.chosen ? nightLowsC(plan, b) : o.minLeafC;
   const low = rangeOf(shown, plan.errorK);
@@ -140,14 +143,12 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
   if (fresh.length > 0)
     marks.push({
       atMs: b.due?.dueAtMs ?? plan.closeAtMs,
-      label: `${fresh.map((c) => c.name.toLowerCase()).join(', ')} on`,
+      label: said('mark.on', { covers: fresh.map((c) => c.name) }),
     });
   const thaw = o.thawAtMs.filter((t): t is number => t !== null && t !== Infinity).sort((a, c) => a - c);
-  if (thaw.length > o.thawAtMs.length / 2)
-    marks.push({
-      atMs: thaw[Math.floor(thaw.length / 2)]!,
-      label: `thawed ${clockText(thaw[Math.floor(thaw.length / 2)]!, style)}`,
-    });
+  const atMs = thaw[Math.floor(thaw.length / 2)];
+  if (atMs !== undefined && thaw.length > o.thawAtMs.length / 2)
+    marks.push({ atMs, label: said('mark.thawed', { atMs }) });
   // in the night and in the morning the hours since sundown stand before those to come
   const { past } = b.outcome;
   const since = sundownAtMs(plan) - HOUR_MS;
@@ -169,7 +170,7 @@ export function ribbonOf(plan: NightPlan, b: PlannedBed, style: Style, key = b.c
     layers: o.layersC.map((air, i) => {
       const whole = (list: readonly number[]) => [...before.map(() => NaN), ...list];
       return {
-        name: names[i] ?? `layer ${i + 1}`,
+        name: names[i] ?? said('layer.nth', { n: i + 1 }),
         airC: whole(air.mid),
         lowC: whole(air.low),
         highC: whole(air.high),

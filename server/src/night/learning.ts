@@ -5,17 +5,16 @@
 import type { LearntView } from '@fogata/contract';
 import {
   BOOK_BELIEF,
-  differenceText,
   doubtK,
   factorSd,
   HOUR_MS,
   learn,
   nightFor,
   nightWindow,
+  said,
   shareOf,
   type Belief,
   type Calibration,
-  type Style,
 } from '@fogata/core';
 import type { Background } from '@fogata/core/planning';
 import { ofKind, type FarmState } from '../farm/state';
@@ -132,20 +131,20 @@ export async function learnTasks(
 }
 
 /** The belief in a grower's words. */
-export function learntView(name: string, structureId: string, b: Belief, style: Style): LearntView {
-  const k = (x: number) => differenceText(x, style.units.temperature);
-  const c = b.mean;
-  const parts = [`it hangs ${k(c.zoneOffsetC)} from the book`];
-  if (Math.abs(Math.log(c.leakage)) > 0.08)
-    parts.push(
-      `leaks ${c.leakage > 1 ? 'more' : 'less'} than the book's by ${Math.round(Math.abs(c.leakage - 1) * 100)} %`,
-    );
-  const doubt = (x: Belief) => k(factorSd(x, 3)).replace('+', '');
+export function learntView(name: string, structureId: string, b: Belief): LearntView {
+  const { zoneOffsetC: hangsK, leakage } = b.mean;
   return {
     structureId,
     name,
     nights: b.nights,
-    calibration: c,
-    words: `${name}, from ${b.nights} ${b.nights === 1 ? 'night' : 'nights'}: ${parts.join(', ')}. The doubt about that is down from ±${doubt(BOOK_BELIEF)} to ±${doubt(b)}.`,
+    calibration: b.mean,
+    words: said('learnt.house', {
+      structure: name,
+      nights: b.nights,
+      hangsK,
+      leakage,
+      fromK: factorSd(BOOK_BELIEF, 3),
+      toK: factorSd(b, 3),
+    }),
   };
 }

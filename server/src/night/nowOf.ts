@@ -19,7 +19,7 @@ export async function nowOf(ctx: Context): Promise<NowView> {
       : [];
   const coming = m.weather.coming(m.clock.window, m.nowAtMs, m.nowAtMs);
   const parted = isForecast(coming) ? coming.parted : null;
-  const view = nowView(m.clock, progress, plan ?? first, rounds, m.style, partial, parted);
+  const view = nowView(m.clock, progress, plan ?? first, rounds, partial, parted);
   const acts = [
     ...view.jobs.flatMap((j) => j.recordIds),
     ...rounds.flatMap((r) => r.reading?.recordId ?? []),
@@ -29,6 +29,6 @@ export async function nowOf(ctx: Context): Promise<NowView> {
     who: await actorsOf(ctx.db, acts),
     leftOn: m.clock.phase === 'morning' ? ctx.ahead.leftOn(m.clock.window.night) : [],
     standing: standingOf(m.state, m.clock.window.fromAtMs, m.clock.window.night),
-    storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowAtMs, m.style),
+    storm: stormView(m.data, m.state, m.weather, m.clock.window, m.nowAtMs),
   };
 }

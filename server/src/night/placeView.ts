@@ -8,7 +8,6 @@ import {
   horizonOf,
   HOUR_MS,
   isFit,
-  lengthText,
   localDate,
   medianOf,
   optionKey,
@@ -20,7 +19,6 @@ import {
   structureIndex,
   sunTimes,
   thresholds,
-  wayWords,
   waysHere,
   zoneOffsetC,
   type Bed,
@@ -28,7 +26,8 @@ import {
   type Cover,
   type SoilState,
   type Structure,
-  type Style,
+  said,
+  type Said,
   standingIn,
   standingOf,
   inUse,
@@ -62,7 +61,6 @@ export interface PlaceInputs {
   background: Background;
   plan: NightPlan | null;
   progress: PlanProgress;
-  style: Style;
 }
 
 /** Every sheet in every way that it may lie here, and whatever lies here though it does not fit. */
@@ -135,8 +133,8 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       if (cover === 'shade') {
         return {
           id: 'shade',
-          name: 'Shade cloth',
-          note: 'stays on the structure',
+          name: said('trial.shade'),
+          note: said('trial.shade.note'),
           on: true,
           lies: true,
           drawn: true,
@@ -150,7 +148,7 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
         return {
           id: 'structure',
           name: structure.name,
-          note: opening > 0 ? `${Math.round(opening * 100)} % open now${shut ? ', to be shut' : ''}` : 'shut',
+          note: opening > 0 ? said('trial.open', { open: opening, toShut: shut }) : said('trial.shut'),
           on: true,
           lies: true,
           drawn: true,
@@ -169,20 +167,20 @@ function whatIfOf(i: PlaceInputs): WhatIf | null {
       if (under >= 0) lying.splice(under, 1);
       const lies = under >= 0;
       const twice = ids.indexOf(cover) !== n;
-      const how = wayWords(cover.use);
+      const { use } = cover;
       const key = sheetKey(cover);
       return {
         id: twice ? `${key}#2` : key,
-        name: twice ? `${cover.name}, a second one` : cover.name,
+        name: twice ? said('trial.second', { cover: cover.name }) : cover.name,
         note: lies
-          ? `on now, ${how}`
+          ? said('trial.on', { use })
           : on
-            ? `planned, ${how}`
-            : `${how} · ${lengthText(cover.lengthM, i.style.units.length)}`,
+            ? said('trial.planned', { use })
+            : said('trial.could', { use, lengthM: cover.lengthM }),
         on,
         lies,
         drawn: on || lies,
-        stock: `${Math.max(0, cover.count - used)} of ${cover.count} free`,
+        stock: said('trial.stock', { free: Math.max(0, cover.count - used), of: cover.count }),
         ventable: false,
         minutes: isFit(fit) ? fit.minutes : cover.minutes,
         spec: layer,
@@ -240,7 +238,9 @@ function optionRows(i: PlaceInputs): OptionRow[] {
       const outcome = b.outcome.options.find((x) => x.key === o.key)!;
       return {
         key: o.key,
-        names: o.covers.map((c) => (sheetKey(c) === c.id ? c.name : `${c.name} (${wayWords(c.use)})`)),
+        names: o.covers.map((c) =>
+          sheetKey(c) === c.id ? c.name : said('names.way', { cover: c.name, use: c.use }),
+        ),
         leafC: rangeOf(outcome.minLeafC, i.plan!.errorK),
         loss: b.loss[o.key]!,
         minutes: b.minutes[o.key]!,
@@ -281,21 +281,18 @@ export function plantingViews(
   });
 }
 
-function cautionsFor(i: PlaceInputs): string[] {
-  const out: string[] = [];
+function cautionsFor(i: PlaceInputs): Said[] {
+  const out: Said[] = [];
   if (i.structure.kind === 'frame' && i.structure.material.startsWith('glass'))
-    out.push('Glass: gloves, and never lean on a lid. Prop it against wind.');
-  if (i.structure.kind === 'house')
-    out.push('A closed house heats fast in sun. Open before it is hot; do not work in it alone.');
-  out.push(
-    'Emergency heat only as the maker and local code allow: carbon monoxide, fire, and a residual-current device for anything electric in the wet.',
-  );
+    out.push(said('caution.glass'));
+  if (i.structure.kind === 'house') out.push(said('caution.house'));
+  out.push(said('caution.heat'));
   return out;
 }
 
 function learntOf(i: PlaceInputs) {
   const belief = i.plan?.beliefs.get(i.structure.id);
-  return belief ? learntView(i.structure.name, i.structure.id, belief, i.style) : null;
+  return belief ? learntView(i.structure.name, i.structure.id, belief) : null;
 }
 
 export function placeView(i: PlaceInputs): PlaceView {
@@ -321,7 +318,7 @@ export function placeView(i: PlaceInputs): PlaceView {
     plantings: plantingViews(i),
     progress: i.progress,
     options: optionRows(i),
-    ribbon: i.plan && b ? ribbonOf(i.plan, b, i.style) : null,
+    ribbon: i.plan && b ? ribbonOf(i.plan, b) : null,
     whatIf: whatIfOf(i),
     learnt: learntOf(i),
     cautions: cautionsFor(i),

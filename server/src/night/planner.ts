@@ -4,7 +4,7 @@
  * be read at any time. What is computed is core's (`core/night/evening.ts`).
  */
 import type { PlanProgress } from '@fogata/contract';
-import { localDate, nightOf, type Belief } from '@fogata/core';
+import { localDate, nightOf, said, type Belief } from '@fogata/core';
 import {
   anythingStands,
   begin,
@@ -126,7 +126,7 @@ export class Planner {
   async wait(data: FarmData, weather: FarmWeather, nowAtMs: number): Promise<NightPlan | null> {
     const job = this.jobFor(data, weather, nowAtMs);
     await job.promise;
-    if (job.progress.state === 'failed') throw new Error(job.progress.message);
+    if (job.progress.state === 'failed') throw new Error(`the night could not be worked out: ${job.key}`);
     return job.plan;
   }
 
@@ -150,7 +150,7 @@ export class Planner {
       .catch((error: unknown) => {
         if (abort.signal.aborted) return;
         progress.state = 'failed';
-        progress.message = 'The night could not be worked out. Try again; the readings and the log are safe.';
+        progress.message = said('problem.night');
         process.stderr.write(
           `plan failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
         );

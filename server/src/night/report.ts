@@ -2,13 +2,12 @@
 import type { NightReport, Range, RoundItem } from '@fogata/contract';
 import {
   BOOK_CALIBRATION,
-  differenceText,
   nightWindow,
-  temperatureText,
-  type Segment,
+  said,
+  type Said,
+  type Phrase,
   type Belief,
   type Structure,
-  type Style,
 } from '@fogata/core';
 import { type NightPlan, chosenOutcome } from '@fogata/core/planning';
 import type { NightPrediction } from '../db/schema';
@@ -46,12 +45,12 @@ export interface SpotInputs {
   beliefs: Map<string, Belief>;
 }
 
-function spotsOf(i: SpotInputs): { id: string; name: string; structure: Structure | null }[] {
+function spotsOf(i: SpotInputs): { id: string; name: string | Said; structure: Structure | null }[] {
   const withBeds = i.data.structures.filter(
     (s) => s.kind !== 'open' && i.data.beds.some((b) => b.structureId === s.id),
   );
   return [
-    { id: OUTSIDE, name: 'Outside', structure: null },
+    { id: OUTSIDE, name: said('report.outside'), structure: null },
     ...withBeds.map((s) => ({ id: s.id, name: s.name, structure: s })),
   ];
 }
@@ -84,29 +83,17 @@ export async function roundOf(i: SpotInputs, prediction: NightPrediction | null)
   );
 }
 
-function wordsFor(p: Range | null, minC: number | null, hindsightC: number | null, style: Style): string {
-  const t = (c: number) => temperatureText(c, style.units.temperature);
-  if (minC === null) return 'Not read.';
-  if (!p) return `Measured ${t(minC)}. Nothing was predicted for it.`;
-  const off = minC - p.mid;
+function offSaid(p: Range | null, minC: number | null, hindsightC: number | null): Said {
+  if (minC === null) return said('report.notRead');
+  if (!p) return said('report.noPrediction', { minC });
+  const offK = minC - p.mid;
+  if (Math.abs(offK) < 0.25) return said('report.asPredicted');
   const inside = minC >= p.low && minC <= p.high;
-  const size = differenceText(Math.abs(off), style.units.temperature).replace('+', '');
-  const first =
-    Math.abs(off) < 0.25
-      ? 'As predicted.'
-      : `${size} ${off < 0 ? 'colder' : 'milder'} than predicted, ${inside ? 'inside' : 'outside'} the band.`;
-  if (hindsightC === null || Math.abs(off) < 0.25) return first;
-  const model = minC - hindsightC;
-  const weather = hindsightC - p.mid;
-  const share = (k: number) => differenceText(k, style.units.temperature);
-  return `${first} The weather's part ${share(weather)}, the model's ${share(model)}.`;
+  if (hindsightC === null) return said('report.off', { offK, inside });
+  return said('report.parts', { offK, inside, weatherK: hindsightC - p.mid, modelK: minC - hindsightC });
 }
 
-export async function nightReport(
-  i: SpotInputs,
-  prediction: NightPrediction | null,
-  style: Style,
-): Promise<NightReport> {
+export async function nightReport(i: SpotInputs, prediction: NightPrediction | null): Promise<NightReport> {
   const window = nightWindow(i.night, i.data.farm);
   const toAtMs = Math.min(i.nowAtMs, window.toAtMs);
   const readings = ofKind(i.state.standing, 'reading').filter((r) => r.night === i.night);
@@ -137,35 +124,32 @@ export async function nightReport(
       measuredMinC: measured,
       measuredMaxC: reading?.maxC ?? null,
       hindsightC: hind?.minC ?? null,
-      words: wordsFor(predictedC, measured, hind?.minC ?? null, style),
+      words: offSaid(predictedC, measured, hind?.minC ?? null),
     };
   });
   const spots = await Promise.all(found);
   const learnt = i.data.structures.flatMap((s) => {
     const belief = i.beliefs.get(s.id);
-    return belief ? [learntView(s.name, s.id, belief, style)] : [];
+    return belief ? [learntView(s.name, s.id, belief)] : [];
   });
-  return { night: i.night, sentence: reportSentence(spots, style), spots, learnt };
+  return { night: i.night, sentence: reportSentence(spots), spots, learnt };
 }
 
-function reportSentence(spots: NightReport['spots'], style: Style): Segment[] {
-  const t = (c: number) => temperatureText(c, style.units.temperature);
+function reportSentence(spots: NightReport['spots']): Phrase[] {
   const outside = spots.find((s) => s.spot === OUTSIDE);
   const inside = spots.filter((s) => s.spot !== OUTSIDE && s.measuredMinC !== null && s.predictedC !== null);
-  const out: Segment[] = [];
+  const out: Phrase[] = [];
   if (outside?.measuredMinC != null) {
-    out.push({
-      text: `${t(outside.measuredMinC)} outside`,
-      tone: outside.measuredMinC < 0.5 ? 'frost' : 'plain',
-    });
-    out.push({ text: outside.predictedC ? `, said ${t(outside.predictedC.mid)}. ` : '. ', tone: 'plain' });
+    const { measuredMinC: minC, predictedC } = outside;
+    out.push({ text: said('report.low', { minC }), tone: minC < 0.5 ? 'frost' : 'plain' });
+    const text = predictedC ? said('report.saidLow', { midC: predictedC.mid }) : said('report.stop');
+    out.push({ text, tone: 'plain' });
   }
   const misses = inside.filter(
     (s) => s.measuredMinC! < s.predictedC!.low || s.measuredMinC! > s.predictedC!.high,
   );
-  if (inside.length === 0) out.push({ text: 'No structure has been read for this night.', tone: 'plain' });
-  else if (misses.length === 0)
-    out.push({ text: 'Inside, every thermometer was within its band.', tone: 'plain' });
-  else out.push({ text: `${misses.map((s) => s.name).join(' and ')} fell outside the band.`, tone: 'ochre' });
+  if (inside.length === 0) out.push({ text: said('report.none'), tone: 'plain' });
+  else if (misses.length === 0) out.push({ text: said('report.within'), tone: 'plain' });
+  else out.push({ text: said('report.without', { structures: misses.map((s) => s.name) }), tone: 'ochre' });
   return out;
 }

@@ -1,14 +1,6 @@
 /** Jobs before wind and snow, for the next day and a half, with what has been done about them since. */
 import type { StormView } from '@fogata/contract';
-import {
-  coversOn,
-  isIndoors,
-  HOUR_MS,
-  layoutOf,
-  stormJobs,
-  type NightWindow,
-  type Style,
-} from '@fogata/core';
+import { coversOn, isIndoors, HOUR_MS, layoutOf, stormJobs, type NightWindow } from '@fogata/core';
 import { ofKind, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
 import { isForecast, type FarmWeather } from '../sources/farmWeather';
@@ -23,7 +15,6 @@ export function stormView(
   weather: FarmWeather,
   window: NightWindow,
   nowAtMs: number,
-  style: Style,
 ): StormView[] {
   const fromAtMs = Math.floor(nowAtMs / HOUR_MS) * HOUR_MS;
   const coming = weather.coming(window, fromAtMs, fromAtMs + AHEAD_H * HOUR_MS);
@@ -31,7 +22,6 @@ export function stormView(
   if (!isForecast(coming)) return [];
   const hours = coming.members[0]!;
   const layout = layoutOf(data.structures);
-  const feet = style.units.length === 'ft';
   const jobs = stormJobs(
     data.structures.map((structure) => ({
       structure,
@@ -44,10 +34,6 @@ export function stormView(
     hours.filter((h) => Date.parse(h.time) >= nowAtMs - HOUR_MS),
     data.farm.wind,
     data.farm.windFromDeg,
-    {
-      speed: (ms) => (feet ? `${Math.round(ms * 2.23694)} mph` : `${Math.round(ms * 3.6)} km/h`),
-      load: (kg) => (feet ? `${(kg * 0.204816).toFixed(1)} lb/ft²` : `${Math.round(kg)} kg/m²`),
-    },
   );
   const done = ofKind(state.standing, 'secured').filter((r) => r.atMs > nowAtMs - HOLDS_MS);
   return jobs.map((j) => {

@@ -3,7 +3,7 @@
  * what it has. First the places' years are gone through for every crop that may be proposed, then a thread works the plan out.
  */
 import { cellsInAll, type FillView } from '@fogata/contract';
-import { cropById, cropOf } from '@fogata/core';
+import { cropById, cropOf, said } from '@fogata/core';
 import { dayOf, type FillAim } from '@fogata/core/relay';
 import { howOf, usualHow } from '@fogata/core/season';
 import type { FarmData } from '../farm/store';
@@ -80,7 +80,7 @@ export class Filler {
       this.now = {
         ...this.now,
         state: 'failed',
-        message: 'The gaps could not be filled. Nothing of yours is changed.',
+        message: said('problem.fill'),
       };
     });
   }
@@ -111,7 +111,7 @@ export class Filler {
       found = this.book.ask(questions);
       own = relayView(this.book, data, nowAtMs);
     }
-    if (found.progress.state === 'failed') throw new Error(found.progress.message ?? 'the years failed');
+    if (found.progress.state === 'failed') throw new Error('the years failed');
     const outlooks = new Map(own.outlooks.map((o) => [`${o.structureId} ${o.crop} ${o.how}`, o]));
     wanted.forEach((w, n) => {
       const a = found.answers[n];

@@ -10,10 +10,10 @@ export function askRoutes(ctx: Context): Router {
 
   router.post('/ask', async (req, res) => {
     const body = parseBody(askSchema, req.body);
-    const { data, nowAtMs, style } = await ctx.moment();
+    const { data, nowAtMs } = await ctx.moment();
     const empty = data.structures.length === 0;
     const { pool, members } = ctx.options;
-    res.json(await answerAsk(body, data.farm, empty, pool, nowAtMs, style, members));
+    res.json(await answerAsk(body, data.farm, empty, pool, nowAtMs, members));
   });
 
   router.post('/ask/keep', async (req, res) => {

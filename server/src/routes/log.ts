@@ -210,7 +210,7 @@ export function logRoutes(ctx: Context): Router {
       recordedAtMs: r.recordedAtMs,
       retracted: r.void,
       actor: r.actor,
-      ...describeRecord(r.record, m.data, m.style),
+      ...describeRecord(r.record, m.data),
     }));
     const view: LogView = { entries, more: rows.length > PAGE };
     res.json(view);

@@ -69,7 +69,6 @@ export function nightRoutes(ctx: Context): Router {
         background,
         plan,
         progress,
-        style: m.style,
       }),
     );
   });
@@ -79,7 +78,7 @@ export function nightRoutes(ctx: Context): Router {
     const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
     const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
     if (!plan || !b) throw notFound('night for this bed yet');
-    res.json(ribbonOf(plan, b, m.style));
+    res.json(ribbonOf(plan, b));
   });
 
   router.get('/places/:bedId/case', async (req, res) => {
@@ -97,7 +96,7 @@ export function nightRoutes(ctx: Context): Router {
     // dates of an age in which there were farms with computers
     if (!success || !/^20\d\d|^21\d\d/.test(req.params.night)) throw notFound('night');
     const kept = await findNight(ctx.db, req.params.night);
-    res.json(await nightReport(await ctx.spotInputs(m, req.params.night), kept?.data ?? null, m.style));
+    res.json(await nightReport(await ctx.spotInputs(m, req.params.night), kept?.data ?? null));
   });
 
   return router;

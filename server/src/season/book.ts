@@ -5,7 +5,7 @@
  */
 import { setMaxListeners } from 'node:events';
 import type { PlanProgress } from '@fogata/contract';
-import { kindOf, type Figures } from '@fogata/core';
+import { kindOf, said, type Figures, type Said } from '@fogata/core';
 import { NO_SEASONS, type KeptSeasons } from './keptSeasons';
 import type { MeanYear } from '@fogata/core/relay';
 import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
@@ -50,7 +50,7 @@ export interface Question {
 
 interface Held {
   answer: SeasonAnswer | null;
-  failed: string | null;
+  failed: Said | null;
 }
 
 /** Crops that go to a thread at once: the place is looked at once for all of them. */
@@ -138,7 +138,7 @@ export class SeasonBook {
       );
       for (const { key } of list)
         Object.assign(this.held.get(key) ?? {}, {
-          failed: 'The year could not be worked out. Nothing of yours is lost; try again.',
+          failed: said('problem.year'),
         });
     }
   }

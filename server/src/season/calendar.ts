@@ -4,6 +4,7 @@
  */
 import { jobTitle, type SeasonJob, type ShadeRow } from '@fogata/contract';
 import { addDays } from '@fogata/core';
+import { en } from '@fogata/core/words';
 import { createEvents, type DateArray } from 'ics';
 import type { Context } from '../context';
 import { shadeView } from '../day/shadeView';
@@ -21,7 +22,7 @@ interface Day {
 const jobDay = (j: SeasonJob): Day => ({
   uid: `${j.plantingId}.${j.step}@fogata`,
   title: jobTitle(j),
-  description: `${j.place}, ${j.bed}: ${Number(j.metres.toFixed(1))} m in ${j.rows} rows`,
+  description: en['calendar.job'](j),
   date: j.date,
 });
 
@@ -36,12 +37,10 @@ function shadeDays(rows: readonly ShadeRow[], today: string): Day[] {
     const year = `shade.${structureId}.${from.slice(0, 4)}`;
     const n = (seen.get(year) ?? 0) + 1;
     seen.set(year, n);
-    const description = why
-      ? `For the ${why.crop}: else too hot on a warm bright day, with everything open`
-      : '';
+    const description = why ? en['calendar.shade.why'](why) : '';
     const day = (act: 'on' | 'off', date: string): Day => ({
       uid: `${year}.${n}.${act}@fogata`,
-      title: `Shade cloth ${act}: ${name}`,
+      title: en['calendar.shade']({ on: act === 'on', structure: name }),
       description: act === 'on' ? description : '',
       date,
     });
@@ -68,7 +67,7 @@ export function calendarOf(
       busyStatus: 'FREE' as const,
       transp: 'TRANSPARENT' as const,
     })),
-    { productId: 'fogata/season', method: 'PUBLISH', calName: `${farmName}: season` },
+    { productId: 'fogata/season', method: 'PUBLISH', calName: en['calendar.name']({ farm: farmName }) },
   );
   if (error) throw error;
   return value ?? '';

@@ -56,7 +56,7 @@ export async function storyOf(ctx: Context, id: string): Promise<StoryView> {
     recordedAtMs: r.recordedAtMs,
     retracted: r.void,
     actor: r.actor,
-    ...describeRecord(r.record, m.data, m.style),
+    ...describeRecord(r.record, m.data),
   }));
   const { progress, bolts, ...expected } = expectedOf(ctx.seasons, m.data, m.nowAtMs, planting);
   return {

@@ -8,7 +8,7 @@ import type {
   SeasonRow,
   SeasonView,
 } from '@fogata/contract';
-import { reasonWords } from '@fogata/contract/windows';
+import { reasonSaid } from '@fogata/contract/windows';
 import {
   cropById,
   CROPS,
@@ -159,7 +159,7 @@ function windowView(w: Window, planted: boolean) {
     earliest: dateOf(w.earliest),
     best: dateOf(w.best),
     latest: dateOf(w.latest),
-    reasons: w.reasons.map((r) => ({ edge: r.edge, why: reasonWords(r, planted ? 'transplant' : 'sow') })),
+    reasons: w.reasons.map((r) => ({ edge: r.edge, why: reasonSaid(r, planted ? 'transplant' : 'sow') })),
   };
 }
 

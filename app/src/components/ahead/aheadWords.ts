@@ -1,5 +1,5 @@
 /** Ahead's words: what the screen opens with, and a night in a line. */
-import type { AheadNight, AheadPlace, AheadView } from '@fogata/contract';
+import type { AheadNight, AheadPlace, AheadView } from '@fogata/contract/told';
 import type { Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
 

@@ -1,7 +1,7 @@
 /** Jugs of water and shade cloth, through the heat engine, on a bed of one's own and the weather that is forecast. */
 import { amountForGain, type Bed } from '@fogata/core';
 import { useState } from 'react';
-import type { PlaceView } from '@fogata/contract';
+import type { PlaceView } from '@fogata/contract/told';
 import { useFormat } from '../../data/format';
 import { usePlace } from '../../data/hooks';
 import { useTried } from '../../data/useWhatIf';

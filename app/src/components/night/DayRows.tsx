@@ -1,5 +1,5 @@
 /** The day's openings: what to open next, by how much, when it is shut, and how hot it gets if it is left. */
-import type { DayStep, DayStructure } from '@fogata/contract';
+import type { DayStep, DayStructure } from '@fogata/contract/told';
 import { countWord } from '@fogata/core/telling';
 import { router } from 'expo-router';
 import { View } from 'react-native';

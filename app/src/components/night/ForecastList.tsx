@@ -1,6 +1,6 @@
 /** The forecasts that came, which of them tonight goes by, and how one is set aside. */
 import { api, call } from '@fogata/contract/client';
-import type { ForecastView } from '@fogata/contract';
+import type { ForecastView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';

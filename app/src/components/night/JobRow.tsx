@@ -1,5 +1,5 @@
 /** One job: when, what, on what; ticked when done; opened for why, and for changing one's mind. */
-import type { JobView, PlaceRow } from '@fogata/contract';
+import type { Job, PlaceRow } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -12,7 +12,7 @@ import { StackGlyph } from '../place/StackGlyph';
 import { Text } from '../ui/Text';
 
 interface Props {
-  job: JobView;
+  job: Job;
   places: readonly PlaceRow[];
   nowAtMs: number;
   night: string;
@@ -26,7 +26,7 @@ export function JobRow({ job, places, nowAtMs, night, format, first, who }: Prop
   const [open, setOpen] = useState(false);
   const place =
     places.find((p) => p.bedId === job.items[0]?.bedId) ??
-    places.find((p) => job.title.includes(p.structureName));
+    places.find((p) => p.structureId === job.structureId);
   const layers = job.kind === 'close' ? (place?.stack ?? []).slice(0, 1) : (place?.stack ?? []);
   const beds = [...new Set(job.items.map((i) => i.bedId))];
   const by = job.done ? whoDid(job.recordIds, who ?? {}) : '';
@@ -118,7 +118,7 @@ export function JobRow({ job, places, nowAtMs, night, format, first, who }: Prop
 }
 
 /** What the beds of this job would have on them by the plan. */
-function acceptedKeys(job: JobView): { bedId: string; key: string | null }[] {
+function acceptedKeys(job: Job): { bedId: string; key: string | null }[] {
   return [...new Set(job.items.map((i) => i.bedId))].map((bedId) => ({
     bedId,
     key: job.planKeys[bedId] ?? null,

@@ -1,5 +1,5 @@
 /** Said and measured by spot: the range that was said as a bar, what was measured as a dot, on gifted-charts. */
-import type { NightReport } from '@fogata/contract';
+import type { NightReport } from '@fogata/contract/told';
 import { View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 import type { Format } from '../../data/format';

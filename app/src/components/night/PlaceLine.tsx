@@ -1,5 +1,5 @@
 /** One place in the list: its stack, what stands there and what the night does to it, its lowest leaf temperature. */
-import type { PlaceRow } from '@fogata/contract';
+import type { PlaceRow } from '@fogata/contract/told';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';

@@ -2,7 +2,7 @@
  * The ribbon: the coming night of one bed, hour by hour. The band of the forecast outside, the air in each layer, the leaf
  * with its own band, the soil; where the crop is harmed the ground is frost blue and hatched.
  */
-import type { RibbonView } from '@fogata/contract';
+import type { RibbonView } from '@fogata/contract/told';
 import { View } from 'react-native';
 import Svg, { Circle, Defs, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Format } from '../../data/format';

@@ -1,5 +1,5 @@
 /** The morning round: one thermometer after the other, on big steppers, with what was said beside it. */
-import type { RoundItem } from '@fogata/contract';
+import type { RoundItem } from '@fogata/contract/told';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { act } from '../../data/actions';

@@ -1,5 +1,5 @@
 /** Thermometers under cover while it is dark: what each shows beside what it should, and what to look for where they part. */
-import type { SpotNowView } from '@fogata/contract';
+import type { SpotNowView } from '@fogata/contract/told';
 import { View } from 'react-native';
 import type { Format } from '../../data/format';
 import { Row } from '../ui/Page';

@@ -1,5 +1,5 @@
 /** What wind and snow ask for, by time: what to do, the load against the rating, and what the tool does not know. */
-import type { StormView } from '@fogata/contract';
+import type { StormView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { act, retract } from '../../data/actions';

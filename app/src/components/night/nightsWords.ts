@@ -1,5 +1,5 @@
 /** What the list of nights opens with: how often it was right, and to which side it leans. */
-import type { NightRow } from '@fogata/contract';
+import type { NightRow } from '@fogata/contract/told';
 import type { Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
 

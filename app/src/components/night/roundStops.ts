@@ -3,21 +3,21 @@
  * with nothing to do is left out; `roundName` says which round it is; `roundSentence` how much of it is left.
  */
 import type {
+  Job,
   DayStructure,
   DayView,
-  JobView,
   NowView,
   RoundItem,
   StormView,
   WaterRow,
   WaterView,
-} from '@fogata/contract';
+} from '@fogata/contract/told';
 import { countWord, type Segment } from '@fogata/core';
 import { turnOf } from '../water/waterWords';
 
 export type Task =
   | { kind: 'read'; done: boolean; item: RoundItem }
-  | { kind: 'job'; done: boolean; job: JobView }
+  | { kind: 'job'; done: boolean; job: Job }
   | { kind: 'open'; done: false; row: DayStructure }
   | { kind: 'water'; done: false; row: WaterRow }
   | { kind: 'storm'; done: boolean; job: StormView };

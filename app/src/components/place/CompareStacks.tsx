@@ -1,5 +1,5 @@
 /** Two stacks side by side: the one that is held and the one that is switched, with what each leads to and costs. */
-import type { GlyphLayer } from '@fogata/contract';
+import type { GlyphLayer } from '@fogata/contract/told';
 import { StyleSheet, View } from 'react-native';
 import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';

@@ -1,10 +1,11 @@
 /** Why it gets as cold as it does: where the bed's heat goes at one hour, in words and watts, the largest share first. */
 import type { FlowLine } from '@fogata/core';
+import type { Told } from '@fogata/core/words';
 import { StyleSheet, View } from 'react-native';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 
-export function HeatFlows({ lines, at }: { lines: FlowLine[]; at: string }) {
+export function HeatFlows({ lines, at }: { lines: Told<FlowLine>[]; at: string }) {
   if (lines.length === 0) return null;
   return (
     <View testID="flows">

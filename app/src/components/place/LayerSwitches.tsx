@@ -1,5 +1,5 @@
 /** A switch for each layer with what it is worth; covers that are not in stock can be tried as well. */
-import type { PlaceView } from '@fogata/contract';
+import type { PlaceView } from '@fogata/contract/told';
 import { MATERIAL_IDS, MATERIALS, type MaterialId } from '@fogata/core';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

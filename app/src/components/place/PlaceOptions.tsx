@@ -1,6 +1,6 @@
 /** What every stack of covers would give this bed tonight, and what lies on it now: to choose, and to say what was done. */
-import type { PlaceView } from '@fogata/contract';
-import { wayWords } from '@fogata/core';
+import type { PlaceView } from '@fogata/contract/told';
+import { wayWords } from '@fogata/core/words';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { act, decide } from '../../data/actions';

@@ -1,5 +1,5 @@
 /** A planting on its margin bar, with what a grower notes of it: harm, weight, changes. */
-import type { PlantingView } from '@fogata/contract';
+import type { PlantingView } from '@fogata/contract/told';
 import type { Bed, Planting } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';

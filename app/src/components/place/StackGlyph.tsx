@@ -1,5 +1,5 @@
 /** The stack, small: beside a place's name in every list. An arc on is full, off thin, planned dashed in ember, open gapped. */
-import type { GlyphLayer } from '@fogata/contract';
+import type { GlyphLayer } from '@fogata/contract/told';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';

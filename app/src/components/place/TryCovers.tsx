@@ -2,7 +2,7 @@
  * Other covers tried on a bed. It answers: what would it be under these? The section at one hour, the switches, the leaf
  * at its coldest, another stack beside it, where the heat goes, the ribbon, and every layer by day and night.
  */
-import type { GlyphLayer, PlaceView } from '@fogata/contract';
+import type { GlyphLayer, PlaceView } from '@fogata/contract/told';
 import { withTried } from '@fogata/core';
 import { memo, useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -252,7 +252,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
           }}
         />
       ) : null}
-      <HeatFlows lines={result.flows[i]!} at={format.time(result.timesAtMs[i]!)} />
+      <HeatFlows lines={format.say(result.flows[i]!)} at={format.time(result.timesAtMs[i]!)} />
       {ribbon && later ? (
         <NightRibbon view={view} trial={laterTrial} result={later} format={format} width={width} />
       ) : null}

@@ -1,5 +1,5 @@
 /** The day after a tried night: whether covers come off, how far it stands open, how hot that gets, and every layer's curve. */
-import type { PlaceView } from '@fogata/contract';
+import type { PlaceView } from '@fogata/contract/told';
 import { memo } from 'react';
 import { View } from 'react-native';
 import type { Format } from '../../data/format';

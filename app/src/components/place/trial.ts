@@ -2,8 +2,9 @@
  * Covers tried on a bed, as plain data. Contract: `Trial` is what the switches say; `specFor` is the bed that the engine
  * runs for it; `planKey` is what "plan this" would decide; nothing here knows the screen.
  */
-import type { PlaceView, WhatIf } from '@fogata/contract';
+import type { PlaceView, WhatIf } from '@fogata/contract/told';
 import {
+  isSaid,
   BARE,
   HOUR_MS,
   localDate,
@@ -98,7 +99,7 @@ export function specFor(w: WhatIf, bed: Bed, s: Trial): BedSpec {
   stack = standing(stack, structural, lies);
   for (const e of s.extra) {
     const next = withTried(stack, bed, e.material, e.use, w.base.crop?.heightM ?? 0.1);
-    if (typeof next !== 'string') stack = next;
+    if (!isSaid(next)) stack = next;
   }
   return {
     ...w.base,

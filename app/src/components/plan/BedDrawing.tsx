@@ -1,5 +1,5 @@
 /** A bed from above: its rows as lines, each planting a run of leaves along its rows; what is free stays bare soil. */
-import type { PlantingView } from '@fogata/contract';
+import type { PlantingView } from '@fogata/contract/told';
 import type { Bed } from '@fogata/core';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';

@@ -1,5 +1,6 @@
 /** How else a sheet may lie. It answers: may the plan use it another way tonight, where its usual one does not fit? */
-import { bears, wayWords, type Cover, type CoverUse } from '@fogata/core';
+import { bears, type Cover, type CoverUse } from '@fogata/core';
+import { wayWords } from '@fogata/core/words';
 import { View } from 'react-native';
 import { Toggle } from '../ui/Button';
 import { Labelled } from '../ui/Fields';

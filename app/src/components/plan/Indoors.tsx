@@ -8,7 +8,7 @@ import {
   warmerKOf,
   type Cover,
 } from '@fogata/core';
-import type { KitView } from '@fogata/contract';
+import type { KitView } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useFormat, type Format } from '../../data/format';

@@ -1,6 +1,7 @@
 /** A station's record for Season: a file is looked at, said what it is good for, and taken; it can be left again. */
 import { api, call } from '@fogata/contract/client';
-import type { ClimateRead, Farm, FarmPatch } from '@fogata/contract';
+import type { Farm, FarmPatch } from '@fogata/contract';
+import type { ClimateRead } from '@fogata/contract/told';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { retract } from '../../data/actions';

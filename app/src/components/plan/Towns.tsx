@@ -1,5 +1,6 @@
 /** Towns to be near to, for those who do not know their latitude. */
-import type { Farm, TownRow } from '@fogata/contract';
+import type { Farm } from '@fogata/contract';
+import type { TownRow } from '@fogata/contract/told';
 import { measureText } from '@fogata/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';

@@ -16,7 +16,7 @@ export function WhatFits({ bed, owner, format }: { bed: Bed; owner: Structure; f
       {covers.map((c, n) => {
         const fit = fitCover(c, owner, bed);
         const said = !isFit(fit)
-          ? fit.why
+          ? format.say(fit.why)
           : fit.pieces > c.count
             ? `takes ${fit.pieces} overlapped, there ${c.count === 1 ? 'is' : 'are'} ${c.count}`
             : fit.pieces === 1

@@ -2,7 +2,8 @@
  * What is asked for by the week, and what the plan has to do with: trays, hands, the risk. It answers: what do I have to have, when, and what
  * have I to do it with? Kept as it is changed, each change taken back by one tap.
  */
-import { cellsInAll, type CropRow, type Farm, type RelaySettings } from '@fogata/contract';
+import { cellsInAll, type Farm, type RelaySettings } from '@fogata/contract';
+import type { CropRow } from '@fogata/contract/told';
 import { addDays, cropById } from '@fogata/core';
 import { readDemandCsv, toDemandCsv } from '@fogata/core/relay';
 import { router } from 'expo-router';

@@ -3,7 +3,7 @@
  * itself or all of them; what is refused is left out when it is asked again.
  */
 import { api, call } from '@fogata/contract/client';
-import type { FillProposal, FillView } from '@fogata/contract';
+import type { FillProposal, FillView } from '@fogata/contract/told';
 import { cropById, type Planting } from '@fogata/core';
 import { useState } from 'react';
 import { View } from 'react-native';

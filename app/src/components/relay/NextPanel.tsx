@@ -1,5 +1,5 @@
 /** What is next for these rows? Two or three crops that come off from the day they fall free; one tap plans it. */
-import type { NextChoice } from '@fogata/contract';
+import type { NextChoice } from '@fogata/contract/told';
 import { cropById, type Planting } from '@fogata/core';
 import { isoOf } from '@fogata/core/relay';
 import { View } from 'react-native';

@@ -3,7 +3,7 @@
  * that are as they were are the same objects, so that only what moved is looked at anew. `movedBy` moves a planting with its
  * clearing; `lanesOf` gives a bed's rows as they are shared.
  */
-import type { RelayView } from '@fogata/contract';
+import type { RelayView } from '@fogata/contract/told';
 import { addDays, cropOf, isCrop, kindOf, type Planting } from '@fogata/core';
 import {
   dayOf,

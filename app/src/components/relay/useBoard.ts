@@ -4,7 +4,7 @@
  * the device, shown as moved, and sent when there is signal again.
  */
 import { api, call } from '@fogata/contract/client';
-import type { RelayView } from '@fogata/contract';
+import type { RelayView } from '@fogata/contract/told';
 import { cropOf, type Planting } from '@fogata/core';
 import { posts, relayChecker, supply } from '@fogata/core/relay';
 import { useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';

@@ -1,5 +1,6 @@
 /** What is counted. It answers: when is it ripe, in flower, cold enough? Each from its event, by days that were and years that may come. */
-import type { Counter, CounterView } from '@fogata/contract';
+import type { Counter } from '@fogata/contract';
+import type { CounterView } from '@fogata/contract/told';
 import { CROPS, cropById } from '@fogata/core';
 import { usualCount } from '@fogata/core/season';
 import { useState } from 'react';

@@ -1,5 +1,6 @@
 /** The weeks' list: each thing to be done, ticked when it is done, moved by a day or a week, opened for its planting. */
-import { jobTitle, type SeasonJob } from '@fogata/contract';
+import { jobTitle } from '@fogata/contract';
+import type { SeasonJob } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';

@@ -2,7 +2,7 @@
  * The nights that a planting went through: below, where harm began for it (a shore that falls as it hardens); above, how low its
  * leaves were. A night that came under the shore is drawn solid, one that stayed over it open.
  */
-import type { StoryView } from '@fogata/contract';
+import type { StoryView } from '@fogata/contract/told';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Format } from '../../data/format';

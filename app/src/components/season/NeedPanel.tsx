@@ -1,6 +1,6 @@
 /** Backwards from a need. It answers: so much a week, from then to then: what do I sow when, where, and what will it cost in metres? */
 import { api, call, type Query } from '@fogata/contract/client';
-import type { NeedSowingView, NeedView } from '@fogata/contract';
+import type { NeedSowingView, NeedView } from '@fogata/contract/told';
 import { addDays, cropById, type Planting, type Segment } from '@fogata/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,5 +1,5 @@
 /** When shade cloth goes on and comes off. It answers: which weeks of the year does a house want it in, and what would it be like without? */
-import type { ShadeRow } from '@fogata/contract';
+import type { ShadeRow } from '@fogata/contract/told';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useFormat, type Format } from '../../data/format';

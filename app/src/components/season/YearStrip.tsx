@@ -2,7 +2,7 @@
  * A crop's year in one place: how many years in ten it comes off in, by the day it is begun, as ground that is grown over; above it
  * the three schools as spans. The year begins in the middle of summer, so that a winter lies in one piece.
  */
-import type { SeasonPlaceView } from '@fogata/contract';
+import type { SeasonPlaceView } from '@fogata/contract/told';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';

@@ -2,7 +2,7 @@
  * Ways side by side, in words. Contract: `startWays` gives two ways worth comparing of a crop's page; `compareSentence` says which gives most
  * and which is surest; `linesOf` the same lines for every way, with which of them is best.
  */
-import type { SeasonCropView, WayAsked, WayView } from '@fogata/contract';
+import type { SeasonCropView, WayAsked, WayView } from '@fogata/contract/told';
 import { daysBetween, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
 import { dayShort, failureWords, ofHundred, upper } from './seasonWords';

@@ -1,5 +1,5 @@
 /** A counter in words: what it counts, how far it is, when it is likely to be full; a band while years may still differ. */
-import type { CounterView } from '@fogata/contract';
+import type { CounterView } from '@fogata/contract/told';
 import { daysBetween } from '@fogata/core';
 import { dayShort } from './seasonWords';
 

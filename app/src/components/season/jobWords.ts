@@ -1,5 +1,6 @@
 /** A season's job in words: what, where, when, and what being late has cost. */
-import { jobTitle, type SeasonJob } from '@fogata/contract';
+import { jobTitle } from '@fogata/contract';
+import type { SeasonJob } from '@fogata/contract/told';
 import { addDays, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
 import { failureWords, ofHundred } from './seasonWords';

@@ -1,5 +1,5 @@
 /** Answers to a patchy stand in words: what is done, what it brings over leaving it, why one brings nothing. */
-import type { MendView } from '@fogata/contract';
+import type { MendView } from '@fogata/contract/told';
 import type { Mend } from '@fogata/core/relay';
 import type { Segment } from '@fogata/core';
 import type { Format } from '../../data/format';

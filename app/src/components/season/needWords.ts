@@ -1,5 +1,5 @@
 /** A need answered in words. Contract: `needSentence` opens it; `sowingWords`, `spotWords` say one sowing; nothing short is left unsaid. */
-import type { NeedSowingView, NeedView } from '@fogata/contract';
+import type { NeedSowingView, NeedView } from '@fogata/contract/told';
 import { countWord, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
 import { dayShort, ofHundred, upper } from './seasonWords';

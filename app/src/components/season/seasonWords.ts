@@ -1,5 +1,5 @@
 /** Season's words: dates as they are said, what goes wrong, how sure a date is. */
-import type { SeasonCropView, SeasonDate, SeasonRow, SeasonView } from '@fogata/contract';
+import type { SeasonCropView, SeasonDate, SeasonRow, SeasonView } from '@fogata/contract/told';
 import { upper, type Segment } from '@fogata/core';
 import { makesButtons } from '@fogata/core/season';
 import type { Format } from '../../data/format';

@@ -1,5 +1,5 @@
 /** A planting's story in words: what it opens with, and its steps. */
-import type { StoryView } from '@fogata/contract';
+import type { StoryView } from '@fogata/contract/told';
 import type { Segment, StepId } from '@fogata/core';
 import type { Format } from '../../data/format';
 import { failureWords, ofHundred, upper } from './seasonWords';

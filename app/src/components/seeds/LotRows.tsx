@@ -1,6 +1,6 @@
 /** The seed of one cultivar: what is left, what a test said; counted, tested and thrown out here. */
 import { api, call } from '@fogata/contract/client';
-import type { LotView } from '@fogata/contract';
+import type { LotView } from '@fogata/contract/told';
 import type { Crop, SeedLot } from '@fogata/core';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -2,7 +2,7 @@
  * The seed box in words. Contract: `seedsSentence` opens the screen; `lotWords`, `learntWords`, `figureName` say one thing each; nothing is
  * said of what is not known.
  */
-import type { LotView, SeedRow } from '@fogata/contract';
+import type { LotView, SeedRow } from '@fogata/contract/told';
 import {
   countWord,
   joined,

@@ -1,12 +1,6 @@
 /** What goes on paper: tonight's sheet, the week's, the master sheet of the beds by rows, and tags to stand in them. */
-import {
-  jobTitle,
-  type AheadView,
-  type KitView,
-  type NowView,
-  type RelayView,
-  type SeasonView,
-} from '@fogata/contract';
+import { jobTitle } from '@fogata/contract';
+import type { AheadView, KitView, NowView, RelayView, SeasonView } from '@fogata/contract/told';
 import { addDays, cropById, isIndoors } from '@fogata/core';
 import type { Format } from '../../data/format';
 import { nightName, nightWords, shortWords, workWords } from '../ahead/aheadWords';

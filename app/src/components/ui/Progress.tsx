@@ -1,5 +1,5 @@
 /** How far the night is worked out: beds done of all, as a bar and in words. */
-import type { PlanProgress } from '@fogata/contract';
+import type { PlanProgress } from '@fogata/contract/told';
 import { View } from 'react-native';
 import { planAgain } from '../../data/hooks';
 import { useTheme } from '../../theme/theme';

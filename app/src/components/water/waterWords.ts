@@ -2,7 +2,7 @@
  * Water in words. Contract: `waterSentence` says what is to be watered today, what waits for the frost and what comes next; `rowWords` one
  * bed; what nobody has said is said to be not known.
  */
-import type { WaterRow, WaterView } from '@fogata/contract';
+import type { WaterRow, WaterView } from '@fogata/contract/told';
 import { countWord, daysBetween, joined, perAreaText, upper, type Segment } from '@fogata/core';
 import type { Format } from '../../data/format';
 
