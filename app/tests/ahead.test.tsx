@@ -8,7 +8,7 @@ import {
   togetherWords,
   tonightWords,
   workWords,
-} from '../src/components/ahead/aheadWords';
+} from '../src/words/en/aheadWords';
 import { format } from './kit';
 
 const told = { ...format, money: (x: number) => `€${Math.round(x)}` };

@@ -10,11 +10,11 @@ import {
   daysOn,
   rowAt,
   seasonSentence,
-} from '../src/components/season/seasonWords';
-import { jobDetail, jobGroups, jobSentence } from '../src/components/season/jobWords';
+} from '../src/words/en/seasonWords';
+import { jobDetail, jobGroups, jobSentence } from '../src/words/en/jobWords';
 import { format as mockFormat } from './kit';
 import { Margins } from '../src/components/season/Margins';
-import { boltWords, stepWords, storySentence } from '../src/components/season/storyWords';
+import { boltWords, stepWords, storySentence } from '../src/words/en/storyWords';
 import { YearStrip } from '../src/components/season/YearStrip';
 
 const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({

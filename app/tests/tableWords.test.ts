@@ -9,11 +9,11 @@ import {
   rowName,
   seedsSentence,
   stoodWords,
-} from '../src/components/seeds/seedWords';
-import { compareSentence, linesOf, waysOf, waysText } from '../src/components/season/compareWords';
-import { counterWords, soFarWords } from '../src/components/season/counterWords';
-import { needSentence, sowingWords, spotWords } from '../src/components/season/needWords';
-import { feedWords, rowWords, turnOf, waterSentence } from '../src/components/water/waterWords';
+} from '../src/words/en/seedWords';
+import { compareSentence, linesOf, waysOf, waysText } from '../src/words/en/compareWords';
+import { counterWords, soFarWords } from '../src/words/en/counterWords';
+import { needSentence, sowingWords, spotWords } from '../src/words/en/needWords';
+import { feedWords, rowWords, turnOf, waterSentence } from '../src/words/en/waterWords';
 import { format as kit } from './kit';
 
 const format = {

@@ -2,14 +2,15 @@ import { router } from 'expo-router';
 import { Button } from '../components/ui/Button';
 import { Page } from '../components/ui/Page';
 import { Text } from '../components/ui/Text';
+import { notFound as words } from '../words/en/data';
 
 export default function NotFound() {
   return (
     <Page>
       <Text kind="title" heading={1}>
-        There is nothing at this address.
+        {words.thereIsNothingAtThis}
       </Text>
-      <Button label="Go to Now" kind="main" onPress={() => router.replace('/')} />
+      <Button label={words.goToNow} kind="main" onPress={() => router.replace('/')} />
     </Page>
   );
 }

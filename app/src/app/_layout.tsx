@@ -10,10 +10,11 @@ import { useEffect } from 'react';
 import { SWRConfig } from 'swr';
 import { Frame } from '../components/ui/Frame';
 import { ThemeProvider } from '../theme/theme';
+import { layout as words } from '../words/en/data';
 
 export default function Layout() {
   const page = pageTitle(usePathname());
-  const title = page === null ? 'Nothing here · Fogata' : `${page} · Fogata`;
+  const title = words.nothingHereFogataFogata(page);
   // words come first, in the letters that there are; ours follow
   useFonts({
     AtkinsonHyperlegibleNext_400Regular,

@@ -6,6 +6,7 @@ import { newId } from './id';
 import { instant, nightFor } from './moment';
 import { offerUndo } from './undo';
 import { whoUses } from './who';
+import { actions as words } from '../words/en/data';
 
 /** A record as an action gives it: everything but its id. */
 type Draft = SentRecord extends infer R ? (R extends { id: string } ? Omit<R, 'id'> : never) : never;
@@ -39,14 +40,14 @@ export async function retract(ids: string[], atMs: number): Promise<void> {
 export async function finishJob(job: Job, nowAtMs: number): Promise<void> {
   if (job.kind === 'close') {
     await act(
-      `${job.title}: done`,
+      words.done(job.title),
       [{ kind: 'vent', atMs: nowAtMs, structureId: job.structureId, fraction: 0 }],
       nowAtMs,
     );
     return;
   }
   await act(
-    `${job.title}: done`,
+    words.done(job.title),
     job.items
       .filter((i) => !i.done)
       .map((i) => ({

@@ -3,6 +3,7 @@ import type { ProblemBody } from '@fogata/contract/told';
 import { readAnswer, type Call } from '@fogata/contract/client';
 import { heard } from './house';
 import { originHeaders } from './who';
+import { api as words } from '../words/en/data';
 
 /** The server said no, with a sentence. */
 export class Refused extends Error {
@@ -19,7 +20,7 @@ export class Refused extends Error {
 /** The server could not be reached. */
 export class NoServer extends Error {
   constructor() {
-    super('No connection to the farm’s server.');
+    super(words.noConnectionToTheFarms);
   }
 }
 
@@ -57,7 +58,7 @@ export async function request<A>(asked: Call<A>, body?: unknown, longestMs = LON
   if (json === null) throw new NoServer();
   if (!response.ok) {
     const problem = json as Partial<ProblemBody> | null;
-    throw new Refused(problem?.detail ?? 'The server refused this.', problem?.field, response.status, json);
+    throw new Refused(problem?.detail ?? words.theServerRefusedThis, problem?.field, response.status, json);
   }
   return readAnswer(asked, json);
 }

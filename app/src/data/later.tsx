@@ -8,6 +8,7 @@ import { View } from 'react-native';
 import { Button } from '../components/ui/Button';
 import { Page } from '../components/ui/Page';
 import { Text } from '../components/ui/Text';
+import { later as words } from '../words/en/data';
 
 class Caught extends Component<{ children: ReactNode; otherwise: ReactNode }, { failed: boolean }> {
   override state = { failed: false };
@@ -29,7 +30,7 @@ export function later<P extends object>(fetchIt: () => Promise<ComponentType<P>>
       try {
         return { default: await fetchIt() };
       } catch (cause) {
-        throw new NotFetched('this screen could not be fetched', { cause });
+        throw new NotFetched(words.thisScreenCouldNotBe, { cause });
       }
     });
   let Fetched = make();
@@ -53,12 +54,10 @@ function NotHere({ onRetry }: { onRetry: () => void }) {
   return (
     <Page>
       <Text kind="title" heading={1}>
-        This page has not reached this phone yet.
+        {words.thisPageHasNotReached}
       </Text>
-      <Text style={{ paddingVertical: 8 }}>
-        It is fetched once, where there is signal. What you have noted is kept.
-      </Text>
-      <Button label="Try again" kind="main" onPress={onRetry} />
+      <Text style={{ paddingVertical: 8 }}>{words.itIsFetchedOnceWhere}</Text>
+      <Button label={words.tryAgain} kind="main" onPress={onRetry} />
     </Page>
   );
 }
@@ -72,7 +71,7 @@ function Opening() {
   }, []);
   return (
     <View role="status" aria-busy style={{ padding: 16 }}>
-      {slow ? <Text tone="quiet">Opening …</Text> : null}
+      {slow ? <Text tone="quiet">{words.opening}</Text> : null}
     </View>
   );
 }

@@ -4,6 +4,7 @@ import type { Bed, Cover, Structure } from '@fogata/core';
 import { change } from './hooks';
 import { newId } from './id';
 import { offerUndo } from './undo';
+import { setup as words } from '../words/en/data';
 
 type Thing = Structure | Bed | Cover;
 const PUT: Record<'structure' | 'bed' | 'cover', Endpoint<Thing, `/api/${string}/:id`>> = {
@@ -19,7 +20,7 @@ const drop = (kind: Kind, { id }: Thing) => change(call(DROP[kind], { id }));
 /** Saves; `was` is what undo brings back, null for something new. */
 export async function saveThing(kind: Kind, thing: Thing, was: Thing | null): Promise<void> {
   await keep(kind, thing);
-  offerUndo(`${thing.name}: ${was ? 'changed' : 'added'}`, async () => {
+  offerUndo(words.changedAdded(thing.name, Boolean(was)), async () => {
     if (was) await keep(kind, was);
     else await drop(kind, thing);
   });
@@ -27,7 +28,7 @@ export async function saveThing(kind: Kind, thing: Thing, was: Thing | null): Pr
 
 export async function removeThing(kind: Kind, thing: Thing): Promise<void> {
   await drop(kind, thing);
-  offerUndo(`${thing.name}: removed`, () => keep(kind, thing));
+  offerUndo(words.removed(thing.name), () => keep(kind, thing));
 }
 
 /** "Bed 2" after "Bed 1", "House, second" never: the first number that is free. */
@@ -58,7 +59,7 @@ export async function copyStructure(
   };
   const own = beds.map((b) => ({ ...b, id: newId(), structureId: copy.id }));
   await change(call(api.setup), { structures: [copy], beds: own });
-  offerUndo(`${copy.name}: added`, () =>
+  offerUndo(words.added(copy.name), () =>
     change(call(api.setup), { remove: { structures: [copy.id], beds: own.map((b) => b.id) } }),
   );
   return copy;
@@ -75,7 +76,7 @@ export async function copyBed(bed: Bed, beds: readonly Bed[], times = 1, already
     made.push(copy);
   }
   await change(call(api.setup), { beds: made });
-  offerUndo(`${made.map((b) => b.name).join(', ')}: added`, () =>
+  offerUndo(words.added2(made.map((b) => b.name).join(', ')), () =>
     change(call(api.setup), { remove: { beds: made.map((b) => b.id) } }),
   );
 }

@@ -14,6 +14,7 @@ import {
   type FarmSite,
 } from '@fogata/core/telling';
 import type { Asked } from './overlay';
+import { steady as words } from '../words/en/data';
 
 type Now = Asked<NowView>;
 
@@ -70,7 +71,7 @@ function roundFrom(beds: BedsView | undefined): RoundItem[] {
   const none = { predictedC: null, thermometer: null, reading: null };
   const structures = (beds?.structures ?? []).filter((s) => s.structure.kind !== 'open' && s.beds.length > 0);
   return [
-    { spot: 'outside', name: 'Outside', ...none },
+    { spot: 'outside', name: words.outside, ...none },
     ...structures.map((s) => ({ spot: s.structure.id, name: s.structure.name, ...none })),
   ];
 }
@@ -94,9 +95,9 @@ export function withoutServer(
     ...now,
     clock,
     sentence: [
-      { text: `This was worked out at ${atText}, and the server cannot be reached. `, tone: 'plain' },
+      { text: words.thisWasWorkedOutAt(atText), tone: 'plain' },
       {
-        text: phase === 'morning' ? 'The round can be noted all the same.' : 'What you note is kept.',
+        text: words.theRoundCanBeNoted(phase),
         tone: 'ochre',
       },
     ],

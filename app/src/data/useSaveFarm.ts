@@ -3,6 +3,7 @@ import type { Farm, FarmPatch } from '@fogata/contract';
 import { useState } from 'react';
 import { patchFarm, useFarm } from './hooks';
 import { offerUndo } from './undo';
+import { useSaveFarm as words } from '../words/en/data';
 
 /** `onRefused` is told what was to be changed and was not. */
 export function useSaveFarm(onRefused?: (patch: FarmPatch) => void) {
@@ -14,7 +15,7 @@ export function useSaveFarm(onRefused?: (patch: FarmPatch) => void) {
     setProblem(null);
     const before = Object.fromEntries(Object.keys(patch).map((k) => [k, farm[k as keyof Farm]])) as FarmPatch;
     patchFarm(patch)
-      .then(() => offerUndo(`${label}: changed`, async () => void (await patchFarm(before))))
+      .then(() => offerUndo(words.changed(label), async () => void (await patchFarm(before))))
       .catch((e: Error) => {
         setProblem(e.message);
         onRefused?.(patch);

@@ -15,8 +15,8 @@ import {
   togetherWords,
   tonightWords,
   workWords,
-} from '../components/ahead/aheadWords';
-import { dayShort } from '../components/season/seasonWords';
+} from '../words/en/aheadWords';
+import { dayShort } from '../words/en/seasonWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -26,6 +26,7 @@ import { PartTitle, Text } from '../components/ui/Text';
 import { decide } from '../data/actions';
 import { useFormat } from '../data/format';
 import { planAgain, useAhead } from '../data/hooks';
+import { aheadScreen as words } from '../words/en/ahead';
 
 function NightRow({ n, first, firstNight }: { n: AheadNight; first: boolean; firstNight: string }) {
   const format = useFormat();
@@ -34,23 +35,28 @@ function NightRow({ n, first, firstNight }: { n: AheadNight; first: boolean; fir
       <View style={{ flex: 1, gap: 4 }} testID={`ahead-${n.night}`}>
         <View style={styles.head}>
           <Text kind="figure">{nightName(n.night, firstNight)}</Text>
-          <Text
-            kind="label"
-            tone="quiet"
-          >{`${dayShort(n.night.slice(5))} to ${dayShort(addDays(n.night, 1).slice(5))}`}</Text>
+          <Text kind="label" tone="quiet">
+            {words.to(dayShort(n.night.slice(5)), dayShort(addDays(n.night, 1).slice(5)))}
+          </Text>
           <Text kind="figure" tone={n.outsideC.mid < 0 ? 'frost' : 'ink'}>
             {format.range(n.outsideC.low, n.outsideC.high)}
           </Text>
         </View>
         <Text>{nightWords(n, format)}</Text>
         <Text kind="small" tone="quiet">
-          {`${workWords(n)} ${n.lossPlanned >= 1 ? `At risk as planned about ${format.money(n.lossPlanned)}, left alone ${format.money(n.lossLeft)}.` : n.lossLeft >= 1 ? `Left alone it would cost about ${format.money(n.lossLeft)}.` : 'Left alone it costs nothing.'}`}
+          {words.words(
+            workWords(n),
+            n.lossPlanned >= 1
+              ? words.atRiskAsPlannedAbout(format.money(n.lossPlanned), format.money(n.lossLeft))
+              : n.lossLeft >= 1
+                ? words.leftAloneItWouldCost(format.money(n.lossLeft))
+                : words.leftAloneItCostsNothing,
+          )}
         </Text>
         {n.short.length > 0 && n.shortSaves >= 1 ? (
-          <Text
-            kind="small"
-            tone="ochre"
-          >{`▲ ${shortWords(n)} would save about ${format.money(n.shortSaves)} more.`}</Text>
+          <Text kind="small" tone="ochre">
+            {words.wouldSaveAboutMore(shortWords(n), format.money(n.shortSaves))}
+          </Text>
         ) : null}
       </View>
     </Row>
@@ -69,10 +75,9 @@ function Grid({ view }: { view: AheadView }) {
         {view.nights.map((n) => (
           <View key={n.night} style={styles.cell}>
             <Text kind="label">{nightName(n.night, firstNight)}</Text>
-            <Text
-              kind="small"
-              tone="quiet"
-            >{`${format.range(n.outsideC.low, n.outsideC.high)} outside`}</Text>
+            <Text kind="small" tone="quiet">
+              {words.outside(format.range(n.outsideC.low, n.outsideC.high))}
+            </Text>
           </View>
         ))}
       </View>
@@ -101,8 +106,8 @@ function Grid({ view }: { view: AheadView }) {
                     </Text>
                     <Text kind="small" tone="quiet">
                       {p.marginK >= 0
-                        ? `${format.diff(p.marginK).replace('+', '')} to spare`
-                        : `${format.diff(-p.marginK).replace('+', '')} too cold`}
+                        ? words.toSpare(format.diff(p.marginK).replace('+', ''))
+                        : words.tooCold(format.diff(-p.marginK).replace('+', ''))}
                     </Text>
                   </>
                 ) : (
@@ -127,20 +132,20 @@ function TogetherPart({ view }: { view: AheadView }) {
       <Text tone="quiet">{togetherWords(t, format)}</Text>
       {t.tonight.beds.length > 0 ? (
         <>
-          <Text tone="ember">{`For what comes after, ${format.money(t.tonight.saves)} more is saved by this:`}</Text>
+          <Text tone="ember">{words.forWhatComesAfterMore(format.money(t.tonight.saves))}</Text>
           {t.tonight.beds.map((b) => (
             <Text key={b.bedId}>{tonightWords(b)}</Text>
           ))}
           <View style={{ flexDirection: 'row' }}>
             <Button
-              label="Plan tonight so"
+              label={words.planTonightSo}
               onPress={() =>
                 void decide(
                   'changed',
                   t.tonight.beds.map(({ bedId, key }) => ({ bedId, key })),
                   night,
                   view.nowAtMs,
-                  'Tonight planned for the nights to come',
+                  words.tonightPlannedForTheNights,
                 )
               }
               testID="plan-tonight-so"
@@ -158,25 +163,23 @@ export function AheadScreen() {
   const wide = useWide();
   return (
     <Page testID="ahead" width={wide ? 1200 : 640}>
-      <TopLine back="Now" />
+      <TopLine back={words.now} />
       {data ? (
         <Sentence parts={aheadSentence(data, format)} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the nights to come" />
+        <Loading what={words.openingTheNightsToCome} />
       )}
       {data?.progress.state === 'computing' ? (
-        <Loading
-          what={`Working out the nights, one after the other: ${data.nights.length} of ${data.progress.of}`}
-        />
+        <Loading what={words.workingOutTheNightsOne(data.nights.length, data.progress.of)} />
       ) : null}
       {data?.progress.state === 'failed' ? (
         <Problem onRetry={() => void planAgain()}>{data.progress.message ?? ''}</Problem>
       ) : null}
       {data?.lack ? (
         <View style={{ paddingTop: 12, flexDirection: 'row' }}>
-          <Button kind="main" label="Tell the weather" onPress={() => router.push('/forecast')} />
+          <Button kind="main" label={words.tellTheWeather} onPress={() => router.push('/forecast')} />
         </View>
       ) : null}
       {data && data.nights.length > 0 ? (
@@ -188,12 +191,12 @@ export function AheadScreen() {
             </Text>
           ) : null}
           {data.together ? <TogetherPart view={data} /> : null}
-          <PartTitle>Night by night</PartTitle>
+          <PartTitle>{words.nightByNight}</PartTitle>
           {data.nights.map((n, i) => (
             <NightRow key={n.night} n={n} first={i === 0} firstNight={data.nights[0]!.night} />
           ))}
           <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-            {`The forecast reaches to ${format.day(data.untilAtMs!)} ${format.time(data.untilAtMs!)}; nothing is said beyond it. Each night begins where the one before leaves off, with its jobs done as planned. The further off, the more may change.`}
+            {words.theForecastReachesToNothing(format.day(data.untilAtMs!), format.time(data.untilAtMs!))}
           </Text>
         </>
       ) : null}

@@ -16,7 +16,7 @@ import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { NearTown } from '../components/plan/Towns';
-import { SKY, WIND, windLabel } from '../components/night/weatherWords';
+import { SKY, WIND, windLabel } from '../words/en/weatherWords';
 import { useFormat, type Format } from '../data/format';
 import { change, useCrops, useFarm, useTownGuess } from '../data/hooks';
 import { newId } from '../data/id';
@@ -25,6 +25,7 @@ import { offerUndo } from '../data/undo';
 import { useAsk } from '../data/useAsk';
 import { useDraft } from '../data/useDraft';
 import { useTheme } from '../theme/theme';
+import { askScreen as words } from '../words/en/ask';
 
 interface Draft extends Over {
   id: string;
@@ -44,12 +45,12 @@ const USUAL_SWING_K = 9;
 
 function lackOf(d: Draft, place: unknown): Segment[] {
   const lack = [
-    ...(place ? [] : ['where you are']),
-    ...(d.crop ? [] : ['what grows there']),
-    ...(d.lowC === null ? ['tonight’s lowest'] : []),
+    ...(place ? [] : [words.whereYouAre]),
+    ...(d.crop ? [] : [words.whatGrowsThere]),
+    ...(d.lowC === null ? [words.tonightsLowest] : []),
   ];
-  const list = lack.length > 1 ? `${lack.slice(0, -1).join(', ')} and ${lack.at(-1)}` : lack[0];
-  return [{ text: `Does it stand tonight? Tap what is over it, then say ${list}.`, tone: 'plain' }];
+  const list = lack.length > 1 ? words.and(lack.slice(0, -1).join(', '), lack.at(-1)) : lack[0];
+  return [{ text: words.doesItStandTonightTap(list), tone: 'plain' }];
 }
 
 function Other({ other, format, first }: { other: AskOther; format: Format; first: boolean }) {
@@ -57,10 +58,9 @@ function Other({ other, format, first }: { other: AskOther; format: Format; firs
     <Row first={first}>
       <View style={{ flex: 1 }}>
         <Text>{other.what}</Text>
-        <Text
-          kind="small"
-          tone="quiet"
-        >{`${format.t(other.leafC.low)} to ${format.t(other.leafC.high)}`}</Text>
+        <Text kind="small" tone="quiet">
+          {words.to(format.t(other.leafC.low), format.t(other.leafC.high))}
+        </Text>
       </View>
       <View style={{ alignItems: 'flex-end' }}>
         <Text kind="figure">{format.t(other.leafC.mid)}</Text>
@@ -78,21 +78,25 @@ function Result({ view, format }: { view: AskView; format: Format }) {
     <View style={{ gap: 6 }} testID="ask-result">
       {view.day ? (
         <Text tone={view.day.tooHot ? 'ochre' : 'ink'} testID="ask-day">
-          {`${view.day.tooHot ? '▲ ' : ''}Left shut in tomorrow’s sun the air in there reaches ${format.t(view.day.airC, 0)} by ${format.time(view.day.atMs)}.`}
+          {words.leftShutInTomorrowsSun({
+            tooHot: view.day.tooHot,
+            airC: format.t(view.day.airC, 0),
+            atMs: format.time(view.day.atMs),
+          })}
         </Text>
       ) : null}
       <Text kind="small" tone="quiet">
-        {`It is harmed below ${format.t(view.harmC)}, ${Math.round(view.hardening * 100)} % hardened by the weeks that it has stood: starting values.`}
+        {words.itIsHarmedBelowHardened(format.t(view.harmC), Math.round(view.hardening * 100))}
       </Text>
       {others.length > 0 ? (
         <>
-          <PartTitle right="lowest leaf">One layer more, one less</PartTitle>
+          <PartTitle right={words.lowestLeaf}>{words.oneLayerMoreOneLess}</PartTitle>
           {others.map((o, n) => (
             <Other key={o.what} other={o} format={format} first={n === 0} />
           ))}
         </>
       ) : null}
-      <PartTitle>Taken for granted</PartTitle>
+      <PartTitle>{words.takenForGranted}</PartTitle>
       {view.assumed.map((line) => (
         <Text key={line} kind="small" tone="quiet">
           {line}
@@ -115,7 +119,7 @@ function InSight({ view, format }: { view: AskView; format: Format }) {
       testID="ask-in-sight"
     >
       <Text kind="figure" tone={view.leafC.mid < view.harmC ? 'frost' : 'ink'}>
-        {`Leaf ${format.t(view.leafC.mid)}`}
+        {words.leaf(format.t(view.leafC.mid))}
       </Text>
       <Text kind="small" tone="quiet">
         {view.leafC.mid < view.harmC ? `❄ ${view.verdict}` : `✓ ${view.verdict}`}
@@ -127,7 +131,7 @@ function InSight({ view, format }: { view: AskView; format: Format }) {
 function Crops({ value, onChange }: { value: string | null; onChange: (id: string) => void }) {
   const { data } = useCrops();
   const [text, setText] = useState('');
-  if (!data) return <Loading what="Opening the crops" />;
+  if (!data) return <Loading what={words.openingTheCrops} />;
   const typed = text.trim().toLowerCase();
   const shown = typed
     ? data.filter((c) => c.name.toLowerCase().includes(typed)).slice(0, 8)
@@ -135,15 +139,21 @@ function Crops({ value, onChange }: { value: string | null; onChange: (id: strin
   return (
     <View style={{ gap: 6 }}>
       <Choose
-        label="What grows there"
+        label={words.whatGrowsThere2}
         value={value}
         options={shown.map((c) => ({ value: c.id, label: c.name.toLowerCase() }))}
         onChange={onChange}
       />
-      <NoteField label="Another" value={text} onChange={setText} placeholder="leek" testID="ask-crop" />
+      <NoteField
+        label={words.another}
+        value={text}
+        onChange={setText}
+        placeholder={words.leek}
+        testID="ask-crop"
+      />
       {typed && shown.length === 0 ? (
         <Text kind="small" tone="quiet">
-          None of that name is known. Take one that stands the same cold.
+          {words.noneOfThatNameIs}
         </Text>
       ) : null}
     </View>
@@ -201,10 +211,10 @@ function Ask({ guess, empty, nowAtMs }: { guess: TownRow | null; empty: boolean;
     try {
       const { recordId } = await change(call(api.keepAsked), body);
       clear();
-      offerUndo('Your first bed: kept', () => retract([recordId], nowAtMs));
+      offerUndo(words.yourFirstBedKept, () => retract([recordId], nowAtMs));
       router.replace('/');
     } catch (e) {
-      setFailed(`${(e as Error).message} What you said is kept here.`);
+      setFailed(words.whatYouSaidIsKept((e as Error).message));
     } finally {
       setBusy(false);
     }
@@ -217,7 +227,7 @@ function Ask({ guess, empty, nowAtMs }: { guess: TownRow | null; empty: boolean;
       </View>
       {working ? (
         <Text kind="small" tone="quiet">
-          Working it out …
+          {words.workingItOut}
         </Text>
       ) : null}
       {problem ? <Problem>{problem}</Problem> : null}
@@ -228,7 +238,7 @@ function Ask({ guess, empty, nowAtMs }: { guess: TownRow | null; empty: boolean;
       <AskStack over={d} onChange={put} />
       <Crops value={d.crop} onChange={(crop) => put({ crop })} />
       <Amount
-        label="Planted so long ago"
+        label={words.plantedSoLongAgo}
         value={d.weeks}
         onChange={(weeks) => put({ weeks })}
         unit={d.weeks === 1 ? 'week' : 'weeks'}
@@ -238,7 +248,7 @@ function Ask({ guess, empty, nowAtMs }: { guess: TownRow | null; empty: boolean;
         testID="ask-weeks"
       />
       <Degrees
-        label="Tonight’s lowest, outside"
+        label={words.tonightsLowestOutside}
         value={d.lowC}
         start={0}
         onChange={(lowC) => put({ lowC })}
@@ -250,16 +260,16 @@ function Ask({ guess, empty, nowAtMs }: { guess: TownRow | null; empty: boolean;
         signed
         testID="ask-low"
       />
-      <Choose label="Sky" value={d.cloud} options={SKY} onChange={(cloud) => put({ cloud })} />
+      <Choose label={words.sky} value={d.cloud} options={SKY} onChange={(cloud) => put({ cloud })} />
       <Choose
-        label="Wind"
+        label={words.wind}
         value={d.windMs}
         options={WIND.map(({ value, word }) => ({ value, label: windLabel(value, word, format) }))}
         onChange={(windMs) => put({ windMs })}
       />
-      <Fold title="Tomorrow’s highest" open={d.highC !== null}>
+      <Fold title={words.tomorrowsHighest} open={d.highC !== null}>
         <Degrees
-          label="Tomorrow’s highest"
+          label={words.tomorrowsHighest}
           value={highC}
           start={8}
           onChange={(v) => put({ highC: v })}
@@ -282,7 +292,7 @@ function Ask({ guess, empty, nowAtMs }: { guess: TownRow | null; empty: boolean;
       <Button
         wide
         kind="main"
-        label={empty ? 'Keep this as my first bed' : 'Keep this as a bed of mine'}
+        label={words.keepThisAsMyFirst(empty)}
         disabled={!shown || busy}
         onPress={() => void keep()}
         testID="ask-keep"
@@ -314,13 +324,13 @@ export function AskScreen() {
   const guess = useTownGuess();
   return (
     <Page testID="ask" width={1080}>
-      <TopLine back="Now" />
+      <TopLine back={words.now} />
       {data && guess !== undefined ? (
         <Ask guess={guess} empty={data.emptyFarm} nowAtMs={data.clock.nowAtMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the farm" />
+        <Loading what={words.openingTheFarm} />
       )}
     </Page>
   );

@@ -26,18 +26,28 @@ import { useBeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { copyBed, nextName, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
+import { bedScreen as words } from '../words/en/plan';
 
 /** An ordinary bed for this structure, by a name that is free. */
 const firstBed = (owner: Structure, taken: string[], id: string): Bed => ({
   ...usualBed(owner, taken.length + 1, id),
-  name: taken.length === 0 ? 'Bed 1' : nextName('Bed 1', taken),
+  name: taken.length === 0 ? words.bed1 : nextName(words.bed1, taken),
 });
 
 function opening(b: Bed, owner: Structure, format: Format): string {
-  const size = `${b.name} in ${owner.name}: ${format.metres(b.lengthM)} × ${format.metres(b.widthM)}`;
-  if (b.hoopHeightM <= 0) return `${size}, no hoops of its own.`;
+  const size = words.inWord({
+    name: b.name,
+    name2: owner.name,
+    lengthM: format.metres(b.lengthM),
+    widthM: format.metres(b.widthM),
+  });
+  if (b.hoopHeightM <= 0) return words.noHoopsOfItsOwn(size);
   const sheet = sheetFor({ ...b, sideM: USUAL_SIDE_M, ends: 'closed' });
-  return `${size}. A sheet over its hoops is ${format.metres(sheet.lengthM)} × ${format.metres(sheet.widthM)}.`;
+  return words.aSheetOverItsHoops({
+    size,
+    lengthM: format.metres(sheet.lengthM),
+    widthM: format.metres(sheet.widthM),
+  });
 }
 
 type StepId = 'size' | 'where' | 'soil' | 'crates';
@@ -65,12 +75,8 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
   if (!b || !group) {
     return (
       <Page testID="bed" width={FORM_WIDTH}>
-        <TopLine back="Beds" />
-        {data ? (
-          <Problem>There is no such bed. It may have been removed.</Problem>
-        ) : (
-          <Loading what="Opening the bed" />
-        )}
+        <TopLine back={words.beds} />
+        {data ? <Problem>{words.thereIsNoSuchBed}</Problem> : <Loading what={words.openingTheBed} />}
       </Page>
     );
   }
@@ -90,25 +96,30 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
   const others = group.beds.map((x) => x.bed);
   return (
     <Page testID="bed" width={FORM_WIDTH}>
-      <TopLine back="Beds" />
+      <TopLine back={words.beds} />
       <Sentence parts={[{ text: opening(b, owner, format), tone: 'plain' }]} />
       <View style={{ gap: 16, paddingTop: 8 }}>
         <Steps
           steps={[
             {
               id: 'size',
-              title: 'Size and rows',
-              said: `${b.name}, ${format.metres(b.lengthM)} × ${format.metres(b.widthM)}, ${b.rows} rows`,
+              title: words.sizeAndRows,
+              said: words.rows({
+                name: b.name,
+                lengthM: format.metres(b.lengthM),
+                widthM: format.metres(b.widthM),
+                rows: b.rows,
+              }),
               content: (
                 <>
                   <NoteField
-                    label="Name"
+                    label={words.name}
                     value={b.name}
                     onChange={(name) => set({ name })}
                     testID="bed-name"
                   />
                   <Metres
-                    label="Length"
+                    label={words.length}
                     value={b.lengthM}
                     onChange={(lengthM) => set({ lengthM })}
                     step={0.5}
@@ -116,23 +127,23 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
                     testID="bed-length"
                   />
                   <Metres
-                    label="Width"
+                    label={words.width}
                     value={b.widthM}
                     onChange={(widthM) => set({ widthM })}
                     testID="bed-width"
                   />
                   <Amount
-                    label="Rows"
+                    label={words.rows2}
                     value={b.rows}
                     onChange={(rows) => set({ rows })}
-                    unit="rows"
+                    unit={words.rows3}
                     min={1}
                     max={40}
                   />
                   {owner.kind === 'house' || owner.kind === 'open' ? (
                     <>
                       <Metres
-                        label="Height of its hoops, 0 for none"
+                        label={words.heightOfItsHoops0}
                         value={b.hoopHeightM}
                         onChange={(hoopHeightM) => set({ hoopHeightM })}
                         max={2}
@@ -141,12 +152,12 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
                         <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
                           <Button
                             kind="plain"
-                            label="How the sheet is reckoned ›"
+                            label={words.howTheSheetIsReckoned}
                             onPress={() => router.push(`/calc/sheet?bed=${b.id}`)}
                           />
                           <Button
                             kind="plain"
-                            label="How many hoops ›"
+                            label={words.howManyHoops}
                             onPress={() => router.push(`/calc/hoops?bed=${b.id}`)}
                           />
                         </View>
@@ -158,12 +169,12 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
             },
             {
               id: 'where',
-              title: 'Where it is in there',
+              title: words.whereItIsInThere,
               said: ZONE_WORD[zone],
               content: (
                 <>
                   <Choose
-                    label="Where it is in there"
+                    label={words.whereItIsInThere}
                     value={zone}
                     options={ZONES.map((z) => ({ value: z, label: ZONE_WORD[z] }))}
                     onChange={(z) => set({ zone: z, zoneOffsetC: null })}
@@ -171,7 +182,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
                   {zone !== 'centre' || b.zoneOffsetC ? (
                     <Degrees
                       difference
-                      label="Against the centre, on a cold night"
+                      label={words.againstTheCentreOnA}
                       value={b.zoneOffsetC ?? ZONE_START_K[zone]}
                       onChange={(zoneOffsetC) => set({ zoneOffsetC })}
                       step={0.1}
@@ -179,11 +190,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
                       min={-10}
                       max={10}
                       signed
-                      note={
-                        b.zoneOffsetC == null
-                          ? 'A starting value, until a thermometer has hung there.'
-                          : 'Your own figure.'
-                      }
+                      note={words.aStartingValueUntilA(b.zoneOffsetC == null)}
                     />
                   ) : null}
                 </>
@@ -191,42 +198,47 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
             },
             {
               id: 'soil',
-              title: 'Soil',
-              said: `${b.on === 'bench' ? 'in crates or on a bench' : 'in the ground'}, ${b.texture}, ${b.wetness}${b.mulchM > 0 ? ', mulched' : ''}`,
+              title: words.soil,
+              said: words.inCratesOrOnA({
+                onWord: b.on,
+                texture: b.texture,
+                wetness: b.wetness,
+                mulchM: b.mulchM,
+              }),
               content: (
                 <>
                   <Choose
-                    label="It is"
+                    label={words.itIs}
                     value={b.on}
                     options={[
-                      { value: 'ground', label: 'in the ground' },
-                      { value: 'bench', label: 'on a bench or in crates' },
+                      { value: 'ground', label: words.inTheGround },
+                      { value: 'bench', label: words.onABenchOrIn },
                     ]}
                     onChange={(on) => set({ on })}
                   />
                   <Choose
-                    label="Soil"
+                    label={words.soil}
                     value={b.texture}
                     options={[
-                      { value: 'sand', label: 'sand' },
-                      { value: 'loam', label: 'loam' },
-                      { value: 'clay', label: 'clay' },
-                      { value: 'compost', label: 'compost' },
+                      { value: 'sand', label: words.sand },
+                      { value: 'loam', label: words.loam },
+                      { value: 'clay', label: words.clay },
+                      { value: 'compost', label: words.compost },
                     ]}
                     onChange={(texture) => set({ texture })}
                   />
                   <Choose
-                    label="How wet it is kept"
+                    label={words.howWetItIsKept}
                     value={b.wetness}
                     options={[
-                      { value: 'dry', label: 'dry' },
-                      { value: 'moist', label: 'moist' },
-                      { value: 'wet', label: 'wet' },
+                      { value: 'dry', label: words.dry },
+                      { value: 'moist', label: words.moist },
+                      { value: 'wet', label: words.wet },
                     ]}
                     onChange={(wetness) => set({ wetness })}
                   />
                   <Metres
-                    label="Straw on it, 0 for none"
+                    label={words.strawOnIt0For}
                     value={b.mulchM}
                     onChange={(mulchM) => set({ mulchM })}
                     step={0.01}
@@ -240,7 +252,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
               ? [
                   {
                     id: 'crates' as const,
-                    title: 'Crates or trays',
+                    title: words.cratesOrTrays,
                     said: cratesSaid(b),
                     content: <BedCrates b={b} set={set} />,
                   },
@@ -255,7 +267,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
         <Button
           wide
           kind="main"
-          label={isNew ? `Add ${b.name || 'it'}` : 'Save'}
+          label={words.addSave(isNew, b.name || 'it')}
           onPress={() => void tried(() => saveThing('bed', b, was))}
           testID="save-bed"
         />
@@ -264,7 +276,7 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
             {[2, 3, 4].map((n) => (
               <Button
                 key={n}
-                label={`Add ${n} alike`}
+                label={words.addAlike(n)}
                 testID={`save-beds-${n}`}
                 onPress={() => void tried(() => copyBed(b, others, n - 1, false))}
               />
@@ -272,8 +284,16 @@ export function BedScreen({ id, structureId }: { id: string; structureId: string
           </View>
         ) : (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-            <Button label="Copy it" onPress={() => void tried(() => copyBed(b, others))} testID="copy-bed" />
-            <Button kind="plain" label="Remove it" onPress={() => void tried(() => removeThing('bed', b))} />
+            <Button
+              label={words.copyIt}
+              onPress={() => void tried(() => copyBed(b, others))}
+              testID="copy-bed"
+            />
+            <Button
+              kind="plain"
+              label={words.removeIt}
+              onPress={() => void tried(() => removeThing('bed', b))}
+            />
           </View>
         )}
       </View>

@@ -15,8 +15,14 @@ import { Table } from '../components/ui/Table';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { refresh, useBeds } from '../data/hooks';
+import { bedsScreen as words } from '../words/en/place';
 
-const KIND = { house: 'house', frame: 'frames', tunnel: 'low tunnels', open: 'open ground' } as const;
+const KIND = {
+  house: words.house,
+  frame: words.frames,
+  tunnel: words.lowTunnels,
+  open: words.openGround,
+} as const;
 
 /** Every bed in a row: what stands in it, since when, under what. */
 function BedsTable({ view }: { view: BedsView }) {
@@ -24,17 +30,17 @@ function BedsTable({ view }: { view: BedsView }) {
   const rows = view.structures.flatMap(({ structure, beds }) => beds.map((b) => ({ ...b, structure })));
   return (
     <Table
-      label="Beds"
+      label={words.beds}
       testID="beds-table"
       rows={rows}
       idOf={(r) => r.bed.id}
-      nameOf={(r) => `${r.bed.name} in ${r.structure.name}`}
+      nameOf={(r) => words.inWord(r.bed.name, r.structure.name)}
       onOpen={(r) => router.push(`/place/${r.bed.id}`)}
-      empty="No bed yet."
+      empty={words.noBedYet}
       columns={[
         {
           id: 'stack',
-          title: 'Over it',
+          title: words.overIt,
           value: (r) => r.stack.length,
           number: true,
           wide: 0.7,
@@ -42,14 +48,14 @@ function BedsTable({ view }: { view: BedsView }) {
         },
         {
           id: 'bed',
-          title: 'Bed',
+          title: words.bed,
           value: (r) => r.bed.name,
           show: (r) => <Text kind="strong">{r.bed.name}</Text>,
         },
-        { id: 'in', title: 'In', value: (r) => r.structure.name, wide: 1.4 },
+        { id: 'in', title: words.inWord2, value: (r) => r.structure.name, wide: 1.4 },
         {
           id: 'size',
-          title: 'Size',
+          title: words.size,
           value: (r) => r.bed.lengthM * r.bed.widthM,
           number: true,
           wide: 1.2,
@@ -59,13 +65,13 @@ function BedsTable({ view }: { view: BedsView }) {
         },
         {
           id: 'stands',
-          title: 'Stands in it',
+          title: words.standsInIt,
           value: (r) => r.plantings.map((p) => p.cropName).join(', ') || 'free',
           wide: 2,
         },
         {
           id: 'days',
-          title: 'Days',
+          title: words.days,
           value: (r) => Math.max(-1, ...r.plantings.map((p) => p.daysSince)),
           number: true,
           wide: 0.6,
@@ -75,13 +81,13 @@ function BedsTable({ view }: { view: BedsView }) {
             </Text>
           ),
         },
-        { id: 'soil', title: 'Soil', value: (r) => `${r.bed.texture}, ${r.bed.wetness}` },
+        { id: 'soil', title: words.soil, value: (r) => `${r.bed.texture}, ${r.bed.wetness}` },
       ]}
       end={(r) => (
         <Button
           kind="plain"
-          label="Open"
-          hint={`Open ${r.bed.name}`}
+          label={words.open}
+          hint={words.open2(r.bed.name)}
           onPress={() => router.push(`/place/${r.bed.id}`)}
         />
       )}
@@ -102,7 +108,7 @@ export function BedsScreen() {
         {error ? (
           <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
         ) : (
-          <Loading what="Opening the beds" />
+          <Loading what={words.openingTheBeds} />
         )}
       </Page>
     );
@@ -112,24 +118,27 @@ export function BedsScreen() {
   const drawn = wide ? Math.min(520, (width - 84 - 90) / 2) : Math.min(width, 640) - 36;
   const opening =
     beds.length === 0
-      ? 'No bed yet. Start with the structure that matters most tonight.'
+      ? words.noBedYetStartWith
       : free.length === 0
-        ? `${countWord(beds.length).replace(/^./, (c) => c.toUpperCase())} beds, all of them planted.`
-        : `${countWord(beds.length).replace(/^./, (c) => c.toUpperCase())} beds. Free: ${free.map((b) => b.bed.name).join(', ')}.`;
+        ? words.bedsAllOfThemPlanted(countWord(beds.length).replace(/^./, (c) => c.toUpperCase()))
+        : words.bedsFree(
+            countWord(beds.length).replace(/^./, (c) => c.toUpperCase()),
+            free.map((b) => b.bed.name).join(', '),
+          );
   return (
     <Page testID="beds" width={wide ? 1200 : 640}>
       <TopLine />
       <Sentence parts={[{ text: opening, tone: 'plain' }]} />
       <View style={[styles.row, { paddingTop: 10 }]}>
-        <Button label="The plan of the farm" onPress={() => router.push('/plan')} testID="open-plan" />
-        <Button label="Water" onPress={() => router.push('/water')} testID="open-water" />
+        <Button label={words.thePlanOfTheFarm} onPress={() => router.push('/plan')} testID="open-plan" />
+        <Button label={words.water} onPress={() => router.push('/water')} testID="open-water" />
         {wide && beds.length > 0 ? (
           <Choice
-            label="Beds"
+            label={words.beds}
             value={as}
             options={[
-              { value: 'drawn', label: 'drawn' },
-              { value: 'table', label: 'as a table' },
+              { value: 'drawn', label: words.drawn },
+              { value: 'table', label: words.asATable },
             ]}
             onChange={setAs}
           />
@@ -139,7 +148,16 @@ export function BedsScreen() {
       {(wide && as === 'table' ? [] : data.structures).map(({ structure, beds: list, opening: open }) => (
         <View key={structure.id}>
           <PartTitle
-            right={`${KIND[structure.kind]}${structure.kind === 'open' ? '' : `, ${format.metres(structure.lengthM)} × ${format.metres(structure.widthM)}${open > 0 ? `, ${Math.round(open * 100)} % open` : ''}`}`}
+            right={words.words2(
+              KIND[structure.kind],
+              structure.kind === 'open'
+                ? ''
+                : words.words({
+                    lengthM: format.metres(structure.lengthM),
+                    widthM: format.metres(structure.widthM),
+                    open: open > 0 ? words.open3(Math.round(open * 100)) : '',
+                  }),
+            )}
           >
             {structure.name}
           </PartTitle>
@@ -149,7 +167,7 @@ export function BedsScreen() {
                 <View style={styles.head}>
                   <Pressable
                     role="link"
-                    aria-label={`Open ${bed.name}`}
+                    aria-label={words.open2(bed.name)}
                     onPress={() => router.push(`/place/${bed.id}`)}
                     style={styles.name}
                   >
@@ -158,8 +176,8 @@ export function BedsScreen() {
                   </Pressable>
                   <Button
                     kind="plain"
-                    label="Add planting"
-                    hint={`Add a planting in ${bed.name}`}
+                    label={words.addPlanting}
+                    hint={words.addAPlantingIn(bed.name)}
                     onPress={() => router.push(`/planting/new?bed=${bed.id}`)}
                     testID={`add-${bed.id}`}
                   />
@@ -170,8 +188,8 @@ export function BedsScreen() {
                     <Button
                       key={p.planting.id}
                       kind="plain"
-                      label={`${p.cropName}, ${p.daysSince} days ›`}
-                      hint={`Change ${p.cropName} in ${bed.name}`}
+                      label={words.days2(p.cropName, p.daysSince)}
+                      hint={words.changeIn(p.cropName, bed.name)}
                       onPress={() => router.push(`/planting/${p.planting.id}`)}
                     />
                   ))}
@@ -182,13 +200,13 @@ export function BedsScreen() {
           <View style={styles.row}>
             <Button
               kind="plain"
-              label={`Change ${structure.name}`}
+              label={words.change(structure.name)}
               onPress={() => router.push(`/structure/${structure.id}`)}
             />
             <Button
               kind="plain"
-              label="Add a bed here"
-              hint={`Add a bed in ${structure.name}`}
+              label={words.addABedHere}
+              hint={words.addABedIn(structure.name)}
               onPress={() => router.push(`/bed/new?structure=${structure.id}`)}
             />
           </View>
@@ -196,7 +214,7 @@ export function BedsScreen() {
       ))}
       <View style={[styles.row, { paddingTop: 20 }]}>
         <Button
-          label="Add a structure"
+          label={words.addAStructure}
           onPress={() => router.push('/structure/new')}
           testID="add-structure"
         />

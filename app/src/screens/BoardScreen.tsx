@@ -6,7 +6,7 @@ import { router } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
-import { awayWords, boardSentence, type Units } from '../components/relay/boardWords';
+import { awayWords, boardSentence, type Units } from '../words/en/boardWords';
 import { AgainPanel } from '../components/relay/AgainPanel';
 import { DemandPanel } from '../components/relay/DemandPanel';
 import { EarningsPanel } from '../components/relay/EarningsPanel';
@@ -26,11 +26,12 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { patchFarm, seasonAgain, useFarm } from '../data/hooks';
+import { boardScreen as words } from '../words/en/board';
 
 const ZOOMS = [
-  { value: 'year', label: 'year' },
-  { value: 'season', label: 'season' },
-  { value: 'month', label: 'month' },
+  { value: 'year', label: words.year },
+  { value: 'season', label: words.season },
+  { value: 'month', label: words.month },
 ] as const;
 
 /** Undo and redo by the keys that everybody knows. */
@@ -55,22 +56,22 @@ function Undoing({ board }: { board: Board }) {
   return (
     <View style={styles.line}>
       <Button
-        label="Undo"
-        hint="Undo the last move"
+        label={words.undo}
+        hint={words.undoTheLastMove}
         disabled={!undo}
         onPress={() => void undo?.()}
         testID="board-undo"
       />
       <Button
-        label="Redo"
-        hint="Do it again"
+        label={words.redo}
+        hint={words.doItAgain}
         disabled={!redo}
         onPress={() => void redo?.()}
         testID="board-redo"
       />
       <Button
         kind="plain"
-        label="The beds on paper ›"
+        label={words.theBedsOnPaper}
         onPress={() => router.push('/sheet?of=beds')}
         testID="board-sheet"
       />
@@ -97,7 +98,7 @@ function Pages({
     <ScrollView horizontal pagingEnabled showsHorizontalScrollIndicator testID="bed-pages" tabIndex={0}>
       {beds.map((b, n) => (
         <View key={b.id} style={{ width }} testID={`page-${b.id}`}>
-          <PartTitle right={`${n + 1} of ${beds.length}`}>{`${b.name}, ${b.place}`}</PartTitle>
+          <PartTitle right={words.ofWord(n + 1, beds.length)}>{`${b.name}, ${b.place}`}</PartTitle>
           <BoardGrid
             board={board}
             width={width - 4}
@@ -163,16 +164,16 @@ export function BoardScreen() {
     ) : null;
   return (
     <Page testID="board" width={wide ? 1600 : 640}>
-      <TopLine back="Season" />
+      <TopLine back={words.season2} />
       {year && view && check ? (
         <Sentence parts={boardSentence(year, handed, open, weeks, units)} />
       ) : board.error ? (
         <Problem>{board.error.message}</Problem>
       ) : (
-        <Loading what="Opening the board" />
+        <Loading what={words.openingTheBoard} />
       )}
       {view?.progress.state === 'computing' ? (
-        <Loading what={`Going through a hundred years: ${view.progress.done} of ${view.progress.of}`} />
+        <Loading what={words.goingThroughAHundredYears(view.progress.done, view.progress.of)} />
       ) : null}
       {view?.progress.state === 'failed' ? (
         <Problem onRetry={() => void seasonAgain()}>{view.progress.message ?? ''}</Problem>
@@ -184,20 +185,20 @@ export function BoardScreen() {
         </Text>
       ) : null}
       {board.left.map((line) => (
-        <Problem key={line} onRetry={board.seenLeft} retry="I have read it">
+        <Problem key={line} onRetry={board.seenLeft} retry={words.iHaveReadIt}>
           {line}
         </Problem>
       ))}
       {view && view.beds.length === 0 ? (
         <View style={{ gap: 12, paddingTop: 12 }}>
-          <Text>There is no bed yet. Rows come with beds.</Text>
-          <Button kind="main" label="Set up a bed" onPress={() => router.push('/beds')} />
+          <Text>{words.thereIsNoBedYet}</Text>
+          <Button kind="main" label={words.setUpABed} onPress={() => router.push('/beds')} />
         </View>
       ) : (
         <>
           <View style={styles.line}>
             <Undoing board={board} />
-            {wide ? <Choice label="Zoom" options={ZOOMS} value={zoom} onChange={setZoom} /> : null}
+            {wide ? <Choice label={words.zoom} options={ZOOMS} value={zoom} onChange={setZoom} /> : null}
           </View>
           <View
             onLayout={(e: LayoutChangeEvent) => setWidth(e.nativeEvent.layout.width)}
@@ -237,9 +238,7 @@ export function BoardScreen() {
             ) : null}
           </View>
           <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-            Drag a strip to move it, its end to clear it sooner or later; with the keyboard, arrows by days,
-            with Shift by weeks, [ and ] its end. Dates are of the middle year, odds over a hundred; crop
-            figures are starting values.
+            {words.dragAStripToMove}
           </Text>
         </>
       )}

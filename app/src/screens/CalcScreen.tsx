@@ -11,17 +11,18 @@ import { Button } from '../components/ui/Button';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { Text } from '../components/ui/Text';
 import { useBeds } from '../data/hooks';
+import { calcScreen as words } from '../words/en/calc';
 
 export const CALCS = [
-  { id: 'sheet', title: 'The sheet over a bed', short: 'Sheet size' },
-  { id: 'hoops', title: 'Hoops and how far apart', short: 'Hoops' },
-  { id: 'jugs', title: 'Jugs of water for so many degrees', short: 'Jugs of water' },
-  { id: 'shade', title: 'What shade cloth takes off', short: 'Shade cloth' },
-  { id: 'drip', title: 'Minutes of drip', short: 'Drip' },
-  { id: 'crates', title: 'Crates on a bench', short: 'Crates' },
-  { id: 'seeds', title: 'Seed for a stand', short: 'Seed' },
-  { id: 'trays', title: 'Seed trays and shelf', short: 'Trays' },
-  { id: 'mix', title: 'Soil mix by volume', short: 'Soil mix' },
+  { id: 'sheet', title: words.theSheetOverABed, short: words.sheetSize },
+  { id: 'hoops', title: words.hoopsAndHowFarApart, short: words.hoops },
+  { id: 'jugs', title: words.jugsOfWaterForSo, short: words.jugsOfWater },
+  { id: 'shade', title: words.whatShadeClothTakesOff, short: words.shadeCloth },
+  { id: 'drip', title: words.minutesOfDrip, short: words.drip },
+  { id: 'crates', title: words.cratesOnABench, short: words.crates },
+  { id: 'seeds', title: words.seedForAStand, short: words.seed },
+  { id: 'trays', title: words.seedTraysAndShelf, short: words.trays },
+  { id: 'mix', title: words.soilMixByVolume, short: words.soilMix },
 ] as const;
 
 export function CalcScreen({ what, bedId }: { what: string; bedId: string | null }) {
@@ -32,12 +33,12 @@ export function CalcScreen({ what, bedId }: { what: string; bedId: string | null
   const planted = all.filter((b) => b.plantings.length > 0).map((b) => b.bed);
   return (
     <Page testID="calc">
-      <TopLine back="Kit" />
+      <TopLine back={words.kit} />
       <Text kind="title" heading={1}>
-        {calc?.title ?? 'There is no such reckoning'}
+        {calc?.title ?? words.thereIsNoSuchReckoning}
       </Text>
       {!data ? (
-        <Loading what="Opening the beds" />
+        <Loading what={words.openingTheBeds} />
       ) : (
         <View style={{ gap: 14, paddingTop: 8 }}>
           {what === 'sheet' ? <SheetCalc bed={bed} /> : null}
@@ -49,7 +50,7 @@ export function CalcScreen({ what, bedId }: { what: string; bedId: string | null
           {what === 'mix' ? <MixCalc /> : null}
           {what === 'jugs' || what === 'shade' ? <HeatCalc what={what} beds={planted} first={bedId} /> : null}
           {what === 'jugs' || what === 'sheet' ? (
-            <Button kind="plain" label="The covers in store ›" onPress={() => router.push('/kit')} />
+            <Button kind="plain" label={words.theCoversInStore} onPress={() => router.push('/kit')} />
           ) : null}
         </View>
       )}

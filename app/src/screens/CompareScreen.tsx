@@ -5,7 +5,7 @@ import { usualHow } from '@fogata/core/season';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { compareSentence, linesOf, waysOf, waysText, wayTitle } from '../components/season/compareWords';
+import { compareSentence, linesOf, waysOf, waysText, wayTitle } from '../words/en/compareWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { CropChoice } from '../components/ui/CropChoice';
@@ -17,6 +17,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { useCompare } from '../data/hooks';
+import { compareScreen as words } from '../words/en/season';
 
 const MOST = 4;
 
@@ -40,27 +41,27 @@ function Change({
       />
       {crop?.raiseDd == null ? null : (
         <Choose
-          label="Begun"
+          label={words.begun}
           value={way.how}
           options={[
-            { value: 'sow', label: 'sown where it grows' },
-            { value: 'transplant', label: 'planted from trays' },
+            { value: 'sow', label: words.sownWhereItGrows },
+            { value: 'transplant', label: words.plantedFromTrays },
           ]}
           onChange={(how) => onChange({ ...way, how })}
         />
       )}
       <Choose
-        label="Where"
+        label={words.where}
         value={way.structureId}
         options={places.map((p) => ({ value: p.structureId, label: p.name }))}
         onChange={(structureId) => onChange({ ...way, structureId })}
       />
-      <DateStepper label="On" value={way.date} onChange={(date) => onChange({ ...way, date })} />
+      <DateStepper label={words.onWord} value={way.date} onChange={(date) => onChange({ ...way, date })} />
     </View>
   );
 }
 
-const WHY = { low: 'too low for it there', never: 'comes to no picking' } as const;
+const WHY = { low: words.tooLowForItThere, never: words.comesToNoPicking } as const;
 
 function Table({ ways }: { ways: readonly WayView[] }) {
   const format = useFormat();
@@ -112,7 +113,7 @@ export function CompareScreen({ ways: text }: { ways: string }) {
   };
   return (
     <Page testID="compare" width={wide ? 1120 : 640}>
-      <TopLine back="Season" />
+      <TopLine back={words.season} />
       {error ? <Problem>{(error as Error).message}</Problem> : null}
       {data && data.progress.state !== 'computing' ? (
         <Sentence parts={compareSentence(shown, format)} />
@@ -120,8 +121,8 @@ export function CompareScreen({ ways: text }: { ways: string }) {
         <Loading
           what={
             data
-              ? `Going through a hundred years: ${data.progress.done} of ${data.progress.of}`
-              : 'Laying them side by side'
+              ? words.goingThroughAHundredYears(data.progress.done, data.progress.of)
+              : words.layingThemSideBySide
           }
         />
       )}
@@ -136,15 +137,15 @@ export function CompareScreen({ ways: text }: { ways: string }) {
                 </View>
                 <Button
                   kind="plain"
-                  label={open === i ? 'Close' : 'Change'}
-                  hint={`Change ${wayTitle(w)}`}
+                  label={words.closeChange(open, i)}
+                  hint={words.change(wayTitle(w))}
                   onPress={() => setOpen(open === i ? null : i)}
                 />
                 {ways.length > 1 ? (
                   <Button
                     kind="plain"
-                    label="Leave out"
-                    hint={`Leave out ${wayTitle(w)}`}
+                    label={words.leaveOut}
+                    hint={words.leaveOut2(wayTitle(w))}
                     onPress={() => {
                       setOpen(null);
                       put(ways.filter((_, n) => n !== i));
@@ -163,15 +164,14 @@ export function CompareScreen({ ways: text }: { ways: string }) {
           ))}
           {data && first && ways.length < MOST ? (
             <View style={{ flexDirection: 'row', paddingTop: 8 }}>
-              <Button label="Another way" onPress={add} testID="compare-add" />
+              <Button label={words.anotherWay} onPress={add} testID="compare-add" />
             </View>
           ) : null}
         </View>
         <View style={wide ? { flex: 1 } : null}>{shown.length > 1 ? <Table ways={shown} /> : null}</View>
       </View>
       <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-        Of a metre of row, over a hundred plausible years of this place. Yields, prices and minutes are
-        starting values.
+        {words.ofAMetreOfRow}
       </Text>
     </Page>
   );

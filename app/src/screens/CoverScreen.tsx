@@ -14,10 +14,11 @@ import { useKit } from '../data/hooks';
 import { newId } from '../data/id';
 import { removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
+import { coverScreen as words } from '../words/en/covers';
 
 const newSheet = (id: string): Cover => ({
   id,
-  name: 'Fleece 30',
+  name: words.fleece30,
   material: 'fleece-30',
   plies: 1,
   lengthM: 20,
@@ -44,12 +45,8 @@ export function CoverScreen({ id }: { id: string }) {
   if (!c)
     return (
       <Page testID="cover">
-        <TopLine back="Kit" />
-        {data ? (
-          <Problem>There is no such cover. It may have been removed.</Problem>
-        ) : (
-          <Loading what="Opening the cover" />
-        )}
+        <TopLine back={words.kit} />
+        {data ? <Problem>{words.thereIsNoSuchCover}</Problem> : <Loading what={words.openingTheCover} />}
       </Page>
     );
   const tried = async (act: () => Promise<unknown>) => {
@@ -66,9 +63,9 @@ export function CoverScreen({ id }: { id: string }) {
   const indoors = isIndoors(c);
   return (
     <Page testID="cover" width={indoors ? 640 : FORM_WIDTH}>
-      <TopLine back="Kit" />
+      <TopLine back={words.kit} />
       <Text kind="title" heading={1}>
-        {isNew ? (indoors ? 'A place for crates' : 'A cover in store') : c.name}
+        {words.aPlaceForCratesA({ isNew, indoors, name: c.name })}
       </Text>
       <View style={{ gap: 16, paddingTop: 8 }}>
         {indoors ? <IndoorsFields place={c} onChange={set} /> : <SheetFields sheet={c} onChange={set} />}
@@ -76,12 +73,16 @@ export function CoverScreen({ id }: { id: string }) {
         <Button
           wide
           kind="main"
-          label={isNew ? `Add ${c.name || 'it'}` : 'Save'}
+          label={words.addSave(isNew, c.name || 'it')}
           onPress={() => void tried(() => saveThing('cover', c, was))}
           testID="save-cover"
         />
         {isNew ? null : (
-          <Button kind="plain" label="Remove it" onPress={() => void tried(() => removeThing('cover', c))} />
+          <Button
+            kind="plain"
+            label={words.removeIt}
+            onPress={() => void tried(() => removeThing('cover', c))}
+          />
         )}
       </View>
     </Page>

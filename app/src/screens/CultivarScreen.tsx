@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FigureRows } from '../components/seeds/FigureRows';
 import { LotRows } from '../components/seeds/LotRows';
-import { learntWords, rowName, stoodWords } from '../components/seeds/seedWords';
+import { learntWords, rowName, stoodWords } from '../words/en/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { Choose } from '../components/ui/Fields';
@@ -18,8 +18,9 @@ import { useFormat } from '../data/format';
 import { change, refresh, useFarm, useSeeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
+import { cultivarScreen as words } from '../words/en/seeds';
 
-const SCORES = { none: 'no harm', tips: 'leaf tips', leaves: 'leaves', dead: 'dead' } as const;
+const SCORES = { none: words.noHarm, tips: words.leafTips, leaves: words.leaves, dead: words.dead } as const;
 
 export function CultivarScreen({ crop, name }: { crop: string; name: string }) {
   const { data, error } = useSeeds();
@@ -28,11 +29,11 @@ export function CultivarScreen({ crop, name }: { crop: string; name: string }) {
   if (!data || !farm)
     return (
       <Page testID="cultivar">
-        <TopLine back="Seed" />
+        <TopLine back={words.seed} />
         {error ? (
           <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
         ) : (
-          <Loading what="Opening the box" />
+          <Loading what={words.openingTheBox} />
         )}
       </Page>
     );
@@ -67,14 +68,14 @@ function Known({ row, today, nowAtMs }: { row: SeedRow; today: string; nowAtMs: 
     setProblem(null);
     try {
       const { recordId } = await change(call(api.putCultivar, { id: next.id }), next);
-      if (recordId) offerUndo(`${rowName(row)}: changed`, () => retract([recordId], nowAtMs));
+      if (recordId) offerUndo(words.changed(rowName(row)), () => retract([recordId], nowAtMs));
     } catch (e) {
       setProblem((e as Error).message);
     }
   };
   return (
     <Page testID="cultivar">
-      <TopLine back="Seed" />
+      <TopLine back={words.seed} />
       <Text kind="title" heading={1}>
         {rowName(row)}
       </Text>
@@ -83,41 +84,41 @@ function Known({ row, today, nowAtMs }: { row: SeedRow; today: string; nowAtMs: 
           {`${learntWords(row.learnt, format)} ${stoodWords(crop, shown.figures, row.learnt, format)}`}
         </Text>
       ) : (
-        <Text tone="quiet">
-          {row.name === ''
-            ? 'Figures here count for every planting of it that names no cultivar of its own.'
-            : 'Nobody has scored it after a frost yet: score a planting the morning after, and its figures follow.'}
-        </Text>
+        <Text tone="quiet">{words.figuresHereCountForEvery(row.name)}</Text>
       )}
       {problem ? <Problem>{problem}</Problem> : null}
-      {row.lots.length > 0 ? <PartTitle>In the box</PartTitle> : null}
+      {row.lots.length > 0 ? <PartTitle>{words.inTheBox}</PartTitle> : null}
       <LotRows lots={row.lots} crop={crop} today={today} nowAtMs={nowAtMs} onProblem={setProblem} />
       <View style={{ paddingTop: 12 }}>
         <Choose
-          label="Grown"
+          label={words.grown}
           value={shown.liked}
           options={[
-            { value: 'yes', label: 'willingly' },
-            { value: 'plain', label: 'as any other' },
-            { value: 'never', label: 'never again' },
+            { value: 'yes', label: words.willingly },
+            { value: 'plain', label: words.asAnyOther },
+            { value: 'never', label: words.neverAgain },
           ]}
           onChange={(liked) => void save({ ...shown, liked })}
         />
       </View>
-      {row.scored.length > 0 ? <PartTitle>Nights that you scored</PartTitle> : null}
+      {row.scored.length > 0 ? <PartTitle>{words.nightsThatYouScored}</PartTitle> : null}
       {row.scored.map((s, n) => (
         <Row key={s.recordId} first={n === 0}>
           <Text style={{ flex: 1 }}>
-            {`${format.day(Date.parse(`${s.night}T12:00:00Z`))}: leaf ${format.t(s.leafC)}, ${SCORES[s.score]}`}
+            {words.leaf({
+              parse: format.day(Date.parse(`${s.night}T12:00:00Z`)),
+              leafC: format.t(s.leafC),
+              scoresWord: SCORES[s.score],
+            })}
           </Text>
-          <Button kind="plain" label="Its story" onPress={() => router.push(`/story/${s.plantingId}`)} />
+          <Button kind="plain" label={words.itsStory} onPress={() => router.push(`/story/${s.plantingId}`)} />
           <Button
             kind="plain"
-            label="Take back"
-            hint={`Take back the score of ${s.night}`}
+            label={words.takeBack}
+            hint={words.takeBackTheScoreOf(s.night)}
             onPress={() =>
               void act(
-                'Score taken back',
+                words.scoreTakenBack,
                 [{ kind: 'retraction', atMs: nowAtMs, retracts: s.recordId }],
                 nowAtMs,
               )
@@ -125,7 +126,7 @@ function Known({ row, today, nowAtMs }: { row: SeedRow; today: string; nowAtMs: 
           />
         </Row>
       ))}
-      <PartTitle>Its figures</PartTitle>
+      <PartTitle>{words.itsFigures}</PartTitle>
       <FigureRows
         crop={crop}
         figures={shown.figures}
@@ -133,8 +134,7 @@ function Known({ row, today, nowAtMs }: { row: SeedRow; today: string; nowAtMs: 
         onChange={(figures: Figures) => void save({ ...shown, figures })}
       />
       <Text kind="small" tone="quiet" style={{ paddingTop: 10 }}>
-        The book’s figures are starting values. Yours go before them; what your scores teach moves the cold
-        limits of both.
+        {words.theBooksFiguresAreStarting}
       </Text>
     </Page>
   );

@@ -16,17 +16,26 @@ import { useFormat } from '../data/format';
 import { patchFarm, refresh, useCut, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
+import { cutScreen as words } from '../words/en/covers';
 
 const SHEETS = MATERIAL_IDS.filter((m) => /film|fleece|blanket|shade|tarp/.test(m));
 
 function sentenceOf(v: CutView): string {
   const name = MATERIALS[v.material].name;
-  if (v.needs === 0) return 'No bed has hoops of its own yet; a sheet is cut for hoops.';
-  if (v.lacking.length === 0) return `Every bed on hoops has a sheet of ${name} to its name.`;
-  const beds = `${upper(countWord(v.lacking.length))} of ${countWord(v.needs)} beds on hoops ${v.lacking.length === 1 ? 'has' : 'have'} no sheet of ${name}.`;
+  if (v.needs === 0) return words.noBedHasHoopsOf;
+  if (v.lacking.length === 0) return words.everyBedOnHoopsHas(name);
+  const beds = words.ofBedsOnHoopsHas({
+    countWord: upper(countWord(v.lacking.length)),
+    countWord2: countWord(v.needs),
+    count: v.lacking.length,
+    name,
+  });
   const short = v.plan?.missing.reduce((s, m) => s + m.count, 0) ?? 0;
-  if (v.rolls.length === 0) return `${beds} There is no roll of it to cut from.`;
-  return `${beds} ${short === 0 ? 'The rolls are enough.' : `The rolls are short of ${countWord(short)}.`}`;
+  if (v.rolls.length === 0) return words.thereIsNoRollOf(beds);
+  return words.words(
+    beds,
+    short === 0 ? words.theRollsAreEnough : words.theRollsAreShortOf(countWord(short)),
+  );
 }
 
 function Rolls({ material }: { material: MaterialId }) {
@@ -34,26 +43,26 @@ function Rolls({ material }: { material: MaterialId }) {
   const rolls = data?.farm.rolls ?? [];
   const save = (next: Roll[]) =>
     void patchFarm({ rolls: next }).then(() =>
-      offerUndo('Rolls: changed', async () => void (await patchFarm({ rolls }))),
+      offerUndo(words.rollsChanged, async () => void (await patchFarm({ rolls }))),
     );
   const put = (id: string, patch: Partial<Roll>) =>
     save(rolls.map((r) => (r.id === id ? { ...r, ...patch } : r)));
   return (
-    <Fold title={`Rolls of ${MATERIALS[material].name}`} open={!rolls.some((r) => r.material === material)}>
+    <Fold title={words.rollsOf(MATERIALS[material].name)} open={!rolls.some((r) => r.material === material)}>
       {rolls
         .filter((r) => r.material === material)
         .map((r, n) => (
           <View key={r.id} style={{ gap: 8 }}>
-            <Text kind="strong">{`Roll ${n + 1}`}</Text>
+            <Text kind="strong">{words.roll(n + 1)}</Text>
             <Metres
-              label="Width of the roll"
+              label={words.widthOfTheRoll}
               value={r.widthM}
               onChange={(widthM) => put(r.id, { widthM })}
               min={0.3}
               max={20}
             />
             <Metres
-              label="Length left on it"
+              label={words.lengthLeftOnIt}
               value={r.lengthM}
               onChange={(lengthM) => put(r.id, { lengthM })}
               step={1}
@@ -61,23 +70,23 @@ function Rolls({ material }: { material: MaterialId }) {
               min={0.5}
             />
             <Amount
-              label="Rolls like it"
+              label={words.rollsLikeIt}
               value={r.count}
               onChange={(count) => put(r.id, { count })}
-              unit="rolls"
+              unit={words.rolls}
               min={0}
               max={99}
             />
             <Button
               kind="plain"
-              label="Take this roll away"
+              label={words.takeThisRollAway}
               onPress={() => save(rolls.filter((x) => x.id !== r.id))}
             />
           </View>
         ))}
       <View style={{ flexDirection: 'row' }}>
         <Button
-          label="Add a roll"
+          label={words.addARoll}
           testID="add-roll"
           onPress={() => save([...rolls, { id: newId(), material, widthM: 3.2, lengthM: 100, count: 1 }])}
         />
@@ -97,64 +106,74 @@ export function CutScreen() {
   const area = (m2: number) => measureText(m2, 'area', format.length, format.length === 'm' ? 1 : 0);
   return (
     <Page testID="cut">
-      <TopLine back="Kit" />
+      <TopLine back={words.kit} />
       {data ? (
         <Sentence parts={[{ text: sentenceOf(data), tone: 'plain' }]} />
       ) : error ? (
         <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Working out the cuts" />
+        <Loading what={words.workingOutTheCuts} />
       )}
       <View style={{ gap: 12 }}>
         <Choose
-          label="Sheets of"
+          label={words.sheetsOf}
           value={material}
           options={SHEETS.map((m) => ({ value: m, label: MATERIALS[m].name }))}
           onChange={setMaterial}
         />
         <Choose
-          label="Sizes"
+          label={words.sizes}
           value={shared ? 'shared' : 'own'}
           options={[
-            { value: 'shared', label: 'fewer, for several beds' },
-            { value: 'own', label: 'one for each bed' },
+            { value: 'shared', label: words.fewerForSeveralBeds },
+            { value: 'own', label: words.oneForEachBed },
           ]}
           onChange={(v) => setShared(v === 'shared')}
         />
         {data && data.sizes.length > 0 ? (
           <View testID="cut-sizes">
-            <PartTitle right="mark it on the edge of each sheet">Sizes to cut</PartTitle>
+            <PartTitle right={words.markItOnTheEdge}>{words.sizesToCut}</PartTitle>
             {data.sizes.map((s, n) => (
               <Row key={`${s.beds.join()}`} first={n === 0}>
                 <View style={{ flex: 1 }}>
                   <Text kind="figure">{size(s.widthM, s.lengthM)}</Text>
-                  <Text kind="small" tone="quiet">{`for ${s.beds.join(', ')}`}</Text>
+                  <Text kind="small" tone="quiet">
+                    {words.forWord(s.beds.join(', '))}
+                  </Text>
                 </View>
                 <Text kind="figure">{`${s.count} ×`}</Text>
               </Row>
             ))}
             <Button
               kind="plain"
-              label="How a sheet is reckoned ›"
+              label={words.howASheetIsReckoned}
               onPress={() => router.push('/calc/sheet')}
             />
           </View>
         ) : null}
         {plan && plan.cuts.length > 0 && data ? (
           <View testID="cut-plan">
-            <PartTitle right={`waste ${area(plan.wasteM2)}, least possible ${area(plan.boundM2)}`}>
-              From the rolls
+            <PartTitle right={words.wasteLeastPossible(area(plan.wasteM2), area(plan.boundM2))}>
+              {words.fromTheRolls}
             </PartTitle>
             <CutDrawing plan={plan} rolls={data.rolls} width={Math.min(width, 640) - 36} format={format} />
             {plan.cuts.map((c, n) => (
               <Row key={`${c.rollId}${c.rollNo}${c.fromM}`} first={n === 0}>
                 <View style={{ flex: 1 }}>
-                  <Text kind="strong">{`Cut ${n + 1}: ${format.metres(c.lengthM)} off the roll, at ${format.metres(c.fromM)}`}</Text>
+                  <Text kind="strong">
+                    {words.cutOffTheRollAt({
+                      n: n + 1,
+                      lengthM: format.metres(c.lengthM),
+                      fromM: format.metres(c.fromM),
+                    })}
+                  </Text>
                   <Text kind="small" tone="quiet">
                     {c.pieces
-                      .map(
-                        (p) =>
-                          `${size(p.turned ? p.lengthM : p.widthM, p.turned ? p.widthM : p.lengthM)}${p.turned ? ', turned' : ''}`,
+                      .map((p) =>
+                        words.turned(
+                          size(p.turned ? p.lengthM : p.widthM, p.turned ? p.widthM : p.lengthM),
+                          p.turned,
+                        ),
                       )
                       .join(' beside ')}
                   </Text>
@@ -165,12 +184,12 @@ export function CutScreen() {
         ) : null}
         {data && data.order.length > 0 ? (
           <View testID="cut-order">
-            <PartTitle>To buy</PartTitle>
+            <PartTitle>{words.toBuy}</PartTitle>
             {data.order.map((o, n) => (
               <Row key={o.widthM} first={n === 0}>
-                <Text
-                  style={{ flex: 1 }}
-                >{`${MATERIALS[data.material].name}, at least ${format.metres(o.widthM)} wide`}</Text>
+                <Text style={{ flex: 1 }}>
+                  {words.atLeastWide(MATERIALS[data.material].name, format.metres(o.widthM))}
+                </Text>
                 <Text kind="figure">{format.metres(o.lengthM)}</Text>
               </Row>
             ))}
@@ -178,8 +197,16 @@ export function CutScreen() {
         ) : null}
         {data && data.lacking.length > 0 ? (
           <View>
-            <PartTitle right="starting values">To hold them down</PartTitle>
-            <Text>{`${data.hold.bags} sandbags or ${data.hold.pegs} pegs for ${format.metres(Math.round(data.hold.perimeterM))} of edge. In store: ${data.gear.sandbags} bags, ${data.gear.pegs} pegs.`}</Text>
+            <PartTitle right={words.startingValues}>{words.toHoldThemDown}</PartTitle>
+            <Text>
+              {words.sandbagsOrPegsForOf({
+                bags: data.hold.bags,
+                pegs: data.hold.pegs,
+                perimeterM: format.metres(Math.round(data.hold.perimeterM)),
+                sandbags: data.gear.sandbags,
+                pegs2: data.gear.pegs,
+              })}
+            </Text>
           </View>
         ) : null}
         <Rolls material={material} key={material} />

@@ -10,6 +10,7 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { change, useFeeds } from '../data/hooks';
+import { feedsScreen as texts } from '../words/en/feeds';
 
 function Poll({ view, onProblem }: { view: FeedView; onProblem: (p: string | null) => void }) {
   const format = useFormat();
@@ -24,22 +25,22 @@ function Poll({ view, onProblem }: { view: FeedView; onProblem: (p: string | nul
   };
   return (
     <View style={{ gap: 10 }}>
-      <PartTitle>Asked for every quarter of an hour</PartTitle>
+      <PartTitle>{texts.askedForEveryQuarterOf}</PartTitle>
       <NoteField
-        label="Address"
+        label={texts.address}
         value={url}
         onChange={setUrl}
-        placeholder="http://mast.local/weather.json"
+        placeholder={texts.httpMastLocalWeatherJson}
         testID="poll-url"
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          label={busy ? 'Asking…' : 'Ask it now and from now on'}
+          label={texts.askingAskItNowAnd(busy)}
           disabled={busy || url.trim() === ''}
           onPress={() => put(url.trim())}
           testID="poll-save"
         />
-        {view.poll ? <Button kind="plain" label="Ask it no more" onPress={() => put(null)} /> : null}
+        {view.poll ? <Button kind="plain" label={texts.askItNoMore} onPress={() => put(null)} /> : null}
       </View>
       {view.poll ? (
         <Text testID="poll-words">
@@ -64,31 +65,22 @@ function Token({ view, onProblem }: { view: FeedView; onProblem: (p: string | nu
   };
   return (
     <View style={{ gap: 10 }}>
-      <PartTitle>Sent here by a station or a script</PartTitle>
-      <Text>
-        {view.token
-          ? 'A token is out. Whoever has it may send weather and temperatures, and nothing else.'
-          : 'With a token, a station or a script may send weather and temperatures, and nothing else.'}
-      </Text>
+      <PartTitle>{texts.sentHereByAStation}</PartTitle>
+      <Text>{texts.aTokenIsOutWhoever(view.token)}</Text>
       {made ? (
         <View style={{ gap: 4 }} testID="token">
           <Text kind="strong">{made}</Text>
           <Text kind="small" tone="ochre">
-            ▲ Shown this once. Write it down where the station is set up.
+            {texts.shownThisOnceWriteIt}
           </Text>
         </View>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button
-          label={view.token ? 'Make another; the old one is void' : 'Make a token'}
-          onPress={make}
-          testID="make-token"
-        />
-        {view.token ? <Button kind="plain" label="Void it" onPress={revoke} /> : null}
+        <Button label={texts.makeAnotherTheOldOne(view.token)} onPress={make} testID="make-token" />
+        {view.token ? <Button kind="plain" label={texts.voidIt} onPress={revoke} /> : null}
       </View>
       <Text kind="small" tone="quiet">
-        POST /api/feed/weather and /api/feed/thermometers, with “authorization: Bearer” and the token. The
-        form is in docs/formats.md.
+        {texts.postApiFeedWeatherAnd}
       </Text>
     </View>
   );
@@ -110,34 +102,30 @@ function Calendar({ view, onProblem }: { view: FeedView; onProblem: (p: string |
   };
   return (
     <View style={{ gap: 10 }}>
-      <PartTitle>The season’s jobs in a calendar</PartTitle>
-      <Text>
-        {view.calendar
-          ? 'An address is out. A calendar that has it reads what is to be sown, planted and cleared, and nothing else.'
-          : 'With an address, a calendar reads what is to be sown, planted and cleared, and follows what is moved.'}
-      </Text>
+      <PartTitle>{texts.theSeasonsJobsInA}</PartTitle>
+      <Text>{texts.anAddressIsOutA(view.calendar)}</Text>
       {address ? (
         <View style={{ gap: 4 }} testID="calendar-address">
           <Text kind="strong">{address}</Text>
           <Text kind="small" tone="ochre">
-            ▲ Shown this once. The calendar has to reach this server to read it.
+            {texts.shownThisOnceTheCalendar}
           </Text>
         </View>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          label={view.calendar ? 'Make another; the old one is void' : 'Make an address'}
-          hint="An address for a calendar"
+          label={texts.makeAnotherTheOldOne2(view.calendar)}
+          hint={texts.anAddressForACalendar}
           onPress={make}
           testID="make-calendar"
         />
         {view.calendar ? (
-          <Button kind="plain" label="Void it" hint="Void the calendar’s address" onPress={revoke} />
+          <Button kind="plain" label={texts.voidIt} hint={texts.voidTheCalendarsAddress} onPress={revoke} />
         ) : null}
         <Button
           kind="plain"
-          label="Keep it as a file"
-          hint="The season’s jobs as a calendar file"
+          label={texts.keepItAsAFile}
+          hint={texts.theSeasonsJobsAsA}
           onPress={() => void Linking.openURL('/api/season.ics')}
         />
       </View>
@@ -150,9 +138,9 @@ export function FeedsScreen() {
   const [problem, setProblem] = useState<string | null>(null);
   return (
     <Page testID="feeds">
-      <TopLine back="Kit" />
+      <TopLine back={texts.kit} />
       <Text kind="title" heading={1}>
-        Weather and thermometers that come by themselves
+        {texts.weatherAndThermometersThatCome}
       </Text>
       {problem ? <Problem>{problem}</Problem> : null}
       {data ? (
@@ -164,7 +152,7 @@ export function FeedsScreen() {
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the feeds" />
+        <Loading what={texts.openingTheFeeds} />
       )}
     </Page>
   );

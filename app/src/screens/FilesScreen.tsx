@@ -12,6 +12,7 @@ import { retract } from '../data/actions';
 import { change } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
 import { offerUndo } from '../data/undo';
+import { filesScreen as words } from '../words/en/files';
 
 type What = 'farm' | 'plantings' | 'cultivars' | 'lots' | 'library' | 'geojson' | 'stock';
 /** What comes as a table: brought as a file, or pasted. */
@@ -22,50 +23,50 @@ const KINDS: Record<
   { title: string; note: string; get: string; bring: Endpoint<ExchangeView>; accept: string }
 > = {
   farm: {
-    title: 'The whole farm',
-    note: 'One JSON file: settings, structures, beds, plantings, covers and the log, with every forecast and temperature.',
+    title: words.theWholeFarm,
+    note: words.oneJsonFileSettingsStructures,
     get: '/api/farm/file',
     bring: api.bringFarm,
     accept: '.json,application/json',
   },
   plantings: {
-    title: 'Plantings, as a table',
-    note: 'CSV for any spreadsheet. Rows that come are added or changed; none is taken away. Bed, crop and planted_on are enough of a row.',
+    title: words.plantingsAsATable,
+    note: words.csvForAnySpreadsheetRows,
     get: '/api/plantings.csv',
     bring: api.bringPlantings,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   cultivars: {
-    title: 'Cultivars, as a table',
-    note: 'A row a cultivar: what it has other than the book, with the units in the names of the columns.',
+    title: words.cultivarsAsATable,
+    note: words.aRowACultivarWhat,
     get: '/api/seeds/cultivars.csv',
     bring: api.bringCultivars,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   lots: {
-    title: 'Seed lots, as a table',
-    note: 'A row a packet or bag: crop and year are enough.',
+    title: words.seedLotsAsATable,
+    note: words.aRowAPacketOr,
     get: '/api/seeds/lots.csv',
     bring: api.bringLots,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   library: {
-    title: 'The library of crops, as a table',
-    note: 'Every crop with its figures. What you change there counts here in place of the book.',
+    title: words.theLibraryOfCropsAs,
+    note: words.everyCropWithItsFigures,
     get: '/api/seeds/library.csv',
     bring: api.bringLibrary,
     accept: '.csv,.tsv,text/csv,text/tab-separated-values',
   },
   geojson: {
-    title: 'Structures and beds, as a map',
-    note: 'GeoJSON for any map program. What was moved there comes back moved.',
+    title: words.structuresAndBedsAsA,
+    note: words.geojsonForAnyMapProgram,
     get: '/api/farm/geojson',
     bring: api.bringMap,
     accept: '.geojson,.json,application/geo+json',
   },
   stock: {
-    title: 'Covers in stock, as a table',
-    note: 'CSV for any spreadsheet.',
+    title: words.coversInStockAsA,
+    note: words.csvForAnySpreadsheet,
     get: '/api/kit/stock.csv',
     bring: api.bringStock,
     accept: '.csv,text/csv',
@@ -73,22 +74,22 @@ const KINDS: Record<
 };
 
 const list = (names: string[]) =>
-  names.length <= 6 ? names.join(', ') : `${names.slice(0, 6).join(', ')} and ${names.length - 6} more`;
+  names.length <= 6 ? names.join(', ') : words.andMore(names.slice(0, 6).join(', '), names.length - 6);
 
 function Change({ view }: { view: ExchangeView }) {
   const nothing =
     view.added.length + view.changed.length + view.removed.length + view.records + view.weather === 0;
   return (
     <View testID="exchange" style={{ gap: 4, paddingVertical: 8 }}>
-      <Text kind="strong">
-        {nothing ? 'It holds what the farm holds already.' : view.taken ? 'Taken.' : 'It would change this:'}
+      <Text kind="strong">{words.itHoldsWhatTheFarm(nothing, view.taken)}</Text>
+      {view.added.length > 0 ? <Text>{words.come(list(view.added))}</Text> : null}
+      {view.changed.length > 0 ? <Text>{words.change(list(view.changed))}</Text> : null}
+      {view.removed.length > 0 ? <Text tone="ochre">{words.go(list(view.removed))}</Text> : null}
+      {view.records > 0 ? <Text>{words.entriesJoinTheLog(view.records)}</Text> : null}
+      {view.weather > 0 ? <Text>{words.rowsOfWeatherAndForecasts(view.weather)}</Text> : null}
+      <Text kind="small" tone="quiet">
+        {words.stayAsTheyAre(view.same)}
       </Text>
-      {view.added.length > 0 ? <Text>{`Come: ${list(view.added)}.`}</Text> : null}
-      {view.changed.length > 0 ? <Text>{`Change: ${list(view.changed)}.`}</Text> : null}
-      {view.removed.length > 0 ? <Text tone="ochre">{`▲ Go: ${list(view.removed)}.`}</Text> : null}
-      {view.records > 0 ? <Text>{`${view.records} entries join the log.`}</Text> : null}
-      {view.weather > 0 ? <Text>{`${view.weather} rows of weather and forecasts join it.`}</Text> : null}
-      <Text kind="small" tone="quiet">{`${view.same} stay as they are.`}</Text>
     </View>
   );
 }
@@ -99,7 +100,7 @@ function Paste({ onPaste }: { onPaste: (csv: string) => void }) {
   return (
     <View style={{ gap: 8, paddingTop: 8 }}>
       <NoteField
-        label="Or paste it from a spreadsheet, with its line of names"
+        label={words.orPasteItFromA}
         value={text}
         onChange={setText}
         placeholder={'bed\tcrop\tplanted_on'}
@@ -108,7 +109,7 @@ function Paste({ onPaste }: { onPaste: (csv: string) => void }) {
       />
       {text.trim() === '' ? null : (
         <View style={{ flexDirection: 'row' }}>
-          <Button label="Look at what it changes" onPress={() => onPaste(text)} testID="paste-look" />
+          <Button label={words.lookAtWhatItChanges} onPress={() => onPaste(text)} testID="paste-look" />
         </View>
       )}
     </View>
@@ -127,7 +128,7 @@ export function FilesScreen() {
       if (dryRun) return;
       setHeld(null);
       const { recordId } = next;
-      if (recordId) offerUndo(`${KINDS[what].title}: taken`, () => retract([recordId], Date.now()));
+      if (recordId) offerUndo(words.taken(KINDS[what].title), () => retract([recordId], Date.now()));
     } catch (e) {
       setView(null);
       setProblem((e as Error).message);
@@ -142,7 +143,7 @@ export function FilesScreen() {
     try {
       body = isTable(what) ? { csv: file.text } : { file: JSON.parse(file.text) as unknown };
     } catch {
-      setProblem(`${file.name}: expected JSON, as it was kept from here.`);
+      setProblem(words.expectedJsonAsItWas(file.name));
       return;
     }
     await look(what, file.name, body);
@@ -153,9 +154,9 @@ export function FilesScreen() {
   };
   return (
     <Page testID="files">
-      <TopLine back="Kit" />
+      <TopLine back={words.kit} />
       <Text kind="title" heading={1}>
-        The farm is yours to take along
+        {words.theFarmIsYoursTo}
       </Text>
       {problem ? <Problem>{problem}</Problem> : null}
       {view ? <Change view={view} /> : null}
@@ -163,13 +164,13 @@ export function FilesScreen() {
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <Button
             kind="main"
-            label={`Take ${held.name}`}
+            label={words.take(held.name)}
             onPress={() => void send(held.what, held.body, false)}
             testID="exchange-take"
           />
           <Button
             kind="plain"
-            label="Leave the farm as it is"
+            label={words.leaveTheFarmAsIt}
             onPress={() => {
               setHeld(null);
               setView(null);
@@ -177,16 +178,16 @@ export function FilesScreen() {
           />
         </View>
       ) : null}
-      <PartTitle>A backup of everything</PartTitle>
+      <PartTitle>{words.aBackupOfEverything}</PartTitle>
       <Row first>
-        <Text style={{ flex: 1 }}>
-          The whole database in one file, checked before it is given: the farm, the log, every forecast and
-          temperature. The server keeps one a day as well. How to restore it is in docs/reliability.md; with
-          npm run practice and this file you rehearse a cold night on a copy, under invented weather.
-        </Text>
+        <Text style={{ flex: 1 }}>{words.theWholeDatabaseInOne}</Text>
       </Row>
       <View style={{ flexDirection: 'row', paddingTop: 8 }}>
-        <Button label="Make a backup" onPress={() => void Linking.openURL('/api/backup')} testID="backup" />
+        <Button
+          label={words.makeABackup}
+          onPress={() => void Linking.openURL('/api/backup')}
+          testID="backup"
+        />
       </View>
       {(Object.keys(KINDS) as What[]).map((what) => (
         <View key={what}>
@@ -196,24 +197,26 @@ export function FilesScreen() {
           </Row>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 8 }}>
             <Button
-              label="Keep a file"
-              hint={`${KINDS[what].title}: keep a file`}
+              label={words.keepAFile}
+              hint={words.keepAFile2(KINDS[what].title)}
               onPress={() => void Linking.openURL(KINDS[what].get)}
             />
             <Button
-              label="Bring a file"
-              hint={`${KINDS[what].title}: bring a file`}
+              label={words.bringAFile}
+              hint={words.bringAFile2(KINDS[what].title)}
               onPress={() => void bring(what)}
               testID={`bring-${what}`}
             />
           </View>
-          {what === 'plantings' ? <Paste onPaste={(csv) => void look(what, 'the table', { csv })} /> : null}
+          {what === 'plantings' ? (
+            <Paste onPaste={(csv) => void look(what, words.theTable, { csv })} />
+          ) : null}
         </View>
       ))}
-      <PartTitle>The plan, as a drawing</PartTitle>
+      <PartTitle>{words.thePlanAsADrawing}</PartTitle>
       <View style={{ flexDirection: 'row' }}>
         <Button
-          label="Open the drawing, to scale 1:200"
+          label={words.openTheDrawingToScale}
           onPress={() => void Linking.openURL('/api/farm/plan.svg')}
         />
       </View>

@@ -14,53 +14,54 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { Stepper } from '../components/ui/Stepper';
 import { Text } from '../components/ui/Text';
-import { SKY, WIND, windLabel } from '../components/night/weatherWords';
+import { SKY, WIND, windLabel } from '../words/en/weatherWords';
 import { useFormat, type Format } from '../data/format';
 import { change, useFarm } from '../data/hooks';
 import { useDraft } from '../data/useDraft';
 import { offerUndo } from '../data/undo';
+import { forecastScreen as words } from '../words/en/feeds';
 
 type Typed = { [K in keyof TypedForecast]-?: TypedForecast[K] | null };
 
 /** What falls in the night: rain, and fresh snow as it lies, mm. */
 const FALLS = [
-  { rainMm: 0, snowMm: 0, word: 'nothing' },
-  { rainMm: 3, snowMm: 0, word: 'some rain' },
-  { rainMm: 12, snowMm: 0, word: 'much rain' },
-  { rainMm: 0, snowMm: 20, word: 'some snow' },
-  { rainMm: 0, snowMm: 100, word: 'snow' },
-  { rainMm: 0, snowMm: 250, word: 'much snow' },
+  { rainMm: 0, snowMm: 0, word: words.nothing },
+  { rainMm: 3, snowMm: 0, word: words.someRain },
+  { rainMm: 12, snowMm: 0, word: words.muchRain },
+  { rainMm: 0, snowMm: 20, word: words.someSnow },
+  { rainMm: 0, snowMm: 100, word: words.snow },
+  { rainMm: 0, snowMm: 250, word: words.muchSnow },
 ] as const;
 const SURE_WORDS: Record<Sure, string> = {
-  sure: 'sure of it',
-  usual: 'as sure as usual',
-  doubtful: 'not sure',
+  sure: words.sureOfIt,
+  usual: words.asSureAsUsual,
+  doubtful: words.notSure,
 };
 
 const NAMES: Record<keyof TypedForecast, string> = {
-  lowC: 'Lowest of the night',
-  lowAtMs: 'When it is lowest',
-  highC: 'Highest by day',
-  windMs: 'Wind',
-  cloud: 'Sky',
-  sure: 'How sure it sounds',
-  rainMm: 'Rain',
-  snowMm: 'Snow',
+  lowC: words.lowestOfTheNight,
+  lowAtMs: words.whenItIsLowest,
+  highC: words.highestByDay,
+  windMs: words.wind,
+  cloud: words.sky,
+  sure: words.howSureItSounds,
+  rainMm: words.rain,
+  snowMm: words.snow2,
 };
 
 function fallsLabel(f: (typeof FALLS)[number], format: Format): string {
   const mm = f.rainMm + f.snowMm;
   if (mm === 0) return f.word;
-  if (format.length === 'ft') return `${f.word}, ${(mm / 25.4).toFixed(mm < 25 ? 1 : 0)} in`;
-  return f.snowMm > 0 ? `${f.word}, ${mm / 10} cm` : `${f.word}, ${mm} mm`;
+  if (format.length === 'ft') return words.inWord(f.word, (mm / 25.4).toFixed(mm < 25 ? 1 : 0));
+  return f.snowMm > 0 ? words.cm(f.word, mm / 10) : words.mm(f.word, mm);
 }
 
 /** As far as it has been said, read back. */
 function readBack(t: Typed, format: Format): Segment[] {
-  if (t.lowC === null) return [{ text: 'What does your forecast say of tonight?', tone: 'plain' }];
+  if (t.lowC === null) return [{ text: words.whatDoesYourForecastSay, tone: 'plain' }];
   const out: Segment[] = [
     {
-      text: `${format.t(t.lowC, 0)} by ${format.time(t.lowAtMs!)}`,
+      text: words.by(format.t(t.lowC, 0), format.time(t.lowAtMs!)),
       tone: t.lowC < 0.5 ? 'frost' : 'plain',
     },
   ];
@@ -69,7 +70,7 @@ function readBack(t: Typed, format: Format): Segment[] {
   const falls = FALLS.find((f) => f.rainMm === t.rainMm && f.snowMm === t.snowMm);
   if (falls && falls.rainMm + falls.snowMm > 0)
     out.push({ text: `, ${fallsLabel(falls, format)}`, tone: 'plain' });
-  out.push({ text: t.highC === null ? '.' : `. Up to ${format.t(t.highC, 0)} by day.`, tone: 'plain' });
+  out.push({ text: t.highC === null ? '.' : words.upToByDay(format.t(t.highC, 0)), tone: 'plain' });
   return out;
 }
 
@@ -93,7 +94,7 @@ function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
     const read = typedSchema.safeParse(t);
     if (!read.success) {
       const { path, message } = read.error.issues[0]!;
-      setProblem(`${NAMES[path[0] as keyof TypedForecast] ?? 'The forecast'}: expected ${message}.`);
+      setProblem(words.theForecastExpected(NAMES[path[0] as keyof TypedForecast], message));
       return;
     }
     setBusy(true);
@@ -101,10 +102,10 @@ function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
     try {
       const { id } = await change(call(api.typedForecast), read.data);
       clear();
-      offerUndo('Tonight’s weather: told', () => change(call(api.dropForecast, { id })));
+      offerUndo(words.tonightsWeatherTold, () => change(call(api.dropForecast, { id })));
       router.replace('/');
     } catch (e) {
-      setProblem(`${(e as Error).message} What you entered is kept here.`);
+      setProblem(words.whatYouEnteredIsKept((e as Error).message));
     } finally {
       setBusy(false);
     }
@@ -113,9 +114,9 @@ function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
   return (
     <View style={{ gap: 18 }}>
       <Sentence parts={readBack(t, format)} />
-      <Labelled label="Lowest of the night">
+      <Labelled label={words.lowestOfTheNight}>
         <Stepper
-          label="Lowest"
+          label={words.lowest}
           value={own(t.lowC)}
           start={own(0)!}
           onChange={(v) => put({ lowC: format.fromUnit(v) })}
@@ -131,15 +132,15 @@ function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
         />
       </Labelled>
       <ClockStepper
-        label="It is lowest about"
+        label={words.itIsLowestAbout}
         valueAtMs={t.lowAtMs!}
         fromAtMs={nowAtMs}
         toAtMs={nowAtMs + 30 * HOUR_MS}
         onChange={(lowAtMs) => put({ lowAtMs })}
       />
-      <Labelled label="Highest by day">
+      <Labelled label={words.highestByDay}>
         <Stepper
-          label="Highest"
+          label={words.highest}
           value={own(t.highC)}
           start={own(t.lowC ?? 0)! + 5}
           onChange={(v) => put({ highC: format.fromUnit(v) })}
@@ -154,20 +155,25 @@ function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
         />
       </Labelled>
       <Choose
-        label="Wind in the night"
+        label={words.windInTheNight}
         value={t.windMs}
         options={WIND.map(({ value, word }) => ({ value, label: windLabel(value, word, format) }))}
         onChange={(windMs) => put({ windMs })}
       />
-      <Choose label="Sky in the night" value={t.cloud} options={SKY} onChange={(cloud) => put({ cloud })} />
       <Choose
-        label="What falls in the night"
+        label={words.skyInTheNight}
+        value={t.cloud}
+        options={SKY}
+        onChange={(cloud) => put({ cloud })}
+      />
+      <Choose
+        label={words.whatFallsInTheNight}
         value={FALLS.findIndex((f) => f.rainMm === t.rainMm && f.snowMm === t.snowMm)}
         options={FALLS.map((f, value) => ({ value, label: fallsLabel(f, format) }))}
         onChange={(i) => put({ rainMm: FALLS[i]!.rainMm, snowMm: FALLS[i]!.snowMm })}
       />
       <Choose
-        label="How sure it sounds"
+        label={words.howSureItSounds}
         value={t.sure}
         options={SURE.map((value) => ({ value, label: SURE_WORDS[value] }))}
         onChange={(sure) => put({ sure })}
@@ -176,14 +182,13 @@ function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
       <Button
         wide
         kind="main"
-        label={missing ? 'Lowest, highest, wind and sky first' : 'Work out the night'}
+        label={words.lowestHighestWindAndSky(missing)}
         disabled={missing || busy}
         onPress={() => void save()}
         testID="typed-save"
       />
       <Text kind="small" tone="quiet">
-        The hours between are shaped from these, and what falls is spread evenly from dusk to the lowest. A
-        table of hours is better where snow is coming: what a roof bears, only its maker says.
+        {words.theHoursBetweenAreShaped}
       </Text>
     </View>
   );
@@ -199,17 +204,21 @@ export function ForecastScreen() {
     : 0;
   return (
     <Page testID="forecast">
-      <TopLine back="Now" />
+      <TopLine back={words.now} />
       {clock ? (
         <Form nowAtMs={clock.nowAtMs} lowAtMs={lowAtMs} key={lowAtMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the farm" />
+        <Loading what={words.openingTheFarm} />
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 16 }}>
-        <Button label="Bring a table of hours" onPress={() => router.push('/import')} testID="open-import" />
-        <Button label="Let it come by itself" onPress={() => router.push('/feeds')} testID="open-feeds" />
+        <Button
+          label={words.bringATableOfHours}
+          onPress={() => router.push('/import')}
+          testID="open-import"
+        />
+        <Button label={words.letItComeByItself} onPress={() => router.push('/feeds')} testID="open-feeds" />
       </View>
       <ForecastList />
     </Page>

@@ -16,12 +16,13 @@ import { useFormat } from '../data/format';
 import { change, useBeds } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
 import { readStored, store } from '../data/storage';
+import { importScreen as words } from '../words/en/files';
 
 type As = 'forecast' | 'record' | 'logger';
 const AS = [
-  { value: 'forecast', label: 'a forecast' },
-  { value: 'record', label: 'weather that was measured' },
-  { value: 'logger', label: 'a logging thermometer' },
+  { value: 'forecast', label: words.aForecast },
+  { value: 'record', label: words.weatherThatWasMeasured },
+  { value: 'logger', label: words.aLoggingThermometer },
 ] as const;
 
 export function ImportScreen() {
@@ -30,7 +31,7 @@ export function ImportScreen() {
   const [as, setAs] = useState<As>('forecast');
   const [spot, setSpot] = useState('outside');
   const [csv, setCsv] = useState(() => readStored('import', ''));
-  const [name, setName] = useState('my forecast');
+  const [name, setName] = useState(words.myForecast);
   const [view, setView] = useState<ImportView | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const put = (text: string) => {
@@ -55,24 +56,22 @@ export function ImportScreen() {
     }
   };
   const spots = [
-    { value: 'outside', label: 'outside' },
+    { value: 'outside', label: words.outside },
     ...(beds?.structures ?? [])
       .filter((x) => x.structure.kind !== 'open')
       .map((x) => ({ value: x.structure.id, label: x.structure.name })),
   ];
   return (
     <Page testID="import">
-      <TopLine back="Kit" />
+      <TopLine back={words.kit} />
       <Text kind="title" heading={1}>
-        Bring weather or temperatures as a table
+        {words.bringWeatherOrTemperaturesAs}
       </Text>
       <Text tone="quiet" style={{ paddingBottom: 10 }}>
-        {as === 'logger'
-          ? 'A header, and a time and a temperature in each row. The unit is read from the header.'
-          : 'A header, and rows one to three hours apart: time, air temperature, wind; dew point or humidity, cloud, sun, rain and snow if you have them. Units are read from the header; one that is not known is refused. All of it is taken or none.'}
+        {words.aHeaderAndATime(as)}
       </Text>
       <Choose
-        label="What it is"
+        label={words.whatItIs}
         value={as}
         options={AS}
         onChange={(v) => {
@@ -82,24 +81,24 @@ export function ImportScreen() {
       />
       <View style={{ height: 10 }} />
       {as === 'logger' ? (
-        <Choose label="Where it hangs" value={spot} options={spots} onChange={setSpot} />
+        <Choose label={words.whereItHangs} value={spot} options={spots} onChange={setSpot} />
       ) : as === 'forecast' ? (
-        <NoteField label="Name" value={name} onChange={setName} />
+        <NoteField label={words.name} value={name} onChange={setName} />
       ) : null}
       <View style={{ height: 10 }} />
       <NoteField
-        label="Paste it here"
+        label={words.pasteItHere}
         value={csv}
         onChange={put}
         lines={8}
-        placeholder={'time,temp (°C),dew point (°C),wind (km/h),cloud (%)\n2027-01-14T15:00,4.1,-5.2,3,5'}
+        placeholder={words.timeTempCDewPoint}
         testID="csv"
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 10 }}>
         <Button
-          label="Take a file"
+          label={words.takeAFile}
           onPress={() =>
-            void pickFile('.csv,text/csv,text/plain').then((f) => {
+            void pickFile(words.csvTextCsvTextPlain).then((f) => {
               if (f) {
                 put(f.text);
                 setName(f.name.replace(/\.[a-z]+$/i, ''));
@@ -108,7 +107,7 @@ export function ImportScreen() {
           }
         />
         <Button
-          label="Look at it"
+          label={words.lookAtIt}
           kind={view && view.badRows.length === 0 && !view.taken ? 'outline' : 'main'}
           disabled={csv.trim() === ''}
           onPress={() => void send(true)}
@@ -119,49 +118,59 @@ export function ImportScreen() {
       {view ? (
         <View testID="import-result">
           <PartTitle>
-            {view.taken
-              ? 'Taken'
-              : view.badRows.length > 0
-                ? 'Not taken, nothing has changed'
-                : 'Understood as'}
+            {view.taken ? words.taken : words.notTakenNothingHasChanged(view.badRows.length)}
           </PartTitle>
           {view.columns.map((c) => (
             <Text key={c.header} kind="small">{`${c.header}: ${c.meaning}`}</Text>
           ))}
           {view.fromAtMs !== null && view.badRows.length === 0 ? (
-            <Text
-              style={{ paddingTop: 8 }}
-            >{`${view.rows} ${as === 'logger' ? 'readings' : 'hours'}, ${format.day(view.fromAtMs)} ${format.time(view.fromAtMs)} to ${format.day(view.toAtMs!)} ${format.time(view.toAtMs!)}, lowest ${format.t(view.minC!)}.`}</Text>
+            <Text style={{ paddingTop: 8 }}>
+              {words.readingsHoursToLowest({
+                rows: view.rows,
+                as,
+                fromAtMs: format.day(view.fromAtMs),
+                fromAtMs2: format.time(view.fromAtMs),
+                toAtMs: format.day(view.toAtMs!),
+                toAtMs2: format.time(view.toAtMs!),
+                minC: format.t(view.minC!),
+              })}
+            </Text>
           ) : null}
           {view.estimated.length > 0 && view.badRows.length === 0 ? (
-            <Text tone="ochre">{`▲ Not in the table and estimated: ${view.estimated.join('; ')}.`}</Text>
+            <Text tone="ochre">{words.notInTheTableAnd(view.estimated.join('; '))}</Text>
           ) : null}
           {view.badRows.map((r, n) => (
             <Row key={`${r.row}-${n}`} first={n === 0}>
-              <Text kind="figure" tone="ochre" style={{ width: 84 }}>{`row ${r.row}`}</Text>
+              <Text kind="figure" tone="ochre" style={{ width: 84 }}>
+                {words.row(r.row)}
+              </Text>
               <Text style={{ flex: 1 }}>{r.reason}</Text>
             </Row>
           ))}
           {view.badRows.length === 0 && !view.taken ? (
             <>
-              {view.preview.length > 0 ? <PartTitle>First hours</PartTitle> : null}
+              {view.preview.length > 0 ? <PartTitle>{words.firstHours}</PartTitle> : null}
               {view.preview.map((e, n) => (
                 <Row key={e.time} first={n === 0} style={{ minHeight: 40 }}>
                   <Text
                     kind="label"
                     style={{ width: 120 }}
                   >{`${format.day(Date.parse(e.time))} ${format.time(Date.parse(e.time))}`}</Text>
-                  <Text
-                    kind="label"
-                    style={{ flex: 1 }}
-                  >{`${format.t(e.airC)} · dew point ${format.t(e.dewPointC)} · ${measureText(e.windMs, 'speed', format.length)} · cloud ${Math.round(e.cloudFraction * 100)} %`}</Text>
+                  <Text kind="label" style={{ flex: 1 }}>
+                    {words.dewPointCloud({
+                      airC: format.t(e.airC),
+                      dewPointC: format.t(e.dewPointC),
+                      measureText: measureText(e.windMs, 'speed', format.length),
+                      cloudFraction: Math.round(e.cloudFraction * 100),
+                    })}
+                  </Text>
                 </Row>
               ))}
               <View style={{ paddingTop: 12 }}>
                 <Button
                   wide
                   kind="main"
-                  label={`Take all ${view.rows} ${as === 'logger' ? 'readings' : 'hours'}`}
+                  label={words.takeAllReadingsHours(view.rows, as)}
                   onPress={() => void send(false)}
                   testID="take-import"
                 />
@@ -170,9 +179,7 @@ export function ImportScreen() {
           ) : null}
           {view.taken ? (
             <Text tone="pine" style={{ paddingTop: 8 }}>
-              {as === 'forecast'
-                ? 'The night is being worked out with it.'
-                : 'It is kept, and the nights that were are seen with it.'}
+              {words.theNightIsBeingWorked(as)}
             </Text>
           ) : null}
         </View>

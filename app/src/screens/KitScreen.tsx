@@ -19,12 +19,13 @@ import { useFormat } from '../data/format';
 import { change, patchFarm, refresh, useFarm, useKit } from '../data/hooks';
 import { offerUndo } from '../data/undo';
 import { CALCS } from './CalcScreen';
+import { kitScreen as words } from '../words/en/covers';
 
 const USE = {
-  hoops: 'on hoops',
-  flat: 'laid on the crop',
-  over: 'over frames and tunnels',
-  indoors: 'indoors',
+  hoops: words.onHoops,
+  flat: words.laidOnTheCrop,
+  over: words.overFramesAndTunnels,
+  indoors: words.indoors,
 } as const;
 
 /** The store on a wide screen: sorted, searched, opened to be changed. */
@@ -32,53 +33,53 @@ function CoversTable({ covers }: { covers: KitView['covers'] }) {
   const format = useFormat();
   return (
     <Table
-      label="Covers"
+      label={words.covers}
       testID="covers-table"
       rows={covers}
       idOf={(c) => c.id}
-      nameOf={(c) => `${c.name}, ${c.count - c.inUse} of ${c.count} free`}
+      nameOf={(c) => words.ofFree({ name: c.name, count: c.count - c.inUse, count2: c.count })}
       onOpen={(c) => router.push(`/cover/${c.id}`)}
-      empty="No cover in store yet."
+      empty={words.noCoverInStoreYet}
       columns={[
         {
           id: 'name',
-          title: 'Cover',
+          title: words.cover,
           value: (c) => c.name,
           wide: 1.6,
           show: (c) => <Text kind="strong">{c.name}</Text>,
         },
-        { id: 'material', title: 'Made of', value: (c) => c.materialName, wide: 1.4 },
+        { id: 'material', title: words.madeOf, value: (c) => c.materialName, wide: 1.4 },
         {
           id: 'size',
-          title: 'Size',
+          title: words.size,
           value: (c) => c.lengthM * c.widthM,
           number: true,
           wide: 1.2,
           show: (c) => <Text kind="label">{`${format.metres(c.lengthM)} × ${format.metres(c.widthM)}`}</Text>,
         },
-        { id: 'use', title: 'Lies', value: (c) => USE[c.use], wide: 1.2 },
+        { id: 'use', title: words.lies, value: (c) => USE[c.use], wide: 1.2 },
         {
           id: 'free',
-          title: 'Free',
+          title: words.free,
           value: (c) => c.count - c.inUse,
           number: true,
-          show: (c) => <Text kind="label">{`${c.count - c.inUse} of ${c.count}`}</Text>,
+          show: (c) => <Text kind="label">{words.ofWord(c.count - c.inUse, c.count)}</Text>,
         },
         {
           id: 'on',
-          title: 'Out on',
+          title: words.outOn,
           value: (c) => c.beds.join(', '),
           wide: 1.4,
           show: (c) => <Text tone="ember">{c.beds.join(', ')}</Text>,
         },
-        { id: 'state', title: 'State', value: (c) => c.condition ?? 'good', wide: 0.7 },
-        { id: 'kept', title: 'Kept', value: (c) => c.keptAt ?? '' },
+        { id: 'state', title: words.state, value: (c) => c.condition ?? 'good', wide: 0.7 },
+        { id: 'kept', title: words.kept, value: (c) => c.keptAt ?? '' },
       ]}
       end={(c) => (
         <Button
           kind="plain"
-          label="Change"
-          hint={`Change ${c.name}`}
+          label={words.change}
+          hint={words.change2(c.name)}
           onPress={() => router.push(`/cover/${c.id}`)}
         />
       )}
@@ -96,7 +97,7 @@ export function KitScreen() {
     setProblem(null);
     change(call(api.putCover, { id: cover.id }), cover)
       .then(() =>
-        offerUndo(`${cover.name}: ${cover.count} pieces`, () =>
+        offerUndo(words.pieces(cover.name, cover.count), () =>
           change(call(api.putCover, { id: was.id }), was),
         ),
       )
@@ -112,7 +113,7 @@ export function KitScreen() {
         error ? (
           <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
         ) : (
-          <Loading what="Opening the store" />
+          <Loading what={words.openingTheStore} />
         )
       ) : null}
       {data ? (
@@ -121,14 +122,17 @@ export function KitScreen() {
             {
               text:
                 pieces === 0
-                  ? 'No cover in store yet. Without one the plan can only say how cold it will get.'
-                  : `${countWord(pieces).replace(/^./, (c) => c.toUpperCase())} pieces in all, ${out === 0 ? 'none' : countWord(out)} of them out.`,
+                  ? words.noCoverInStoreYet2
+                  : words.piecesInAllOfThem(
+                      countWord(pieces).replace(/^./, (c) => c.toUpperCase()),
+                      out === 0 ? 'none' : countWord(out),
+                    ),
               tone: 'plain',
             },
           ]}
         />
       ) : null}
-      <PartTitle>Covers</PartTitle>
+      <PartTitle>{words.covers}</PartTitle>
       {problem ? <Problem>{problem}</Problem> : null}
       {wide && sheets.length > 0 ? <CoversTable covers={sheets} /> : null}
       {(wide ? [] : sheets).map((c, n) => {
@@ -142,52 +146,56 @@ export function KitScreen() {
                   {[
                     `${materialName}, ${format.metres(c.lengthM)} × ${format.metres(c.widthM)}, ${USE[c.use]}`,
                     c.condition && c.condition !== 'good' ? c.condition : null,
-                    c.keptAt ? `kept: ${c.keptAt}` : null,
-                    c.madeFor ? `for ${c.madeFor}` : null,
+                    c.keptAt ? words.kept2(c.keptAt) : null,
+                    c.madeFor ? words.forWord(c.madeFor) : null,
                   ]
                     .filter(Boolean)
                     .join(' · ')}
                 </Text>
-                {beds.length > 0 ? <Text kind="small" tone="ember">{`on ${beds.join(', ')}`}</Text> : null}
+                {beds.length > 0 ? (
+                  <Text kind="small" tone="ember">
+                    {words.onWord(beds.join(', '))}
+                  </Text>
+                ) : null}
               </View>
-              <Text kind="figure">{`${c.count - inUse} of ${c.count}`}</Text>
+              <Text kind="figure">{words.ofWord(c.count - inUse, c.count)}</Text>
               <Button
                 kind="plain"
-                label={open === c.id ? 'Close' : 'Count'}
-                hint={`Count ${c.name}`}
+                label={words.closeCount(open, c.id)}
+                hint={words.count(c.name)}
                 onPress={() => setOpen(open === c.id ? null : c.id)}
               />
             </Row>
             {open === c.id ? (
               <View style={{ gap: 8, paddingVertical: 10 }}>
                 <Text kind="label" tone="quiet">
-                  Pieces in all
+                  {words.piecesInAll}
                 </Text>
                 <Stepper
-                  label={`Pieces of ${c.name}`}
+                  label={words.piecesOf(c.name)}
                   value={c.count}
                   onChange={(v) => save({ ...cover, count: v }, cover)}
                   step={1}
                   digits={0}
-                  unit="pieces"
+                  unit={words.pieces2}
                   min={0}
                   max={999}
                 />
                 <Button
-                  label="Change it"
-                  hint={`Change ${c.name}`}
+                  label={words.changeIt}
+                  hint={words.change2(c.name)}
                   onPress={() => router.push(`/cover/${c.id}`)}
                 />
                 <Text kind="label" tone="quiet">
-                  Minutes to fetch and lay one
+                  {words.minutesToFetchAndLay}
                 </Text>
                 <Stepper
-                  label={`Minutes for ${c.name}`}
+                  label={words.minutesFor(c.name)}
                   value={c.minutes}
                   onChange={(v) => save({ ...cover, minutes: v }, cover)}
                   step={1}
                   digits={0}
-                  unit="min"
+                  unit={words.min}
                   min={0}
                   max={240}
                 />
@@ -197,41 +205,45 @@ export function KitScreen() {
         );
       })}
       <View style={styles.row}>
-        <Button label="Add a cover" onPress={() => router.push('/cover/new')} testID="add-cover" />
-        <Button label="Cut sheets from rolls" onPress={() => router.push('/cut')} testID="open-cut" />
+        <Button label={words.addACover} onPress={() => router.push('/cover/new')} testID="add-cover" />
+        <Button label={words.cutSheetsFromRolls} onPress={() => router.push('/cut')} testID="open-cut" />
       </View>
       {data ? <PlacesIndoors places={data.covers.filter(isIndoors)} format={format} /> : null}
       <Gear />
-      <PartTitle>Reckon</PartTitle>
+      <PartTitle>{words.reckon}</PartTitle>
       <View style={styles.row}>
         {CALCS.map((c) => (
           <Button key={c.id} label={c.short} hint={c.title} onPress={() => router.push(`/calc/${c.id}`)} />
         ))}
       </View>
-      <PartTitle>The farm</PartTitle>
+      <PartTitle>{words.theFarm}</PartTitle>
       <View style={styles.row}>
-        <Button label="Settings" onPress={() => router.push('/settings')} testID="open-settings" />
-        <Button label="The site" onPress={() => router.push('/site')} testID="open-site" />
-        <Button label="Tonight’s weather" onPress={() => router.push('/forecast')} testID="open-forecast" />
+        <Button label={words.settings} onPress={() => router.push('/settings')} testID="open-settings" />
+        <Button label={words.theSite} onPress={() => router.push('/site')} testID="open-site" />
         <Button
-          label="Bring weather or a logger"
+          label={words.tonightsWeather}
+          onPress={() => router.push('/forecast')}
+          testID="open-forecast"
+        />
+        <Button
+          label={words.bringWeatherOrALogger}
           onPress={() => router.push('/import')}
           testID="open-import"
         />
-        <Button label="Feeds" onPress={() => router.push('/feeds')} testID="open-feeds" />
-        <Button label="Files in and out" onPress={() => router.push('/files')} testID="open-files" />
+        <Button label={words.feeds} onPress={() => router.push('/feeds')} testID="open-feeds" />
+        <Button label={words.filesInAndOut} onPress={() => router.push('/files')} testID="open-files" />
       </View>
     </Page>
   );
 }
 
 const GEAR: { key: keyof FarmGear; label: string }[] = [
-  { key: 'hoops', label: 'hoops' },
-  { key: 'clips', label: 'clips' },
-  { key: 'sandbags', label: 'sandbags' },
-  { key: 'pegs', label: 'pegs' },
-  { key: 'jugs', label: 'jugs' },
-  { key: 'props', label: 'props' },
+  { key: 'hoops', label: words.hoops },
+  { key: 'clips', label: words.clips },
+  { key: 'sandbags', label: words.sandbags },
+  { key: 'pegs', label: words.pegs },
+  { key: 'jugs', label: words.jugs },
+  { key: 'props', label: words.props },
 ];
 
 /** What holds and props, counted. */
@@ -246,20 +258,20 @@ function Gear() {
     );
   return (
     <>
-      <PartTitle>What holds and props</PartTitle>
+      <PartTitle>{words.whatHoldsAndProps}</PartTitle>
       <View style={styles.row}>
         {GEAR.map((g) => (
           <Button
             key={g.key}
             label={`${gear[g.key]} ${g.label}`}
-            hint={`${g.label}: ${gear[g.key]}. Count them`}
+            hint={words.countThem(g.label, gear[g.key])}
             onPress={() => setOpen(open === g.key ? null : g.key)}
           />
         ))}
       </View>
       {open ? (
         <Stepper
-          label={`Count of ${open}`}
+          label={words.countOf(open)}
           value={gear[open]}
           onChange={(v) => save(open, v)}
           step={1}

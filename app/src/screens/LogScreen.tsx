@@ -15,13 +15,14 @@ import { act, retract } from '../data/actions';
 import { useFormat } from '../data/format';
 import { refresh, useFarm, useLog, useNight } from '../data/hooks';
 import { readStored, store } from '../data/storage';
+import { logScreen as words } from '../words/en/log';
 
 const FILTERS = [
-  { value: '', label: 'all' },
-  { value: 'reading', label: 'readings' },
-  { value: 'harm,harvest', label: 'harm and harvest' },
-  { value: 'cover,vent,decision', label: 'covers' },
-  { value: 'note,planting', label: 'notes and plantings' },
+  { value: '', label: words.all },
+  { value: 'reading', label: words.readings },
+  { value: 'harm,harvest', label: words.harmAndHarvest },
+  { value: 'cover,vent,decision', label: words.covers },
+  { value: 'note,planting', label: words.notesAndPlantings },
 ] as const;
 
 function QuickNote({ nowAtMs }: { nowAtMs: number }) {
@@ -33,7 +34,7 @@ function QuickNote({ nowAtMs }: { nowAtMs: number }) {
   };
   const add = () => {
     if (text.trim() === '') return;
-    void act('Note kept', [{ kind: 'note', atMs: nowAtMs, text: text.trim() }], nowAtMs);
+    void act(words.noteKept, [{ kind: 'note', atMs: nowAtMs, text: text.trim() }], nowAtMs);
     put('');
   };
   return (
@@ -41,34 +42,34 @@ function QuickNote({ nowAtMs }: { nowAtMs: number }) {
       <NoteField
         key={note ?? ''}
         focused={note !== undefined}
-        label="Note something"
+        label={words.noteSomething}
         value={text}
         onChange={put}
         lines={2}
-        placeholder="what you saw, where"
+        placeholder={words.whatYouSawWhere}
         testID="note-text"
       />
-      <Button wide kind="main" label="Keep the note" onPress={add} testID="note-keep" />
+      <Button wide kind="main" label={words.keepTheNote} onPress={add} testID="note-keep" />
     </View>
   );
 }
 
 const KIND_WORDS: Record<LogEntry['record']['kind'], string> = {
-  reading: 'reading',
-  cover: 'cover',
-  vent: 'opening',
-  harm: 'harm',
-  harvest: 'harvest',
-  decision: 'decision',
-  note: 'note',
-  water: 'water',
-  feed: 'feed',
-  soil: 'soil',
-  planting: 'planting',
-  secured: 'storm',
-  change: 'set-up',
-  brought: 'brought',
-  retraction: 'taken back',
+  reading: words.reading,
+  cover: words.cover,
+  vent: words.opening,
+  harm: words.harm,
+  harvest: words.harvest,
+  decision: words.decision,
+  note: words.note,
+  water: words.water,
+  feed: words.feed,
+  soil: words.soil,
+  planting: words.planting,
+  secured: words.storm,
+  change: words.setUp,
+  brought: words.brought,
+  retraction: words.takenBack,
 };
 
 /** The log on a wide screen: the entries of this page, sorted and searched. */
@@ -78,16 +79,16 @@ function LogTable({ entries, nowAtMs }: { entries: readonly LogEntry[]; nowAtMs:
     e.retracted ? ({ textDecorationLine: 'line-through' } as const) : undefined;
   return (
     <Table
-      label="The log"
+      label={words.theLog}
       testID="log-table"
       rows={entries}
       idOf={(e) => e.record.id}
       nameOf={(e) => `${format.day(e.record.atMs)} ${format.time(e.record.atMs)}: ${e.title}`}
-      empty="Nothing of this kind yet."
+      empty={words.nothingOfThisKindYet}
       columns={[
         {
           id: 'when',
-          title: 'When',
+          title: words.when,
           value: (e) => e.record.atMs,
           number: true,
           wide: 1.2,
@@ -98,10 +99,10 @@ function LogTable({ entries, nowAtMs }: { entries: readonly LogEntry[]; nowAtMs:
             >{`${format.day(e.record.atMs)} ${format.time(e.record.atMs)}`}</Text>
           ),
         },
-        { id: 'kind', title: 'Kind', value: (e) => KIND_WORDS[e.record.kind], wide: 0.7 },
+        { id: 'kind', title: words.kind, value: (e) => KIND_WORDS[e.record.kind], wide: 0.7 },
         {
           id: 'what',
-          title: 'What',
+          title: words.what,
           value: (e) => e.title,
           wide: 2.6,
           show: (e) => (
@@ -110,15 +111,15 @@ function LogTable({ entries, nowAtMs }: { entries: readonly LogEntry[]; nowAtMs:
             </Text>
           ),
         },
-        { id: 'more', title: 'More', value: (e) => (e.retracted ? 'taken back' : e.detail), wide: 2 },
-        { id: 'who', title: 'By', value: (e) => e.actor, wide: 0.7 },
+        { id: 'more', title: words.more, value: (e) => (e.retracted ? words.takenBack : e.detail), wide: 2 },
+        { id: 'who', title: words.by, value: (e) => e.actor, wide: 0.7 },
       ]}
       end={(e) =>
         e.retracted ? null : (
           <Button
             kind="plain"
-            label="Take back"
-            hint={`Take back: ${e.title}`}
+            label={words.takeBack}
+            hint={words.takeBack2(e.title)}
             onPress={() => void retract([e.record.id], nowAtMs)}
           />
         )
@@ -149,24 +150,24 @@ export function LogScreen() {
           parts={
             report.spots.some((s) => s.measuredMinC !== null)
               ? report.sentence
-              : [{ text: 'What happened, newest first.', tone: 'plain' }]
+              : [{ text: words.whatHappenedNewestFirst, tone: 'plain' }]
           }
         />
       ) : null}
       <View style={styles.row}>
         {farm ? (
           <Button
-            label="Said and measured"
+            label={words.saidAndMeasured}
             onPress={() => router.push(`/night/${farm.clock.window.night}`)}
             testID="open-night"
           />
         ) : null}
-        <Button label="All nights" onPress={() => router.push('/nights')} testID="to-nights" />
+        <Button label={words.allNights} onPress={() => router.push('/nights')} testID="to-nights" />
       </View>
       <QuickNote nowAtMs={nowAtMs} />
-      <PartTitle>What happened</PartTitle>
+      <PartTitle>{words.whatHappened}</PartTitle>
       <Choice
-        label="Show"
+        label={words.show}
         options={FILTERS}
         value={kinds}
         onChange={(k) => {
@@ -178,12 +179,12 @@ export function LogScreen() {
         error ? (
           <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
         ) : (
-          <Loading what="Opening the log" />
+          <Loading what={words.openingTheLog} />
         )
       ) : null}
       {data && data.entries.length === 0 ? (
         <Text tone="quiet" style={{ paddingVertical: 16 }}>
-          Nothing of this kind yet. What you tick, read, score and cut appears here by itself.
+          {words.nothingOfThisKindYet2}
         </Text>
       ) : null}
       {wide && data && data.entries.length > 0 ? <LogTable entries={data.entries} nowAtMs={nowAtMs} /> : null}
@@ -205,7 +206,7 @@ export function LogScreen() {
                 </Text>
                 {e.retracted || e.detail || e.actor ? (
                   <Text kind="small" tone="quiet">
-                    {[e.retracted ? 'taken back' : e.detail, e.actor ? `by ${e.actor}` : '']
+                    {[e.retracted ? words.takenBack : e.detail, e.actor ? words.by2(e.actor) : '']
                       .filter(Boolean)
                       .join(' · ')}
                   </Text>
@@ -214,8 +215,8 @@ export function LogScreen() {
               {e.retracted ? null : (
                 <Button
                   kind="plain"
-                  label="Take back"
-                  hint={`Take back: ${e.title}`}
+                  label={words.takeBack}
+                  hint={words.takeBack2(e.title)}
                   onPress={() => void retract([e.record.id], nowAtMs)}
                 />
               )}
@@ -224,8 +225,10 @@ export function LogScreen() {
         </View>
       ))}
       <View style={styles.row}>
-        {offset > 0 ? <Button label="Newer" onPress={() => setOffset(Math.max(0, offset - 60))} /> : null}
-        {data?.more ? <Button label="Older" onPress={() => setOffset(offset + 60)} /> : null}
+        {offset > 0 ? (
+          <Button label={words.newer} onPress={() => setOffset(Math.max(0, offset - 60))} />
+        ) : null}
+        {data?.more ? <Button label={words.older} onPress={() => setOffset(offset + 60)} /> : null}
       </View>
     </Page>
   );

@@ -11,6 +11,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { refresh, useNight } from '../data/hooks';
+import { nightScreen as texts } from '../words/en/night';
 
 export function NightScreen({ night }: { night: string }) {
   const { data, error } = useNight(night);
@@ -19,12 +20,14 @@ export function NightScreen({ night }: { night: string }) {
   const inner = Math.min(width - 100, 640) - 36;
   return (
     <Page testID="night">
-      <TopLine back="Log" />
-      <Text kind="label" tone="quiet">{`Night of ${dateWords(night)}`}</Text>
+      <TopLine back={texts.log} />
+      <Text kind="label" tone="quiet">
+        {texts.nightOf(dateWords(night))}
+      </Text>
       {data ? (
         <>
           <Sentence parts={data.sentence} />
-          <PartTitle right="dots: the range that was said; squares: measured">Lowest, by spot</PartTitle>
+          <PartTitle right={texts.dotsTheRangeThatWas}>{texts.lowestBySpot}</PartTitle>
           <NightChart report={data} format={format} width={Math.max(300, Math.min(width, 640) - 36, inner)} />
           {data.spots.map((s, n) => (
             <Row key={s.spot} first={n === 0}>
@@ -34,10 +37,12 @@ export function NightScreen({ night }: { night: string }) {
                   {s.words}
                 </Text>
                 {s.predictedC ? (
-                  <Text
-                    kind="small"
-                    tone="quiet"
-                  >{`Said ${format.t(s.predictedC.mid)} (${format.range(s.predictedC.low, s.predictedC.high)}).`}</Text>
+                  <Text kind="small" tone="quiet">
+                    {texts.said(
+                      format.t(s.predictedC.mid),
+                      format.range(s.predictedC.low, s.predictedC.high),
+                    )}
+                  </Text>
                 ) : null}
               </View>
               <Text kind="figure" tone={(s.measuredMinC ?? 1) < 0 ? 'frost' : 'ink'}>
@@ -46,12 +51,11 @@ export function NightScreen({ night }: { night: string }) {
             </Row>
           ))}
           <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-            The weather’s part is what the model gives for the weather as it came, less what was said. The
-            model’s part is what is left: film, joints, soil and spot that differ from the book.
+            {texts.theWeathersPartIsWhat}
           </Text>
           {data.learnt.length > 0 ? (
             <View testID="learnt">
-              <PartTitle right="up to the night before this one">What the readings taught</PartTitle>
+              <PartTitle right={texts.upToTheNightBefore}>{texts.whatTheReadingsTaught}</PartTitle>
               {data.learnt.map((l) => (
                 <Text key={l.structureId} style={{ paddingVertical: 4 }}>
                   {l.words}
@@ -63,11 +67,11 @@ export function NightScreen({ night }: { night: string }) {
       ) : error ? (
         <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Looking back" />
+        <Loading what={texts.lookingBack} />
       )}
       <View style={{ flexDirection: 'row', gap: 8, paddingTop: 16 }}>
-        <Button label="Night before" onPress={() => router.replace(`/night/${addDays(night, -1)}`)} />
-        <Button label="Night after" onPress={() => router.replace(`/night/${addDays(night, 1)}`)} />
+        <Button label={texts.nightBefore} onPress={() => router.replace(`/night/${addDays(night, -1)}`)} />
+        <Button label={texts.nightAfter} onPress={() => router.replace(`/night/${addDays(night, 1)}`)} />
       </View>
     </Page>
   );

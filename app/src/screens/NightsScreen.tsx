@@ -2,7 +2,7 @@
 import type { NightRow } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { nightsSentence } from '../components/night/nightsWords';
+import { nightsSentence } from '../words/en/nightsWords';
 import { Problem } from '../components/ui/Bars';
 import { dateWords } from '../components/ui/DateStepper';
 import { useWide } from '../components/ui/Frame';
@@ -12,6 +12,7 @@ import { Table } from '../components/ui/Table';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat, type Format } from '../data/format';
 import { refresh, useNights } from '../data/hooks';
+import { nightsScreen as words } from '../words/en/night';
 
 /** On a phone so many; older ones are in the table and in the log. */
 const ON_PHONE = 120;
@@ -21,24 +22,24 @@ const off = (k: number | null, format: Format) => (k === null ? '–' : format.d
 function NightsTable({ rows, format }: { rows: NightRow[]; format: Format }) {
   return (
     <Table
-      label="Nights"
+      label={words.nights}
       testID="nights-table"
       rows={rows}
       idOf={(r) => r.night}
-      nameOf={(r) => `Night of ${dateWords(r.night)}`}
+      nameOf={(r) => words.nightOf(dateWords(r.night))}
       onOpen={open}
-      empty="No night yet."
+      empty={words.noNightYet}
       columns={[
         {
           id: 'night',
-          title: 'Night of',
+          title: words.nightOf2,
           value: (r) => r.night,
           wide: 1.2,
           show: (r) => <Text kind="strong">{dateWords(r.night)}</Text>,
         },
         {
           id: 'said',
-          title: 'Outside, said',
+          title: words.outsideSaid,
           value: (r) => r.saidC?.mid ?? 99,
           number: true,
           wide: 1.2,
@@ -46,7 +47,7 @@ function NightsTable({ rows, format }: { rows: NightRow[]; format: Format }) {
         },
         {
           id: 'read',
-          title: 'Outside, read',
+          title: words.outsideRead,
           value: (r) => r.readC ?? 99,
           number: true,
           show: (r) => (
@@ -57,21 +58,21 @@ function NightsTable({ rows, format }: { rows: NightRow[]; format: Format }) {
         },
         {
           id: 'within',
-          title: 'Inside, within',
+          title: words.insideWithin,
           value: (r) => (r.read === 0 ? 2 : r.within / r.read),
           number: true,
-          show: (r) => <Text>{r.read === 0 ? '–' : `${r.within} of ${r.read}`}</Text>,
+          show: (r) => <Text>{r.read === 0 ? '–' : words.ofWord(r.within, r.read)}</Text>,
         },
         {
           id: 'off',
-          title: 'Read less said',
+          title: words.readLessSaid,
           value: (r) => r.offK ?? 99,
           number: true,
           show: (r) => <Text>{off(r.offK, format)}</Text>,
         },
         {
           id: 'furthest',
-          title: 'Furthest off',
+          title: words.furthestOff,
           value: (r) => r.furthest?.name ?? '',
           wide: 1.6,
           show: (r) => <Text>{r.furthest ? `${r.furthest.name}, ${off(r.furthest.offK, format)}` : ''}</Text>,
@@ -88,17 +89,17 @@ export function NightsScreen() {
   const rows = data?.nights ?? [];
   return (
     <Page testID="nights" width={wide ? 1100 : 640}>
-      <TopLine back="Log" />
+      <TopLine back={words.log} />
       {error && !data ? <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem> : null}
-      {!data && !error ? <Loading what="Looking up the nights" /> : null}
+      {!data && !error ? <Loading what={words.lookingUpTheNights} /> : null}
       {data ? <Sentence parts={nightsSentence(rows, format)} /> : null}
       {wide && rows.length > 0 ? <NightsTable rows={rows} format={format} /> : null}
-      {!wide && rows.length > 0 ? <PartTitle right="read less said">Nights</PartTitle> : null}
+      {!wide && rows.length > 0 ? <PartTitle right={words.readLessSaid2}>{words.nights}</PartTitle> : null}
       {(wide ? [] : rows.slice(0, ON_PHONE)).map((r, n) => (
         <Pressable
           key={r.night}
           role="link"
-          aria-label={`Night of ${dateWords(r.night)}`}
+          aria-label={words.nightOf(dateWords(r.night))}
           onPress={() => open(r)}
           testID="night-row"
         >
@@ -107,9 +108,9 @@ export function NightsScreen() {
               <Text kind="strong">{dateWords(r.night)}</Text>
               <Text kind="small" tone="quiet">
                 {[
-                  r.saidC ? `said ${format.range(r.saidC.low, r.saidC.high)} outside` : 'nothing was said',
-                  r.readC === null ? '' : `read ${format.t(r.readC)}`,
-                  r.read > 0 ? `${r.within} of ${r.read} inside within it` : '',
+                  r.saidC ? words.saidOutside(format.range(r.saidC.low, r.saidC.high)) : words.nothingWasSaid,
+                  r.readC === null ? '' : words.read(format.t(r.readC)),
+                  r.read > 0 ? words.ofInsideWithinIt(r.within, r.read) : '',
                 ]
                   .filter(Boolean)
                   .join(' · ')}

@@ -23,6 +23,7 @@ import { useFormat, type Format } from '../data/format';
 import { refresh, useNow, useRibbon } from '../data/hooks';
 import { later } from '../data/later';
 import { useTheme } from '../theme/theme';
+import { nowScreen as words } from '../words/en/night';
 
 /** Beside Now when it is wide, fetched with the first place that is looked at. */
 const PlacePanel = later(() => import('./others').then((screen) => screen.PlacePanel));
@@ -30,10 +31,10 @@ const PlacePanel = later(() => import('./others').then((screen) => screen.PlaceP
 /** "From what was typed at 15:32". */
 function fromWords(night: NonNullable<NowView['night']>, format: Format): string {
   const at = format.time(night.issuedAtMs);
-  if (night.source === 'typed') return `From what was typed at ${at}`;
+  if (night.source === 'typed') return words.fromWhatWasTypedAt(at);
   return night.source === 'simulated'
-    ? `From the ${night.name} of ${at}`
-    : `From “${night.name}” of ${format.day(night.issuedAtMs)} ${at}`;
+    ? words.fromTheOf(night.name, at)
+    : words.fromOf({ name: night.name, issuedAtMs: format.day(night.issuedAtMs), at });
 }
 
 function Opening({ view }: { view: NowView }) {
@@ -51,7 +52,7 @@ function Opening({ view }: { view: NowView }) {
           <Button
             kind="plain"
             label={`${fromWords(view.night, format)} ›`}
-            hint="Where the forecast is from, and telling another"
+            hint={words.whereTheForecastIsFrom}
             onPress={() => router.push('/forecast')}
             testID="forecast-from"
           />
@@ -68,7 +69,11 @@ function Opening({ view }: { view: NowView }) {
   );
 }
 
-const JOBS_TITLE = { closing: 'Before dark', night: 'Still worth doing', morning: 'Then lift' } as const;
+const JOBS_TITLE = {
+  closing: words.beforeDark,
+  night: words.stillWorthDoing,
+  morning: words.thenLift,
+} as const;
 
 /** While closing up, what is done stays in its place; later only what is left is shown, the rest behind a button. */
 function Jobs({ view }: { view: NowView }) {
@@ -80,7 +85,7 @@ function Jobs({ view }: { view: NowView }) {
   const shown = phase === 'closing' || all ? view.jobs : view.jobs.filter((j) => !j.done);
   return (
     <View testID="jobs">
-      <PartTitle right={`${done} of ${view.jobs.length} done`}>{JOBS_TITLE[phase]}</PartTitle>
+      <PartTitle right={words.ofDone(done, view.jobs.length)}>{JOBS_TITLE[phase]}</PartTitle>
       {shown.map((job, i) => (
         <JobRow
           key={job.key}
@@ -95,11 +100,11 @@ function Jobs({ view }: { view: NowView }) {
       ))}
       {(view.leftOn ?? []).length > 0 ? (
         <Text testID="left-on" style={{ paddingTop: 8 }}>
-          {`May stay on through the day: ${view.leftOn.join(', ')}. The coming night wants it again, and a shut house does not get too hot for it.`}
+          {words.mayStayOnThroughThe(view.leftOn.join(', '))}
         </Text>
       ) : null}
       {shown.length < view.jobs.length ? (
-        <Button kind="plain" label={`Show the ${done} that are done`} onPress={() => setAll(true)} />
+        <Button kind="plain" label={words.showTheThatAreDone(done)} onPress={() => setAll(true)} />
       ) : null}
     </View>
   );
@@ -107,10 +112,8 @@ function Jobs({ view }: { view: NowView }) {
 
 /** What the figures beside the places are, in this hour. */
 function lowestOf(view: NowView): string {
-  if (view.clock.phase === 'morning') return 'lowest leaf of the night, by the model';
-  return view.progress.state === 'computing' && !view.progress.first
-    ? 'lowest leaf, as it stands'
-    : 'lowest leaf, as planned';
+  if (view.clock.phase === 'morning') return words.lowestLeafOfTheNight;
+  return words.lowestLeafAsItStands(view.progress.state, Boolean(view.progress.first));
 }
 
 function Places({
@@ -128,9 +131,7 @@ function Places({
   const shown = all ? view.places : view.places.slice(0, 6);
   return (
     <View testID="places">
-      <PartTitle right={lowestOf(view)}>
-        {view.clock.phase === 'morning' ? 'What the night did' : 'Closest to harm'}
-      </PartTitle>
+      <PartTitle right={lowestOf(view)}>{words.whatTheNightDidClosest(view.clock.phase)}</PartTitle>
       {shown.map((p, i) => (
         <PlaceLine
           key={p.bedId}
@@ -144,19 +145,19 @@ function Places({
       {view.places.length > shown.length ? (
         <Button
           kind="plain"
-          label={`${view.places.length - shown.length} more places`}
+          label={words.morePlaces(view.places.length - shown.length)}
           onPress={() => setAll(true)}
         />
       ) : null}
       <Button
         kind="plain"
-        label="The nights to come ›"
+        label={words.theNightsToCome}
         onPress={() => router.push('/ahead')}
         testID="to-ahead"
       />
       <Button
         kind="plain"
-        label="For paper, or to send ›"
+        label={words.forPaperOrToSend}
         onPress={() => router.push('/sheet')}
         testID="to-sheet"
       />
@@ -170,7 +171,7 @@ function Remains({ view }: { view: NowView }) {
     <View>
       {view.atRisk.length > 0 ? (
         <>
-          <PartTitle>{view.clock.phase === 'morning' ? 'Stays covered' : 'At risk all the same'}</PartTitle>
+          <PartTitle>{words.staysCoveredAtRiskAll(view.clock.phase)}</PartTitle>
           {view.atRisk.map((line) => (
             <Text key={line} style={{ paddingVertical: 4 }}>
               {line}
@@ -178,7 +179,7 @@ function Remains({ view }: { view: NowView }) {
           ))}
         </>
       ) : null}
-      {view.cautions.length > 0 ? <PartTitle>Take care</PartTitle> : null}
+      {view.cautions.length > 0 ? <PartTitle>{words.takeCare}</PartTitle> : null}
       {view.cautions.map((line) => (
         <Text key={line} kind="small" tone="ochre" style={{ paddingVertical: 4 }}>{`▲ ${line}`}</Text>
       ))}
@@ -202,7 +203,7 @@ export function NowScreen() {
         {error ? (
           <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
         ) : (
-          <Loading what="Opening the farm" />
+          <Loading what={words.openingTheFarm} />
         )}
       </Page>
     );
@@ -228,7 +229,7 @@ export function NowScreen() {
         <View style={{ flexDirection: 'row' }}>
           <Button
             kind="plain"
-            label="Walk it as a round ›"
+            label={words.walkItAsARound}
             onPress={() => router.push('/round')}
             testID="to-round"
           />
@@ -239,7 +240,7 @@ export function NowScreen() {
       {data.clock.phase === 'morning' ? (
         <View style={{ paddingTop: 16 }}>
           <Button
-            label="Said and measured, last night"
+            label={words.saidAndMeasuredLastNight}
             onPress={() => router.push(`/night/${data.clock.window.night}`)}
             testID="open-night"
           />
@@ -260,7 +261,7 @@ export function NowScreen() {
         {left}
         {data.ribbon ? (
           <>
-            <PartTitle>{`The night in ${data.ribbon.name}`}</PartTitle>
+            <PartTitle>{words.theNightIn(data.ribbon.name)}</PartTitle>
             <Ribbon
               view={data.ribbon}
               width={Math.min(width, 640) - 36}
@@ -286,7 +287,7 @@ export function NowScreen() {
         style={{ width: first, flexGrow: 0 }}
         contentContainerStyle={styles.pane}
         tabIndex={0}
-        aria-label="Jobs and places"
+        aria-label={words.jobsAndPlaces}
       >
         {left}
         <DemoClock />
@@ -294,7 +295,7 @@ export function NowScreen() {
       <View style={[styles.middle, { width: middle, borderColor: theme.hairline }]}>
         {ribbon ? (
           <>
-            <PartTitle>{`${ribbon.name}, hour by hour`}</PartTitle>
+            <PartTitle>{words.hourByHour(ribbon.name)}</PartTitle>
             <Ribbon
               view={ribbon}
               width={middle - 32}
@@ -304,8 +305,7 @@ export function NowScreen() {
               nowAtMs={data.clock.nowAtMs}
             />
             <Text kind="small" tone="quiet">
-              Grey: outside, eight forecasts in ten. Green: the leaf. Dotted: soil. Hatched: where the crop is
-              harmed.
+              {words.greyOutsideEightForecastsIn}
             </Text>
           </>
         ) : null}
@@ -314,7 +314,7 @@ export function NowScreen() {
         style={{ width: third, flexGrow: 0 }}
         contentContainerStyle={styles.pane}
         tabIndex={0}
-        aria-label="The chosen place"
+        aria-label={words.theChosenPlace}
       >
         {chosen ? <PlacePanel bedId={chosen} width={third} key={chosen} ribbon={false} /> : null}
       </ScrollView>

@@ -4,7 +4,7 @@ import { batchesOf, nurseryWeeks, overOf, type NurseryWeek } from '@fogata/core/
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { nurserySentence, weekName, weekSpan, weekWords } from '../components/relay/nurseryWords';
+import { nurserySentence, weekName, weekSpan, weekWords } from '../words/en/nurseryWords';
 import { yearOf } from '../components/relay/board';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
@@ -17,6 +17,7 @@ import { useRelay } from '../data/hooks';
 import { useSaveFarm } from '../data/useSaveFarm';
 import { useTheme } from '../theme/theme';
 import { FONT } from '../theme/tokens';
+import { nurseryScreen as words } from '../words/en/relay';
 
 const WEEKS = 26;
 const NO_MOVES = new Map();
@@ -44,7 +45,7 @@ function Weeks({
   return (
     <View
       role="img"
-      aria-label={`Trays by the week, at most ${fullest.all} in the week of ${weekName(fullest.fromDay)}`}
+      aria-label={words.traysByTheWeekAt(fullest.all, weekName(fullest.fromDay))}
       testID="nursery-weeks"
       style={{ paddingTop: 12 }}
     >
@@ -82,9 +83,13 @@ function Weeks({
             })}
       />
       <View style={styles.legend}>
-        <Key colour={theme.pine} label="on the shelf" />
-        <Key colour={theme.ochre} label="outside to harden" />
-        {trays === null ? null : <Text kind="small" tone="quiet">{`- - ${trays} trays there are`}</Text>}
+        <Key colour={theme.pine} label={words.onTheShelf} />
+        <Key colour={theme.ochre} label={words.outsideToHarden} />
+        {trays === null ? null : (
+          <Text kind="small" tone="quiet">
+            {words.traysThereAre(trays)}
+          </Text>
+        )}
       </View>
     </View>
   );
@@ -107,7 +112,7 @@ function Room({ nursery, onChange }: { nursery: Nursery; onChange: (n: Partial<N
   const field = (key: 'trays' | 'shelfTrays' | 'outTrays', label: string, note?: string) => (
     <Amount
       label={label}
-      unit="trays"
+      unit={words.trays}
       value={nursery[key]}
       onChange={(v) => onChange({ [key]: v })}
       step={1}
@@ -120,11 +125,11 @@ function Room({ nursery, onChange }: { nursery: Nursery; onChange: (n: Partial<N
   );
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle>What there is</PartTitle>
-      {field('trays', 'Trays in all')}
+      <PartTitle>{words.whatThereIs}</PartTitle>
+      {field('trays', words.traysInAll)}
       <Amount
-        label="Cells of a tray"
-        unit="cells"
+        label={words.cellsOfATray}
+        unit={words.cells}
         value={nursery.trayCells}
         onChange={(trayCells) => onChange({ trayCells })}
         step={1}
@@ -133,11 +138,10 @@ function Room({ nursery, onChange }: { nursery: Nursery; onChange: (n: Partial<N
         max={1000}
         testID="nursery-cells"
       />
-      {field('shelfTrays', 'Fit where they are raised', 'On the shelf, the bench, the warm sill.')}
-      {field('outTrays', 'Fit where they harden off', 'In the frame or against the wall, for the last week.')}
+      {field('shelfTrays', words.fitWhereTheyAreRaised, words.onTheShelfTheBench)}
+      {field('outTrays', words.fitWhereTheyHardenOff, words.inTheFrameOrAgainst)}
       <Text kind="small" tone="quiet">
-        Until it is pricked out a batch stands two hundred to a seed tray; then a cell each, a tenth of them
-        spare. Days on the bench are starting values.
+        {words.untilItIsPrickedOut}
       </Text>
     </View>
   );
@@ -159,7 +163,7 @@ export function NurseryScreen() {
   const used = worked?.weeks.filter((w) => w.all > 0) ?? [];
   return (
     <Page testID="nursery" width={wide ? 1120 : 640}>
-      <TopLine back="Season" />
+      <TopLine back={words.season} />
       {data && worked ? (
         <>
           <Sentence parts={nurserySentence(worked.weeks, worked.over, data.nursery, bedName)} />
@@ -168,15 +172,12 @@ export function NurseryScreen() {
               {used.length > 0 ? (
                 <Weeks weeks={worked.weeks} trays={data.nursery.trays} width={wide ? 640 : 354} />
               ) : (
-                <Text>
-                  What is planted from trays comes here from its sowing on, with the tray it takes and where
-                  it stands. Plan something that is planted under Season.
-                </Text>
+                <Text>{words.whatIsPlantedFromTrays}</Text>
               )}
               {(all ? used : used.slice(0, 6)).map((w, n) => (
                 <Row key={w.fromDay} first={n === 0}>
                   <View style={{ flex: 1, gap: 2 }} testID="nursery-week">
-                    <Text kind="strong">{`${weekSpan(w.fromDay)} · ${w.all} ${w.all === 1 ? 'tray' : 'trays'}`}</Text>
+                    <Text kind="strong">{words.trayTrays(weekSpan(w.fromDay), w.all)}</Text>
                     <Text kind="small" tone={worked.over?.week === w ? 'ochre' : 'quiet'}>
                       {`${worked.over?.week === w ? '▲ ' : ''}${weekWords(w, bedName)}`}
                     </Text>
@@ -185,7 +186,7 @@ export function NurseryScreen() {
               ))}
               {used.length > 6 && !all ? (
                 <View style={{ flexDirection: 'row' }}>
-                  <Button label={`The other ${used.length - 6} weeks`} onPress={() => setAll(true)} />
+                  <Button label={words.theOtherWeeks(used.length - 6)} onPress={() => setAll(true)} />
                 </View>
               ) : null}
             </View>
@@ -194,7 +195,7 @@ export function NurseryScreen() {
               {farm ? (
                 <Room
                   nursery={farm.nursery}
-                  onChange={(n) => save({ nursery: { ...farm.nursery, ...n } }, 'Room for trays')}
+                  onChange={(n) => save({ nursery: { ...farm.nursery, ...n } }, words.roomForTrays)}
                 />
               ) : null}
             </View>
@@ -203,7 +204,7 @@ export function NurseryScreen() {
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Looking through what is planned" />
+        <Loading what={words.lookingThroughWhatIsPlanned} />
       )}
     </Page>
   );

@@ -6,7 +6,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PacketFields, packetOf, type Typed } from '../components/seeds/PacketFields';
-import { figureName, figureText } from '../components/seeds/seedWords';
+import { figureName, figureText } from '../words/en/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { Loading, Page, TopLine } from '../components/ui/Page';
@@ -18,6 +18,7 @@ import { change, useFarm, useSeeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
+import { packetScreen as words } from '../words/en/seeds';
 
 /** What the packet says other than the book, in the farm's units. */
 function Meaning({ typed, figures }: { typed: Typed; figures: Figures }) {
@@ -27,19 +28,24 @@ function Meaning({ typed, figures }: { typed: Typed; figures: Figures }) {
     const f = figureById(id)!;
     const book = f.of(crop);
     if (book === null || Math.abs(book - x) < 0.005 * Math.abs(book)) return [];
-    return [`${figureName(id)}: ${figureText(f, x, format)}, the book ${figureText(f, book, format)}.`];
+    return [
+      words.theBook({
+        figureName: figureName(id),
+        figureText: figureText(f, x, format),
+        figureText2: figureText(f, book, format),
+      }),
+    ];
   });
   return (
     <View style={{ gap: 4 }} testID="packet-means">
-      <PartTitle>What that means here</PartTitle>
-      {lines.length === 0 ? <Text>It says what the book says.</Text> : null}
+      <PartTitle>{words.whatThatMeansHere}</PartTitle>
+      {lines.length === 0 ? <Text>{words.itSaysWhatTheBook}</Text> : null}
       {lines.map((l) => (
         <Text key={l}>{l}</Text>
       ))}
       {typed.days !== null ? (
         <Text kind="small" tone="quiet">
-          A packet counts its days in mild spring weather. Your own place and week decide: Season reckons them
-          from the warmth and light that there are.
+          {words.aPacketCountsItsDays}
         </Text>
       ) : null}
     </View>
@@ -52,8 +58,8 @@ export function PacketScreen() {
   if (!data || !farm)
     return (
       <Page testID="packet">
-        <TopLine back="Seed" />
-        <Loading what="Opening the box" />
+        <TopLine back={words.seed} />
+        <Loading what={words.openingTheBox} />
       </Page>
     );
   return <Form rows={data.rows} year={Number(data.today.slice(0, 4))} nowAtMs={farm.clock.nowAtMs} />;
@@ -111,18 +117,18 @@ function Form({ rows, year, nowAtMs }: { rows: readonly SeedRow[]; year: number;
         lot,
       });
       clear();
-      if (recordId) offerUndo(`${crop.name} ${name}: a packet`, () => retract([recordId], nowAtMs));
+      if (recordId) offerUndo(words.aPacket(crop.name, name), () => retract([recordId], nowAtMs));
       if (router.canGoBack()) router.back();
       else router.replace('/seeds');
     } catch (e) {
-      setProblem(`${(e as Error).message} What you typed is kept here.`);
+      setProblem(words.whatYouTypedIsKept((e as Error).message));
     }
   };
   return (
     <Page testID="packet" width={FORM_WIDTH}>
-      <TopLine back="Seed" />
+      <TopLine back={words.seed} />
       <Text kind="title" heading={1}>
-        What stands on the packet?
+        {words.whatStandsOnThePacket}
       </Text>
       <View style={{ gap: 16, paddingTop: 8 }}>
         <PacketFields typed={t} set={set} year={year} />
@@ -131,7 +137,7 @@ function Form({ rows, year, nowAtMs }: { rows: readonly SeedRow[]; year: number;
         <Button
           wide
           kind="main"
-          label="Put it into the box"
+          label={words.putItIntoTheBox}
           onPress={() => void save()}
           testID="save-packet"
         />

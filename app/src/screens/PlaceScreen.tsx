@@ -13,6 +13,7 @@ import { PartTitle, Text } from '../components/ui/Text';
 import { TryCovers } from '../components/place/TryCovers';
 import { useFormat, type Format } from '../data/format';
 import { refresh, usePlace } from '../data/hooks';
+import { placeScreen as texts } from '../words/en/place';
 
 /** The place without its frame: a screen on the phone, the right pane when wide. */
 /** What it does and how far from harm its lowest is; what only the hours or a touching sheet do is said so. */
@@ -20,9 +21,7 @@ function marginWords(p: PlantingView, format: Format, when: string): string {
   const over = p.leafC!.mid - p.harmC;
   const margin = format.diff(Math.abs(over)).replace('+', '');
   const hurt = p.verdict !== 'safe' && p.verdict !== 'close';
-  return over >= 0 && hurt
-    ? `${p.cropName}: ${p.verdict} ${when}, by how long it is so cold or what touches it; its lowest is ${margin} above where two hours harm.`
-    : `${p.cropName}: ${p.verdict}, ${margin} ${over >= 0 ? 'above' : 'below'} harm ${when}.`;
+  return texts.byHowLongItIs({ over, hurt, cropName: p.cropName, verdict: p.verdict, when, margin });
 }
 
 export function PlacePanel({
@@ -41,7 +40,7 @@ export function PlacePanel({
     return error ? (
       <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
     ) : (
-      <Loading what="Opening the place" />
+      <Loading what={texts.openingThePlace} />
     );
   const leaf = view.ribbon?.min;
   const closest = [...view.plantings]
@@ -50,7 +49,7 @@ export function PlacePanel({
   return (
     <View>
       <Text kind="title" heading={1} testID="place-title">
-        {`${view.bed.name}${leaf ? ' · leaf ' : ''}`}
+        {texts.leaf(view.bed.name, Boolean(leaf))}
         {leaf ? (
           <Text kind="title" tone={leaf.leafC < 0 ? 'frost' : 'pine'}>
             {format.t(leaf.leafC)}
@@ -59,20 +58,19 @@ export function PlacePanel({
       </Text>
       <Text tone="quiet">
         {closest
-          ? marginWords(
-              closest,
-              format,
-              view.clock.phase === 'morning' ? 'last night, by the model' : 'as planned',
-            )
-          : view.plantings.length === 0
-            ? 'Nothing stands here now. It costs nothing to leave it open.'
-            : ''}
+          ? marginWords(closest, format, texts.lastNightByTheModel(view.clock.phase))
+          : texts.nothingStandsHereNowIt(view.plantings.length)}
       </Text>
       <Progress progress={view.progress} />
       {view.progress.state === 'waiting' && view.plantings.length > 0 ? (
         <View style={{ gap: 10, paddingVertical: 10 }} testID="place-waiting">
-          <Text>No forecast reaches through tonight, so nothing is said of how cold it gets in here.</Text>
-          <Button wide kind="main" label="Tell tonight’s weather" onPress={() => router.push('/forecast')} />
+          <Text>{texts.noForecastReachesThroughTonight}</Text>
+          <Button
+            wide
+            kind="main"
+            label={texts.tellTonightsWeather}
+            onPress={() => router.push('/forecast')}
+          />
         </View>
       ) : null}
       {view.whatIf ? <TryCovers view={view} width={inner} ribbon={ribbon} /> : null}
@@ -80,22 +78,22 @@ export function PlacePanel({
         <View style={styles.buttons}>
           <Button
             kind="plain"
-            label="Jugs of water for it ›"
+            label={texts.jugsOfWaterForIt}
             onPress={() => router.push(`/calc/jugs?bed=${bedId}`)}
           />
           <Button
             kind="plain"
-            label="Shade cloth ›"
+            label={texts.shadeCloth}
             onPress={() => router.push(`/calc/shade?bed=${bedId}`)}
           />
           <Button
             kind="plain"
-            label="Minutes of drip ›"
+            label={texts.minutesOfDrip}
             onPress={() => router.push(`/calc/drip?bed=${bedId}`)}
           />
         </View>
       ) : null}
-      <PartTitle>Who stands here</PartTitle>
+      <PartTitle>{texts.whoStandsHere}</PartTitle>
       {view.plantings.map((p, n) => (
         <PlantingCard
           key={p.planting.id}
@@ -110,7 +108,7 @@ export function PlacePanel({
       ))}
       <View style={styles.buttons}>
         <Button
-          label="Add a planting"
+          label={texts.addAPlanting}
           onPress={() => router.push(`/planting/new?bed=${bedId}`)}
           testID="add-planting"
         />
@@ -121,22 +119,22 @@ export function PlacePanel({
         <View style={styles.buttons}>
           <Button
             kind="plain"
-            label="Keep this night as a file"
-            hint={`Keep the night of ${view.bed.name} as a case file`}
+            label={texts.keepThisNightAsA}
+            hint={texts.keepTheNightOfAs(view.bed.name)}
             onPress={() => void Linking.openURL(`/api/places/${bedId}/case`)}
           />
           <Text kind="small" tone="quiet">
-            {`The file runs again outside Fogata: npm run -s simulate -- FILE${factorsOf(view.whatIf.calibration)}`}
+            {texts.theFileRunsAgainOutside(factorsOf(view.whatIf.calibration))}
           </Text>
         </View>
       ) : null}
       {view.learnt ? (
         <>
-          <PartTitle>What its thermometer taught</PartTitle>
+          <PartTitle>{texts.whatItsThermometerTaught}</PartTitle>
           <Text testID="learnt">{view.learnt.words}</Text>
         </>
       ) : null}
-      <PartTitle>Take care</PartTitle>
+      <PartTitle>{texts.takeCare}</PartTitle>
       {view.cautions.map((c) => (
         <Text key={c} kind="small" tone="ochre" style={{ paddingVertical: 3 }}>{`▲ ${c}`}</Text>
       ))}
@@ -149,14 +147,14 @@ function factorsOf(c: Calibration): string {
   const parts = (Object.keys(BOOK_CALIBRATION) as (keyof Calibration)[])
     .filter((k) => c[k] !== BOOK_CALIBRATION[k])
     .map((k) => `${k}=${Number(c[k].toFixed(3))}`);
-  return parts.length === 0 ? '' : ` --factors ${parts.join(',')}`;
+  return parts.length === 0 ? '' : texts.factors(parts.join(','));
 }
 
 export function PlaceScreen({ bedId }: { bedId: string }) {
   const { width } = useWindowDimensions();
   return (
     <Page testID="place">
-      <TopLine back="Now" />
+      <TopLine back={texts.now} />
       <PlacePanel bedId={bedId} width={Math.min(width, 640)} />
     </Page>
   );

@@ -17,6 +17,7 @@ import { change, useBeds, useFarm } from '../data/hooks';
 import { useFormat, type Format } from '../data/format';
 import { offerUndo } from '../data/undo';
 import type { BedsView } from '@fogata/contract/told';
+import { planScreen as words } from '../words/en/plan';
 
 type Colour = 'night' | 'crop';
 
@@ -28,7 +29,7 @@ function marksOf(view: BedsView, colour: Colour, format: Format): Map<string, Be
       const closest = plantings
         .filter((p) => p.leafC)
         .sort((a, b) => a.leafC!.mid - a.harmC - (b.leafC!.mid - b.harmC))[0];
-      if (plantings.length === 0) out.set(bed.id, { state: 'free', word: 'free' });
+      if (plantings.length === 0) out.set(bed.id, { state: 'free', word: words.free });
       else if (colour === 'crop' || !closest) out.set(bed.id, { state: 'planted', word: named });
       else {
         const margin = closest.leafC!.mid - closest.harmC;
@@ -44,20 +45,24 @@ function marksOf(view: BedsView, colour: Colour, format: Format): Map<string, Be
 
 function sentenceFor(marks: ReadonlyMap<string, BedMark>, colour: Colour): string {
   const count = (state: BedMark['state']) => [...marks.values()].filter((m) => m.state === state).length;
-  const beds = (n: number) => `${n} ${n === 1 ? 'bed' : 'beds'}`;
-  if (marks.size === 0) return 'Nothing lies here yet. Add a structure and it is drawn where it stands.';
-  if (colour === 'crop') return `${beds(marks.size - count('free'))} planted, ${beds(count('free'))} free.`;
+  const beds = (n: number) => words.bedBeds(n);
+  if (marks.size === 0) return words.nothingLiesHereYetAdd;
+  if (colour === 'crop') return words.plantedFree(beds(marks.size - count('free')), beds(count('free')));
   if (count('harmed') + count('near') + count('safe') === 0)
-    return `${beds(marks.size - count('free'))} planted; nothing is known of tonight yet.`;
-  return `Tonight as planned: ${beds(count('harmed'))} harmed, ${count('near')} near harm, ${count('safe')} safe.`;
+    return words.plantedNothingIsKnownOf(beds(marks.size - count('free')));
+  return words.tonightAsPlannedHarmedNear({
+    beds: beds(count('harmed')),
+    count: count('near'),
+    count2: count('safe'),
+  });
 }
 
 const KEY: { state: BedMark['state']; word: string; colour: Colour }[] = [
-  { state: 'harmed', word: 'harmed: striped', colour: 'night' },
-  { state: 'near', word: 'near harm: pale, blue edge', colour: 'night' },
-  { state: 'safe', word: 'safe: green edge', colour: 'night' },
-  { state: 'planted', word: 'planted: green edge', colour: 'crop' },
-  { state: 'free', word: 'free: broken edge', colour: 'crop' },
+  { state: 'harmed', word: words.harmedStriped, colour: 'night' },
+  { state: 'near', word: words.nearHarmPaleBlueEdge, colour: 'night' },
+  { state: 'safe', word: words.safeGreenEdge, colour: 'night' },
+  { state: 'planted', word: words.plantedGreenEdge, colour: 'crop' },
+  { state: 'free', word: words.freeBrokenEdge, colour: 'crop' },
 ];
 
 export function PlanScreen() {
@@ -92,7 +97,7 @@ export function PlanScreen() {
       const place = (x: Structure, spot: Placed) =>
         change(call(api.putStructure, { id: x.id }), { ...x, at: spot });
       place(s, at)
-        .then(() => offerUndo(`${s.name}: moved`, async () => void (await place(s, was))))
+        .then(() => offerUndo(words.moved(s.name), async () => void (await place(s, was))))
         .catch((e: Error) => setProblem(e.message));
     },
     [structures, layout],
@@ -104,8 +109,8 @@ export function PlanScreen() {
   if (!data || !farmView)
     return (
       <Page testID="plan">
-        <TopLine back="Beds" />
-        {error ? <Problem>{(error as Error).message}</Problem> : <Loading what="Drawing the plan" />}
+        <TopLine back={words.beds} />
+        {error ? <Problem>{(error as Error).message}</Problem> : <Loading what={words.drawingThePlan} />}
       </Page>
     );
   const { farm } = farmView;
@@ -129,11 +134,11 @@ export function PlanScreen() {
   const controls = (
     <View style={{ gap: 10 }}>
       <Choice
-        label="Beds by"
+        label={words.bedsBy}
         value={shade}
         options={[
-          { value: 'night', label: 'tonight’s margin' },
-          { value: 'crop', label: 'what grows' },
+          { value: 'night', label: words.tonightsMargin },
+          { value: 'crop', label: words.whatGrows },
         ]}
         onChange={(c) => {
           setColour(c);
@@ -141,16 +146,18 @@ export function PlanScreen() {
         }}
       />
       <Text kind="small" tone="quiet">
-        {`${KEY.filter((k) => k.colour === shade)
-          .map((k) => k.word)
-          .join(' · ')}. Dotted: the sun’s way on that day.`}
+        {words.dottedTheSunsWayOn(
+          KEY.filter((k) => k.colour === shade)
+            .map((k) => k.word)
+            .join(' · '),
+        )}
       </Text>
-      <DateStepper label="Day" value={day} onChange={setDate} />
-      {other ? <Button kind="plain" label="Back to today" onPress={() => setDate(null)} /> : null}
+      <DateStepper label={words.day} value={day} onChange={setDate} />
+      {other ? <Button kind="plain" label={words.backToToday} onPress={() => setDate(null)} /> : null}
       {problem ? <Problem>{problem}</Problem> : null}
       {structures.length > 0 && structures.length <= 40 ? (
         <Choice
-          label="Structure"
+          label={words.structure}
           value={selected}
           options={structures.map((s) => ({ value: s.id, label: s.name }))}
           onChange={setSelected}
@@ -160,9 +167,9 @@ export function PlanScreen() {
         <View style={{ gap: 10 }} testID="plan-chosen">
           <PartTitle>{chosen.name}</PartTitle>
           <View style={styles.row}>
-            <Button label="Change it" onPress={() => router.push(`/structure/${chosen.id}`)} />
+            <Button label={words.changeIt} onPress={() => router.push(`/structure/${chosen.id}`)} />
             <Button
-              label={moving ? 'Leave it where it is' : 'Move and turn it'}
+              label={words.leaveItWhereItIs(moving)}
               onPress={() => setMoving(!moving)}
               testID="plan-move"
             />
@@ -170,11 +177,11 @@ export function PlanScreen() {
           {moving ? (
             <>
               <Text kind="small" tone="quiet">
-                Drag it on the plan, or step by step here.
+                {words.dragItOnThePlan}
               </Text>
               <Measured
                 what="height"
-                label="East"
+                label={words.east}
                 value={at.xM}
                 onChange={(xM) => put(chosen.id, { ...at, xM })}
                 steps={{ si: [0.5, 5], feet: [1, 10] }}
@@ -186,7 +193,7 @@ export function PlanScreen() {
               />
               <Measured
                 what="height"
-                label="North"
+                label={words.north}
                 value={at.yM}
                 onChange={(yM) => put(chosen.id, { ...at, yM })}
                 steps={{ si: [0.5, 5], feet: [1, 10] }}
@@ -196,7 +203,7 @@ export function PlanScreen() {
                 signed
               />
               <Amount
-                label="Its length turned from north"
+                label={words.itsLengthTurnedFromNorth}
                 value={at.turnDeg}
                 onChange={(turnDeg) => put(chosen.id, { ...at, turnDeg: (turnDeg + 360) % 360 })}
                 unit="°"
@@ -209,16 +216,14 @@ export function PlanScreen() {
           ) : null}
         </View>
       ) : (
-        <Text tone="quiet">
-          {structures.length > 0 ? 'Touch a structure on the plan, or pick one, to move it.' : ''}
-        </Text>
+        <Text tone="quiet">{words.touchAStructureOnThe(structures.length)}</Text>
       )}
       <View style={styles.row}>
-        <Button label="Add a structure" onPress={() => router.push('/structure/new')} />
+        <Button label={words.addAStructure} onPress={() => router.push('/structure/new')} />
         {Platform.OS === 'web' ? (
           <Button
             kind="plain"
-            label="As a drawing, to print"
+            label={words.asADrawingToPrint}
             onPress={() => void Linking.openURL('/api/farm/plan.svg')}
           />
         ) : null}
@@ -229,7 +234,7 @@ export function PlanScreen() {
   if (!wide)
     return (
       <Page testID="plan">
-        <TopLine back="Beds" />
+        <TopLine back={words.beds} />
         {opening}
         <View style={{ marginHorizontal: -8 }}>{drawing}</View>
         {controls}
@@ -238,14 +243,14 @@ export function PlanScreen() {
   return (
     <View style={styles.wide} testID="plan">
       <View style={{ flex: 1, padding: 18 }}>
-        <TopLine back="Beds" />
+        <TopLine back={words.beds} />
         {drawing}
       </View>
       <ScrollView
         style={styles.side}
         contentContainerStyle={{ padding: 18, gap: 10 }}
         tabIndex={0}
-        aria-label="What is on the plan"
+        aria-label={words.whatIsOnThePlan}
       >
         {opening}
         {controls}

@@ -16,7 +16,7 @@ import { NoteField } from '../components/ui/Field';
 import { Amount, Metres } from '../components/ui/Fields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { DateChance } from '../components/season/DateChance';
-import { dayWords } from '../components/season/seasonWords';
+import { dayWords } from '../words/en/seasonWords';
 import { Cultivars } from '../components/seeds/Cultivars';
 import { PICKED_WORD, PlantingHow } from '../components/plan/PlantingHow';
 import { SharedRows } from '../components/place/SharedRows';
@@ -28,11 +28,12 @@ import { change, useBeds, useCrops, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
 import { readStored, store } from '../data/storage';
 import { offerUndo } from '../data/undo';
+import { plantingScreen as words } from '../words/en/planting';
 
 const AIMS = [
-  { value: 'survive', label: 'survive the cold' },
-  { value: 'grow', label: 'keep growing' },
-  { value: 'flower', label: 'save flowers and fruit' },
+  { value: 'survive', label: words.surviveTheCold },
+  { value: 'grow', label: words.keepGrowing },
+  { value: 'flower', label: words.saveFlowersAndFruit },
 ] as const;
 
 type StepId = 'what' | 'where' | 'how';
@@ -49,13 +50,16 @@ const STEP_OF: Partial<Record<keyof PlantingBody, StepId>> = {
 
 /** What each part says now. */
 function saidOf(p: PlantingBody, format: Format): Record<StepId, string> {
-  const rows = p.fromRow === p.toRow ? `row ${p.fromRow}` : `rows ${p.fromRow} to ${p.toRow}`;
+  const rows = p.fromRow === p.toRow ? words.row(p.fromRow) : words.rowsTo(p.fromRow, p.toRow);
   const aim = AIMS.find((a) => a.value === p.aim)?.label ?? '';
   const ways = p.crop === '' ? [] : mayPick(cropById(p.crop));
   const way = p.picked ?? ways[0];
-  const becomes = p.forSeed ? 'left for seed' : way ? `picked ${PICKED_WORD[way]}` : null;
+  const becomes = p.forSeed ? words.leftForSeed : way ? words.picked(PICKED_WORD[way]) : null;
   return {
-    what: `${p.crop === '' ? 'not said yet' : cropById(p.crop).name}${p.cultivar ? ` ${p.cultivar}` : ''}`,
+    what: words.words(
+      p.crop === '' ? words.notSaidYet : cropById(p.crop).name,
+      p.cultivar ? ` ${p.cultivar}` : '',
+    ),
     where: `${rows}, ${format.metres(p.lengthM)}, ${dayWords(p.plantedOn.slice(5))}`,
     how: [aim, becomes].filter((x) => x !== null && x !== '').join(', '),
   };
@@ -104,14 +108,14 @@ function Form({
     async (body) => {
       try {
         const r = await change(call(api.putPlanting, { id: body.id }), body);
-        done(`${cropById(body.crop).name} ${isNew ? 'added' : 'changed'}`, r.recordId);
+        done(words.addedChanged(cropById(body.crop).name, isNew), r.recordId);
       } catch (e) {
         const field = (e as { field?: string }).field;
         if (field && field in body) {
           setError(field as keyof PlantingBody, { message: (e as Error).message });
           setStep(STEP_OF[field as keyof PlantingBody] ?? 'how');
         }
-        setProblem(`${(e as Error).message} What you typed is kept here.`);
+        setProblem(words.whatYouTypedIsKept((e as Error).message));
       }
     },
     (wrong) => setStep(STEP_OF[Object.keys(wrong)[0] as keyof PlantingBody] ?? 'how'),
@@ -119,7 +123,7 @@ function Form({
   const clear = async () => {
     try {
       const r = await change(call(api.clearPlanting, { id: start.id }));
-      done(`${cropById(start.crop).name} cleared`, r.recordId);
+      done(words.cleared(cropById(start.crop).name), r.recordId);
     } catch (e) {
       setProblem((e as Error).message);
     }
@@ -128,13 +132,13 @@ function Form({
   return (
     <View style={{ gap: 16 }}>
       <Text kind="title" heading={1}>
-        {isNew ? `What goes into ${bed.name}?` : `${cropById(start.crop).name} in ${bed.name}`}
+        {isNew ? words.whatGoesInto(bed.name) : words.inWord(cropById(start.crop).name, bed.name)}
       </Text>
       <Steps
         steps={[
           {
             id: 'what',
-            title: 'What',
+            title: words.what,
             said: said.what,
             content: (
               <>
@@ -153,7 +157,7 @@ function Form({
                   render={({ field }) => (
                     <View style={{ gap: 6 }}>
                       <NoteField
-                        label="Cultivar"
+                        label={words.cultivar}
                         value={field.value}
                         onChange={put(field)}
                         testID="cultivar"
@@ -167,7 +171,7 @@ function Form({
           },
           {
             id: 'where',
-            title: 'Where and when',
+            title: words.whereAndWhen,
             said: said.where,
             content: (
               <>
@@ -176,10 +180,10 @@ function Form({
                   name="fromRow"
                   render={({ field }) => (
                     <Amount
-                      label="From row"
+                      label={words.fromRow}
                       value={field.value}
                       onChange={put(field)}
-                      unit={`of ${bed.rows}`}
+                      unit={words.ofWord(bed.rows)}
                       min={1}
                       max={bed.rows}
                       testID="from-row"
@@ -191,10 +195,10 @@ function Form({
                   name="toRow"
                   render={({ field }) => (
                     <Amount
-                      label="To row"
+                      label={words.toRow}
                       value={field.value}
                       onChange={put(field)}
-                      unit={`of ${bed.rows}`}
+                      unit={words.ofWord(bed.rows)}
                       min={1}
                       max={bed.rows}
                       testID="to-row"
@@ -206,7 +210,7 @@ function Form({
                   name="lengthM"
                   render={({ field }) => (
                     <Metres
-                      label="Length of row"
+                      label={words.lengthOfRow}
                       value={field.value}
                       onChange={put(field)}
                       step={0.5}
@@ -221,7 +225,7 @@ function Form({
                   name="plantedOn"
                   render={({ field }) => (
                     <View style={{ gap: 8 }}>
-                      <DateStepper label="Planted or sown" value={field.value} onChange={put(field)} />
+                      <DateStepper label={words.plantedOrSown} value={field.value} onChange={put(field)} />
                       <DateChance crop={crop} structureId={bed.structureId} date={field.value} />
                     </View>
                   )}
@@ -231,19 +235,19 @@ function Form({
           },
           {
             id: 'how',
-            title: 'What for, how picked',
+            title: words.whatForHowPicked,
             said: said.how,
             content: (
               <>
                 <View style={{ gap: 6 }}>
                   <Text kind="label" tone="quiet">
-                    What its cover is for
+                    {words.whatItsCoverIsFor}
                   </Text>
                   <Controller
                     control={control}
                     name="aim"
                     render={({ field }) => (
-                      <Choice label="Aim" value={field.value} options={AIMS} onChange={put(field)} />
+                      <Choice label={words.aim} value={field.value} options={AIMS} onChange={put(field)} />
                     )}
                   />
                 </View>
@@ -264,7 +268,7 @@ function Form({
                   control={control}
                   name="note"
                   render={({ field }) => (
-                    <NoteField label="Note" value={field.value} onChange={put(field)} lines={2} />
+                    <NoteField label={words.note} value={field.value} onChange={put(field)} lines={2} />
                   )}
                 />
               </>
@@ -279,15 +283,15 @@ function Form({
       <Button
         wide
         kind="main"
-        label={isNew ? 'Add it' : 'Keep the change'}
+        label={words.addItKeepTheChange(isNew)}
         onPress={() => void save()}
         testID="save-planting"
       />
       {isNew ? null : (
         <View style={styles.clear}>
-          <Button label="Clear the bed of it today" onPress={() => void clear()} testID="clear-planting" />
+          <Button label={words.clearTheBedOfIt} onPress={() => void clear()} testID="clear-planting" />
           <Text kind="small" tone="quiet">
-            Its story stays in the log; the rows are free again.
+            {words.itsStoryStaysInThe}
           </Text>
         </View>
       )}
@@ -303,13 +307,13 @@ export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null
   const all = beds?.structures.flatMap((s) => s.beds) ?? [];
   const existing = all.flatMap((b) => b.plantings).find((p) => p.planting.id === id)?.planting;
   const bed = all.find((b) => b.bed.id === (existing?.bedId ?? bedId));
-  let content = <Loading what="Opening the planting" />;
+  let content = <Loading what={words.openingThePlanting} />;
   if (!beds && error) content = <Problem>{(error as Error).message}</Problem>;
   else if (beds && farm) {
     if (!bed)
       content = (
         <Text kind="title" heading={1}>
-          This planting is no longer in a bed.
+          {words.thisPlantingIsNoLonger}
         </Text>
       );
     else {
@@ -337,10 +341,10 @@ export function PlantingScreen({ id, bedId }: { id: string; bedId: string | null
   }
   return (
     <Page testID="planting-form" width={FORM_WIDTH}>
-      <TopLine back="Beds" />
+      <TopLine back={words.beds} />
       {content}
       <View style={{ flexDirection: 'row', paddingTop: 8 }}>
-        <Button kind="plain" label="Seed trays for it ›" onPress={() => router.push('/calc/trays')} />
+        <Button kind="plain" label={words.seedTraysForIt} onPress={() => router.push('/calc/trays')} />
       </View>
     </Page>
   );

@@ -14,21 +14,21 @@ import { retract } from '../data/actions';
 import { change, useFarm, useRelay } from '../data/hooks';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
+import { plantingsScreen as words } from '../words/en/planting';
 
 const SHOWN = [
-  { value: 'open', label: 'standing and planned' },
-  { value: 'all', label: 'past ones too' },
+  { value: 'open', label: words.standingAndPlanned },
+  { value: 'all', label: words.pastOnesToo },
 ] as const;
 
 function sentenceOf(standing: number, planned: number, changed: number): Segment[] {
   const count = (n: number, what: string) => `${n} ${what}`;
   const plain = (text: string): Segment => ({ text, tone: 'plain' });
-  if (standing + planned === 0 && changed === 0)
-    return [plain('Nothing is planted or planned yet. Type in the first row, or paste from a spreadsheet.')];
-  const held = plain(`${count(standing, 'stand')}, ${count(planned, 'are planned')}. `);
+  if (standing + planned === 0 && changed === 0) return [plain(words.nothingIsPlantedOrPlanned)];
+  const held = plain(`${count(standing, 'stand')}, ${count(planned, words.arePlanned)}. `);
   return changed === 0
-    ? [held, plain('Type over any cell; what is new goes in the last row.')]
-    : [held, { text: `${changed} ${changed === 1 ? 'row' : 'rows'} not kept yet.`, tone: 'ember' }];
+    ? [held, plain(words.typeOverAnyCellWhat)]
+    : [held, { text: words.rowRowsNotKeptYet(changed), tone: 'ember' }];
 }
 
 export function PlantingsScreen() {
@@ -69,9 +69,9 @@ export function PlantingsScreen() {
       const { recordId } = await change(call(api.bringPlantings), { csv: read.csv, dryRun: false });
       clear();
       if (recordId && nowAtMs !== undefined)
-        offerUndo(`${read.changed} plantings: kept`, () => retract([recordId], nowAtMs));
+        offerUndo(words.plantingsKept(read.changed), () => retract([recordId], nowAtMs));
     } catch (e) {
-      setProblem(`${(e as Error).message} What you typed is kept here.`);
+      setProblem(words.whatYouTypedIsKept((e as Error).message));
     }
     setBusy(false);
   };
@@ -80,7 +80,7 @@ export function PlantingsScreen() {
   ).length;
   return (
     <Page testID="plantings" width={1240}>
-      <TopLine back="Season" />
+      <TopLine back={words.season} />
       {data ? (
         <>
           <Sentence
@@ -99,26 +99,30 @@ export function PlantingsScreen() {
               alignItems: 'center',
             }}
           >
-            <Button label="A new row" onPress={() => setJump(jump + 1)} testID="grid-new" />
+            <Button label={words.aNewRow} onPress={() => setJump(jump + 1)} testID="grid-new" />
             {dirty ? (
               <>
                 <Button
                   kind="main"
-                  label={busy ? 'Keeping them…' : 'Keep them'}
+                  label={words.keepingThemKeepThem(busy)}
                   disabled={busy || first !== undefined}
                   onPress={() => void keep()}
                   testID="grid-keep"
                 />
-                <Button kind="plain" label="Leave all as it was" onPress={clear} testID="grid-drop" />
+                <Button kind="plain" label={words.leaveAllAsItWas} onPress={clear} testID="grid-drop" />
               </>
             ) : (
-              <Choice label="Shown" options={[...SHOWN]} value={shown} onChange={setShown} />
+              <Choice label={words.shown} options={[...SHOWN]} value={shown} onChange={setShown} />
             )}
           </View>
           {problem ? <Problem>{problem}</Problem> : null}
           {first ? (
             <Text tone="ember" live testID="grid-wrong">
-              {`▲ Row ${Number(first[0].split(' ')[0]) + 1}, ${first[0].split(' ')[1]!.replaceAll('_', ' ')}: ${first[1]}.`}
+              {words.row({
+                split: Number(first[0].split(' ')[0]) + 1,
+                replaceAll: first[0].split(' ')[1]!.replaceAll('_', ' '),
+                first: first[1],
+              })}
             </Text>
           ) : null}
           <PlantingGrid
@@ -129,16 +133,13 @@ export function PlantingsScreen() {
             jump={jump}
           />
           <Text kind="small" tone="quiet">
-            Arrows go from cell to cell, typing writes over, Enter goes down, Tab on. Shift with arrows takes
-            several, Ctrl D fills them from the first; one alone takes what stands over it. Blocks go out and
-            in with Ctrl C and Ctrl V. The first letters of a bed or a crop are enough; a day is 2027-03-14 or
-            14 mar.
+            {words.arrowsGoFromCellTo}
           </Text>
         </>
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the plantings" />
+        <Loading what={words.openingThePlantings} />
       )}
     </Page>
   );

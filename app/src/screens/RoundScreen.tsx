@@ -19,11 +19,12 @@ import { Button, Tick } from '../components/ui/Button';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
-import { rowWords } from '../components/water/waterWords';
+import { rowWords } from '../words/en/waterWords';
 import { act } from '../data/actions';
 import { useFormat } from '../data/format';
 import { refresh, useBeds, useDay, useNow, useWater } from '../data/hooks';
 import type { NowView, WaterView } from '@fogata/contract/told';
+import { roundScreen as words } from '../words/en/round';
 
 interface Here {
   now: NowView;
@@ -65,17 +66,17 @@ function TaskRow({ task, now, water, first }: Here & { task: Task; first: boolea
       return (
         <Row first={first}>
           <View style={{ flex: 1 }}>
-            <Text kind="strong">{`Water ${task.row.name} · ${task.row.crops.join(', ')}`}</Text>
+            <Text kind="strong">{words.water(task.row.name, task.row.crops.join(', '))}</Text>
             <Text kind="small" tone="quiet">
               {rowWords(task.row, water!, format)[0] ?? ''}
             </Text>
           </View>
           <Tick
             done={false}
-            label={`${task.row.name}: watered as proposed`}
+            label={words.wateredAsProposed(task.row.name)}
             onPress={() =>
               void act(
-                `${task.row.name}: watered`,
+                words.watered(task.row.name),
                 [{ kind: 'water', atMs: nowAtMs, bedId: task.row.bedId, mm: Number(task.row.mm.toFixed(1)) }],
                 nowAtMs,
               )
@@ -91,7 +92,7 @@ function StopPart({ stop, ...here }: Here & { stop: Stop }) {
   const left = stop.tasks.filter((t) => !t.done).length;
   return (
     <View testID={`stop-${stop.id}`}>
-      <PartTitle right={left === 0 ? 'done' : `${left} to do`}>{stop.name}</PartTitle>
+      <PartTitle right={words.doneToDo(left)}>{stop.name}</PartTitle>
       {stop.tasks.map((task, n) => (
         <TaskRow key={keyOf(task)} task={task} first={n === 0} {...here} />
       ))}
@@ -102,15 +103,15 @@ function StopPart({ stop, ...here }: Here & { stop: Stop }) {
 function keyOf(t: Task): string {
   switch (t.kind) {
     case 'read':
-      return `read ${t.item.spot}`;
+      return words.read(t.item.spot);
     case 'job':
-      return `job ${t.job.key}`;
+      return words.job(t.job.key);
     case 'open':
-      return `open ${t.row.structureId}`;
+      return words.open(t.row.structureId);
     case 'storm':
-      return `storm ${t.job.what}`;
+      return words.storm(t.job.what);
     case 'water':
-      return `water ${t.row.bedId}`;
+      return words.water2(t.row.bedId);
   }
 }
 
@@ -123,11 +124,11 @@ export function RoundScreen() {
   if (!now || !beds)
     return (
       <Page testID="walk">
-        <TopLine back="Now" />
+        <TopLine back={words.now} />
         {error ? (
           <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
         ) : (
-          <Loading what="Laying out the round" />
+          <Loading what={words.layingOutTheRound} />
         )}
       </Page>
     );
@@ -141,17 +142,17 @@ export function RoundScreen() {
   );
   return (
     <Page testID="walk">
-      <TopLine back="Now" />
+      <TopLine back={words.now} />
       <Sentence
         parts={roundSentence(roundName(now.clock.nowAtMs, now.clock.window, now.clock.phase), stops)}
       />
       {stops.length > 1 ? (
-        <View style={styles.stops} role="group" aria-label="Stops in walking order">
+        <View style={styles.stops} role="group" aria-label={words.stopsInWalkingOrder}>
           {stops.map((s) => (
             <Button
               key={s.id}
               label={`${isDone(s) ? '✓ ' : ''}${s.name}`}
-              hint={`${s.name}: ${isDone(s) ? 'done' : 'to do'}`}
+              hint={words.doneToDo2(s.name, isDone(s))}
               kind={s.id === here?.id ? 'main' : 'outline'}
               onPress={() => setChosen(s.id)}
               testID={`to-stop-${s.id}`}
@@ -165,14 +166,14 @@ export function RoundScreen() {
           <Button
             wide
             kind={isDone(here) ? 'main' : 'outline'}
-            label={`On to ${after.name}`}
+            label={words.onTo(after.name)}
             onPress={() => setChosen(after.id)}
             testID="next-stop"
           />
         </View>
       ) : null}
       <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-        Without signal what is ticked is kept on this phone and sent once. Ticked by two, it is done once.
+        {words.withoutSignalWhatIsTicked}
       </Text>
     </Page>
   );

@@ -13,9 +13,9 @@ import {
   placeTitle,
   rowAt,
   upper,
-} from '../components/season/seasonWords';
+} from '../words/en/seasonWords';
 import { NeedPanel } from '../components/season/NeedPanel';
-import { startWays } from '../components/season/compareWords';
+import { startWays } from '../words/en/compareWords';
 import { YearStrip } from '../components/season/YearStrip';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
@@ -26,11 +26,12 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { seasonAgain, useSeasonCrop } from '../data/hooks';
+import { seasonCropScreen as words } from '../words/en/season';
 
 const SCHOOL = {
-  layers: 'Weeks for each layer, from the frost dates',
-  light: 'As the light allows',
-  risk: 'Comes off in nine years of ten',
+  layers: words.weeksForEachLayerFrom,
+  light: words.asTheLightAllows,
+  risk: words.comesOffInNineYears,
 } as const;
 function Place({
   place,
@@ -56,7 +57,7 @@ function Place({
       <Text live testID={`date-${place.id}`}>
         {dateSentence(rowAt(place.dates, at), at, begun, crop)}
       </Text>
-      <Fold title="The three schools, and why">
+      <Fold title={words.theThreeSchoolsAndWhy}>
         {(['layers', 'light', 'risk'] as const).map((school) => (
           <View key={school} style={{ gap: 2 }}>
             <Text kind="strong">{SCHOOL[school]}</Text>
@@ -64,7 +65,20 @@ function Place({
               .filter((w) => w.school === school)
               .map((w) => (
                 <Text key={w.season} kind="small" tone="quiet">
-                  {`${upper(w.season)}: ${w.earliest && w.latest ? `${dayShort(w.earliest)} to ${dayShort(w.latest)}${w.best ? `, best ${dayShort(w.best)}` : ''}. ` : 'none. '}${w.reasons.map((r) => `${upper(`${r.edge === 'best' && !w.best ? '' : `${r.edge}: `}${r.why}`)}.`).join(' ')}`}
+                  {words.words({
+                    season: upper(w.season),
+                    earliest:
+                      w.earliest && w.latest
+                        ? words.to({
+                            earliest: dayShort(w.earliest),
+                            latest: dayShort(w.latest),
+                            best: w.best ? words.best(dayShort(w.best)) : '',
+                          })
+                        : words.none,
+                    map: w.reasons
+                      .map((r) => `${upper(`${r.edge === 'best' && !w.best ? '' : `${r.edge}: `}${r.why}`)}.`)
+                      .join(' '),
+                  })}
                 </Text>
               ))}
           </View>
@@ -88,49 +102,54 @@ export function SeasonCropScreen({ crop }: { crop: string }) {
   const move = (days: number) => setMoved(daysOn(at, days));
   return (
     <Page testID="season-crop" width={wide ? 1120 : 640}>
-      <TopLine back="Season" />
+      <TopLine back={words.season} />
       {data ? (
         <Sentence parts={cropSentence(data)} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the crop" />
+        <Loading what={words.openingTheCrop} />
       )}
       {data?.progress.state === 'computing' ? (
-        <Loading
-          what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of} places`}
-        />
+        <Loading what={words.goingThroughAHundredYears(data.progress.done, data.progress.of)} />
       ) : null}
       {data?.progress.state === 'failed' ? (
         <Problem onRetry={() => void seasonAgain()}>{data.progress.message ?? ''}</Problem>
       ) : null}
-      {data?.progress.state === 'empty' ? (
-        <Text>Set up a structure with a bed: its year is drawn here.</Text>
-      ) : null}
+      {data?.progress.state === 'empty' ? <Text>{words.setUpAStructureWith}</Text> : null}
       {data && data.places.length > 0 ? (
         <View style={{ gap: 10, paddingTop: 4 }}>
           {data.mayTransplant ? (
             <Choose
-              label="Begun"
+              label={words.begun}
               value={data.how}
               options={[
-                { value: 'sow', label: 'sown where it grows' },
-                { value: 'transplant', label: 'planted from trays' },
+                { value: 'sow', label: words.sownWhereItGrows },
+                { value: 'transplant', label: words.plantedFromTrays },
               ]}
               onChange={setHow}
             />
           ) : null}
-          <View role="group" aria-label={`${begun} on`} style={{ gap: 6 }}>
-            <Text kind="label" tone="quiet">{`What if it is ${begun} on`}</Text>
+          <View role="group" aria-label={words.onWord(begun)} style={{ gap: 6 }}>
+            <Text kind="label" tone="quiet">
+              {words.whatIfItIsOn(begun)}
+            </Text>
             <Text kind="figure" live testID="season-at">
-              {at === today ? `${dayWords(at)}, today` : dayWords(at)}
+              {at === today ? words.today(dayWords(at)) : dayWords(at)}
             </Text>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-              <Button label="−4 weeks" hint="four weeks earlier" onPress={() => move(-28)} />
-              <Button label="−1 week" hint="a week earlier" onPress={() => move(-7)} />
-              <Button label="+1 week" hint="a week later" onPress={() => move(7)} testID="week-later" />
-              <Button label="+4 weeks" hint="four weeks later" onPress={() => move(28)} />
-              {at !== today ? <Button kind="plain" label="Today" onPress={() => setMoved(null)} /> : null}
+              <Button label={words.words4Weeks} hint={words.fourWeeksEarlier} onPress={() => move(-28)} />
+              <Button label={words.words1Week} hint={words.aWeekEarlier} onPress={() => move(-7)} />
+              <Button
+                label={words.words1Week2}
+                hint={words.aWeekLater}
+                onPress={() => move(7)}
+                testID="week-later"
+              />
+              <Button label={words.words4Weeks2} hint={words.fourWeeksLater} onPress={() => move(28)} />
+              {at !== today ? (
+                <Button kind="plain" label={words.today2} onPress={() => setMoved(null)} />
+              ) : null}
             </View>
           </View>
           <View style={wide ? { flexDirection: 'row', flexWrap: 'wrap', columnGap: 40 } : null}>
@@ -149,22 +168,29 @@ export function SeasonCropScreen({ crop }: { crop: string }) {
           </View>
           <View style={{ flexDirection: 'row' }}>
             <Button
-              label="Side by side with another way"
+              label={words.sideBySideWithAnother}
               onPress={() => router.push(`/compare?ways=${encodeURIComponent(startWays(data, at))}`)}
               testID="to-compare"
             />
           </View>
           <NeedPanel crop={data.crop} how={data.how} today={data.today} key={data.crop} />
           {data.tooLow.length > 0 ? (
-            <Text
-              kind="small"
-              tone="quiet"
-            >{`Too low for it as it stands when it is picked: ${data.tooLow.join(', ')}.`}</Text>
+            <Text kind="small" tone="quiet">
+              {words.tooLowForItAs(data.tooLow.join(', '))}
+            </Text>
           ) : null}
-          <PartTitle>What it stands</PartTitle>
-          <Text>{`Leaves burn from ${format.t(data.damageC[0])} fresh from the tray, ${format.t(data.damageC[1])} hardened; half the plants are lost at ${format.t(data.deathC[0])} and ${format.t(data.deathC[1])}.${data.chillingC === null ? '' : ` Nights under ${format.t(data.chillingC)} set it back.`} Starting values.`}</Text>
+          <PartTitle>{words.whatItStands}</PartTitle>
+          <Text>
+            {words.leavesBurnFromFreshFrom({
+              damageC: format.t(data.damageC[0]),
+              damageC2: format.t(data.damageC[1]),
+              deathC: format.t(data.deathC[0]),
+              deathC2: format.t(data.deathC[1]),
+              chillingC: data.chillingC === null ? '' : words.nightsUnderSetItBack(format.t(data.chillingC)),
+            })}
+          </Text>
           <Text kind="small" tone="quiet">
-            {`${climateWords(data.climate, format)} Opened as it is usual for this crop; where a sheet is named it lies on nights that fall under ${format.t(4, 0)} outside.`}
+            {words.openedAsItIsUsual(climateWords(data.climate, format), format.t(4, 0))}
           </Text>
         </View>
       ) : null}

@@ -9,7 +9,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { CountersPanel } from '../components/season/CountersPanel';
 import { ShadeWeeks } from '../components/season/ShadeWeeks';
 import { JobList } from '../components/season/JobList';
-import { jobSentence } from '../components/season/jobWords';
+import { jobSentence } from '../words/en/jobWords';
 import {
   climateWords,
   dayShort,
@@ -18,7 +18,7 @@ import {
   ofHundred,
   seasonSentence,
   upper,
-} from '../components/season/seasonWords';
+} from '../words/en/seasonWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -28,25 +28,30 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { seasonAgain, useCrops, useSeason } from '../data/hooks';
+import { seasonScreen as words } from '../words/en/season';
 
 /** A crop with every place where it may be begun, the first to shut first. */
 function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {
   const [row] = rows as [SeasonRow, ...SeasonRow[]];
   const now = row.inDays === 0;
-  const when = now ? `until ${dayShort(row.latest)}` : `from ${dayShort(row.opens)}`;
-  const title = `${row.planted ? 'Plant' : 'Sow'} ${row.name}, ${row.place}`;
-  const under = row.cover === null ? '' : ` under ${row.cover} on cold nights`;
+  const when = now ? words.until(dayShort(row.latest)) : words.from(dayShort(row.opens));
+  const title = words.plantSow({ planted: row.planted, name: row.name, place: row.place });
+  const under = row.cover === null ? '' : words.underOnColdNights(row.cover);
   const chance = now
-    ? `Begun now it comes off in ${ofHundred(row.success)}${under}.`
-    : `It may be begun until ${dayWords(row.latest)}${under}.`;
+    ? words.begunNowItComesOff(ofHundred(row.success), under)
+    : words.itMayBeBegunUntil(dayWords(row.latest), under);
   const gone = 1 - row.after;
   const late =
     now && row.leftDays < 90 && gone > 0.15
-      ? ` Two weeks after ${dayShort(row.latest)} it ${failureWords(row.afterIs, row.crop)} in ${ofHundred(gone)}.`
+      ? words.twoWeeksAfterItIn({
+          latest: dayShort(row.latest),
+          failureWords: failureWords(row.afterIs, row.crop),
+          ofHundred: ofHundred(gone),
+        })
       : '';
   const also = rows
     .slice(1)
-    .map((r) => `${r.place} ${now ? `until ${dayShort(r.latest)}` : `from ${dayShort(r.opens)}`}`);
+    .map((r) => words.words(r.place, now ? words.until(dayShort(r.latest)) : words.from(dayShort(r.opens))));
   return (
     <Link href={`/season/${row.crop}`} asChild>
       <Pressable role="link" aria-label={`${title}, ${when}`} testID="season-row">
@@ -59,7 +64,7 @@ function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {
           <View style={{ flex: 1, gap: 2 }}>
             <Text kind="strong">{title}</Text>
             <Text kind="small" tone="quiet">
-              {`${chance}${late}${also.length > 0 ? ` Also ${also.join(', ')}.` : ''}`}
+              {words.words2({ chance, late, count: also.length > 0 ? words.also(also.join(', ')) : '' })}
             </Text>
           </View>
         </Row>
@@ -100,10 +105,10 @@ function FindCrop({ crops }: { crops: readonly CropRow[] }) {
   return (
     <View style={{ gap: 4 }}>
       <NoteField
-        label="Another crop"
+        label={words.anotherCrop}
         value={text}
         onChange={setText}
-        placeholder="leeks"
+        placeholder={words.leeks}
         testID="season-find"
       />
       {found.map((c, n) => (
@@ -120,7 +125,7 @@ function FindCrop({ crops }: { crops: readonly CropRow[] }) {
       ))}
       {q !== '' && found.length === 0 ? (
         <Text kind="small" tone="quiet">
-          No crop of that name is in the list.
+          {words.noCropOfThatName}
         </Text>
       ) : null}
     </View>
@@ -143,42 +148,41 @@ export function SeasonScreen() {
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the season" />
+        <Loading what={words.openingTheSeason} />
       )}
       {data?.progress.state === 'computing' ? (
-        <Loading what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of}`} />
+        <Loading what={words.goingThroughAHundredYears(data.progress.done, data.progress.of)} />
       ) : null}
       {data?.progress.state === 'failed' ? (
         <Problem onRetry={() => void seasonAgain()}>{data.progress.message ?? ''}</Problem>
       ) : null}
       <View style={wide ? styles.panes : null}>
         {data && data.jobs.length > 0 ? <JobList jobs={data.jobs} today={data.today} style={pane} /> : null}
-        {now.length > 0 ? <Part title="May be begun now" rows={now} style={pane} /> : null}
-        {soon.length > 0 ? <Part title="In the next three weeks" rows={soon} style={pane} /> : null}
+        {now.length > 0 ? <Part title={words.mayBeBegunNow} rows={now} style={pane} /> : null}
+        {soon.length > 0 ? <Part title={words.inTheNextThreeWeeks} rows={soon} style={pane} /> : null}
       </View>
       <View style={{ paddingTop: 12, gap: 12 }}>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <Button
-            label="The board: every row through the year"
+            label={words.theBoardEveryRowThrough}
             onPress={() => router.push('/board')}
             testID="to-board"
           />
           <Button
-            label="All plantings, as a table"
+            label={words.allPlantingsAsATable}
             onPress={() => router.push('/plantings')}
             testID="to-plantings"
           />
-          <Button label="Trays" onPress={() => router.push('/nursery')} testID="to-nursery" />
-          <Button label="Seed" onPress={() => router.push('/seeds')} testID="to-seeds" />
+          <Button label={words.trays} onPress={() => router.push('/nursery')} testID="to-nursery" />
+          <Button label={words.seed} onPress={() => router.push('/seeds')} testID="to-seeds" />
         </View>
         <CountersPanel />
         <ShadeWeeks />
         <FindCrop crops={crops ?? []} />
         {data ? (
-          <Text
-            kind="small"
-            tone="quiet"
-          >{`${climateWords(data.climate, format)} Crop figures are starting values; the chances are the model’s, over a hundred plausible years, with a sheet of yours on nights under ${format.t(4, 0)} outside where one fits.`}</Text>
+          <Text kind="small" tone="quiet">
+            {words.cropFiguresAreStartingValues(climateWords(data.climate, format), format.t(4, 0))}
+          </Text>
         ) : null}
       </View>
     </Page>

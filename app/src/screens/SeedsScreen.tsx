@@ -2,7 +2,7 @@
 import type { SeedRow } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { learntWords, lotWords, needWords, rowName, seedsSentence } from '../components/seeds/seedWords';
+import { learntWords, lotWords, needWords, rowName, seedsSentence } from '../words/en/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -12,6 +12,7 @@ import { Table } from '../components/ui/Table';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { refresh, useSeeds } from '../data/hooks';
+import { seedsScreen as words } from '../words/en/seeds';
 
 const keyOf = (r: SeedRow) => `${r.crop} ${r.name.toLowerCase()}`;
 const open = (r: SeedRow) =>
@@ -22,10 +23,10 @@ function told(r: SeedRow, format: ReturnType<typeof useFormat>): string[] {
   const own = Object.keys(r.cultivar?.figures ?? {}).length;
   return [
     needWords(r) ?? '',
-    r.plantings > 0 ? `${r.plantings} ${r.plantings === 1 ? 'planting' : 'plantings'}` : '',
-    own > 0 ? `${own} ${own === 1 ? 'figure' : 'figures'} of its own` : '',
+    r.plantings > 0 ? words.plantingPlantings(r.plantings) : '',
+    words.figureFiguresOfItsOwn(own),
     r.learnt ? learntWords(r.learnt, format) : '',
-    r.cultivar?.liked === 'never' ? 'never again' : r.cultivar?.liked === 'yes' ? 'grown willingly' : '',
+    r.cultivar?.liked === 'never' ? words.neverAgain : words.grownWillingly(r.cultivar?.liked),
   ].filter(Boolean);
 }
 
@@ -34,27 +35,27 @@ function SeedTable({ rows }: { rows: SeedRow[] }) {
   const best = (r: SeedRow) => Math.max(0, ...r.lots.map((l) => l.now?.germination ?? 0));
   return (
     <Table
-      label="Seed"
+      label={words.seed}
       testID="seeds-table"
       rows={rows}
       idOf={keyOf}
       nameOf={rowName}
       onOpen={open}
-      empty="No seed is noted yet."
+      empty={words.noSeedIsNotedYet}
       columns={[
-        { id: 'crop', title: 'Crop', value: (r) => r.cropName, wide: 1.2 },
-        { id: 'name', title: 'Cultivar', value: (r) => r.name, wide: 1.2 },
-        { id: 'lots', title: 'In the box', value: (r) => r.lots.map(lotWords).join('; '), wide: 3 },
+        { id: 'crop', title: words.crop, value: (r) => r.cropName, wide: 1.2 },
+        { id: 'name', title: words.cultivar, value: (r) => r.name, wide: 1.2 },
+        { id: 'lots', title: words.inTheBox, value: (r) => r.lots.map(lotWords).join('; '), wide: 3 },
         {
           id: 'up',
-          title: 'Comes up',
+          title: words.comesUp,
           value: best,
           number: true,
           show: (r) => (
             <Text kind="label">{r.lots.some((l) => l.now) ? `${Math.round(100 * best(r))} %` : ''}</Text>
           ),
         },
-        { id: 'told', title: 'Known of it', value: (r) => told(r, format).join('. '), wide: 3 },
+        { id: 'told', title: words.knownOfIt, value: (r) => told(r, format).join('. '), wide: 3 },
       ]}
     />
   );
@@ -66,24 +67,24 @@ export function SeedsScreen() {
   const wide = useWide();
   return (
     <Page testID="seeds" width={wide ? 1200 : 640}>
-      <TopLine back="Season" />
+      <TopLine back={words.season} />
       {data ? (
         <Sentence parts={seedsSentence(data.rows)} />
       ) : error ? (
         <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the box" />
+        <Loading what={words.openingTheBox} />
       )}
       <View style={styles.row}>
         <Button
           kind="main"
-          label="Type in a packet"
+          label={words.typeInAPacket}
           onPress={() => router.push('/packet')}
           testID="new-packet"
         />
-        <Button label="Tables in and out" onPress={() => router.push('/files')} />
+        <Button label={words.tablesInAndOut} onPress={() => router.push('/files')} />
       </View>
-      {data && data.rows.length > 0 ? <PartTitle>What you grow, and its seed</PartTitle> : null}
+      {data && data.rows.length > 0 ? <PartTitle>{words.whatYouGrowAndIts}</PartTitle> : null}
       {wide && data && data.rows.length > 0 ? <SeedTable rows={data.rows} /> : null}
       {(wide ? [] : (data?.rows ?? [])).map((r, n) => (
         <Row key={keyOf(r)} first={n === 0}>
@@ -100,12 +101,11 @@ export function SeedsScreen() {
               </Text>
             ))}
           </View>
-          <Button kind="plain" label="Open" hint={`Open ${rowName(r)}`} onPress={() => open(r)} />
+          <Button kind="plain" label={words.open} hint={words.open2(rowName(r))} onPress={() => open(r)} />
         </Row>
       ))}
       <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-        Germination by age is a starting value of each crop, for seed kept cool and dry. A test of your own on
-        wet paper counts for more.
+        {words.germinationByAgeIsA}
       </Text>
     </Page>
   );

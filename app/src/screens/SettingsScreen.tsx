@@ -15,14 +15,15 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { FORM_WIDTH, Steps } from '../components/ui/Steps';
 import { Text } from '../components/ui/Text';
 import { useSaveFarm } from '../data/useSaveFarm';
+import { settingsScreen as words } from '../words/en/settings';
 
 const STEPS = ['measures', 'schools', 'hands', 'messages', 'farm'] as const;
 type StepId = (typeof STEPS)[number];
 
 const THEMES: Record<Farm['theme'], string> = {
-  clock: 'theme by the sun',
-  day: 'day theme',
-  night: 'night theme',
+  clock: words.themeByTheSun,
+  day: words.dayTheme,
+  night: words.nightTheme,
 };
 
 /** Where something is changed; what is not named here is the farm's own. */
@@ -40,10 +41,20 @@ const PART_OF: Partial<Record<keyof Farm, StepId>> = {
 export function saidOf(farm: Farm): Record<StepId, string> {
   const { units, schools } = farm;
   return {
-    measures: `°${units.temperature}, ${units.length === 'm' ? 'metres, kg' : 'feet, lb'}, ${units.clock} hours, ${THEMES[farm.theme]}`,
-    schools: `uncovered ${schools.uncover === 'thaw' ? 'after the thaw' : 'at first light'}, sheets ${schools.touch === 'both' ? 'may lie on leaves' : 'on hoops only'}`,
-    hands: `${countWord(farm.hands)} ${farm.hands === 1 ? 'person' : 'people'}, ${farm.hourlyRate} ${farm.currency} an hour`,
-    messages: 'what is told, and when it is quiet',
+    measures: words.metresKgFeetLbHours({
+      temperature: units.temperature,
+      count: units.length,
+      clock: units.clock,
+      themesWord: THEMES[farm.theme],
+    }),
+    schools: words.uncoveredAfterTheThawAt(schools.uncover, schools.touch),
+    hands: words.personPeopleAnHour({
+      countWord: countWord(farm.hands),
+      hands: farm.hands,
+      hourlyRate: farm.hourlyRate,
+      currency: farm.currency,
+    }),
+    messages: words.whatIsToldAndWhen,
     farm: `${farm.name}, ${farm.timeZone}`,
   };
 }
@@ -59,13 +70,13 @@ export function SettingsScreen() {
   const said = farm ? saidOf(farm) : null;
   return (
     <Page testID="settings" width={FORM_WIDTH}>
-      <TopLine back="Kit" />
+      <TopLine back={words.kit} />
       <Text kind="title" heading={1}>
-        How this farm measures and decides
+        {words.howThisFarmMeasuresAnd}
       </Text>
       {problem ? <Problem>{problem}</Problem> : null}
       {!farm || !said ? (
-        <Loading what="Opening the settings" />
+        <Loading what={words.openingTheSettings} />
       ) : (
         <View style={{ paddingTop: 10 }}>
           <Steps<StepId>
@@ -74,42 +85,39 @@ export function SettingsScreen() {
             steps={[
               {
                 id: 'measures',
-                title: 'Units and theme',
+                title: words.unitsAndTheme,
                 said: said.measures,
                 content: <Measures farm={farm} save={save} />,
               },
               {
                 id: 'schools',
-                title: 'Which school',
+                title: words.whichSchool,
                 said: said.schools,
                 content: <Schools farm={farm} save={save} />,
               },
               {
                 id: 'hands',
-                title: 'Hands and hours',
+                title: words.handsAndHours,
                 said: said.hands,
                 content: <Hands farm={farm} save={save} />,
               },
               {
                 id: 'messages',
-                title: 'Messages',
+                title: words.messages,
                 said: said.messages,
                 content: (
-                  <Part
-                    title="Messages"
-                    why="A bed near harm whose sheet is still off, a house that should be open, a forecast that turned colder, a thermometer gone silent. Each is told once, on Now."
-                  >
+                  <Part title={words.messages} why={words.aBedNearHarmWhose}>
                     <MessageSettings
                       value={farm.messages}
                       hours={farm.units.clock}
-                      onChange={(messages) => save({ messages }, 'Messages')}
+                      onChange={(messages) => save({ messages }, words.messages)}
                     />
                   </Part>
                 ),
               },
               {
                 id: 'farm',
-                title: 'The farm and this device',
+                title: words.theFarmAndThisDevice,
                 said: said.farm,
                 content: <TheFarm farm={farm} save={save} />,
               },

@@ -6,19 +6,20 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { printSheet, sheetText, type Sheet } from '../components/sheets/sheet';
-import { bedsSheet, tagsSheet, tonightSheet, weekSheet } from '../components/sheets/sheetWords';
+import { bedsSheet, tagsSheet, tonightSheet, weekSheet } from '../words/en/sheetWords';
 import { Button } from '../components/ui/Button';
 import { Choose } from '../components/ui/Fields';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { useAhead, useFarm, useKit, useNow, useRelay, useSeason } from '../data/hooks';
+import { sheetScreen as words } from '../words/en/sheets';
 
 const WHICH = [
-  { value: 'tonight', label: 'Tonight' },
-  { value: 'week', label: 'The week' },
-  { value: 'beds', label: 'The beds' },
-  { value: 'tags', label: 'Tags' },
+  { value: 'tonight', label: words.tonight },
+  { value: 'week', label: words.theWeek },
+  { value: 'beds', label: words.theBeds },
+  { value: 'tags', label: words.tags },
 ] as const;
 type Which = (typeof WHICH)[number]['value'];
 
@@ -27,7 +28,7 @@ function Tonight() {
   const { data: kit } = useKit();
   const { data: farm } = useFarm();
   const format = useFormat();
-  return <Paper sheet={data ? tonightSheet(data, kit, farm?.farm.name ?? 'Fogata', format) : null} />;
+  return <Paper sheet={data ? tonightSheet(data, kit, farm?.farm.name ?? words.fogata, format) : null} />;
 }
 function Week() {
   const ahead = useAhead();
@@ -42,10 +43,10 @@ function Week() {
     <>
       {waits ? (
         <Text kind="small" tone="quiet" live>
-          Still being worked out: more may come on it.
+          {words.stillBeingWorkedOutMore}
         </Text>
       ) : null}
-      <Paper sheet={weekSheet(ahead.data, season.data, farm?.farm.name ?? 'Fogata', format, waits)} />
+      <Paper sheet={weekSheet(ahead.data, season.data, farm?.farm.name ?? words.fogata, format, waits)} />
     </>
   );
 }
@@ -54,7 +55,7 @@ function Beds({ tags }: { tags: boolean }) {
   const { data: farm } = useFarm();
   const format = useFormat();
   const made = tags ? tagsSheet : bedsSheet;
-  return <Paper sheet={data ? made(data, farm?.farm.name ?? 'Fogata', format) : null} />;
+  return <Paper sheet={data ? made(data, farm?.farm.name ?? words.fogata, format) : null} />;
 }
 
 async function send(text: string): Promise<string> {
@@ -62,26 +63,24 @@ async function send(text: string): Promise<string> {
   try {
     if (typeof navigator?.share === 'function') {
       await navigator.share({ text });
-      return 'Sent.';
+      return words.sent;
     }
     await navigator?.clipboard.writeText(text);
-    return 'Copied: it can be put into any message.';
+    return words.copiedItCanBePut;
   } catch (e) {
-    return (e as Error).name === 'AbortError'
-      ? ''
-      : 'This browser does not give it away here: mark the text below and copy it.';
+    return words.thisBrowserDoesNotGive((e as Error).name);
   }
 }
 
 function Paper({ sheet }: { sheet: Sheet | null }) {
   const [word, setWord] = useState('');
-  if (!sheet) return <Loading what="the sheet" />;
+  if (!sheet) return <Loading what={words.theSheet} />;
   return (
     <View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 12 }}>
-        <Button label="Print it" onPress={() => void printSheet(sheet)} testID="sheet-print" />
+        <Button label={words.printIt} onPress={() => void printSheet(sheet)} testID="sheet-print" />
         <Button
-          label="Send or copy it"
+          label={words.sendOrCopyIt}
           onPress={() => void send(sheetText(sheet)).then(setWord)}
           testID="sheet-send"
         />
@@ -94,7 +93,7 @@ function Paper({ sheet }: { sheet: Sheet | null }) {
       <View testID="sheet">
         <Text kind="figure">{sheet.title}</Text>
         {sheet.first ? <Text style={{ paddingTop: 8 }}>{sheet.first}</Text> : null}
-        {sheet.parts.length === 0 ? <Text tone="quiet">Nothing is to be done.</Text> : null}
+        {sheet.parts.length === 0 ? <Text tone="quiet">{words.nothingIsToBeDone}</Text> : null}
         {sheet.parts.map((p) => (
           <View key={`${p.title} ${p.lines[0]?.text ?? ''}`}>
             <PartTitle>{p.title}</PartTitle>
@@ -131,9 +130,9 @@ export function SheetScreen() {
   const which: Which = WHICH.find((w) => w.value === of)?.value ?? 'tonight';
   return (
     <Page testID="sheet-page">
-      <TopLine back="Now" />
+      <TopLine back={words.now} />
       <Choose
-        label="Which sheet"
+        label={words.whichSheet}
         options={WHICH.map((w) => ({ value: w.value, label: w.label }))}
         value={which}
         onChange={(of) => router.setParams({ of })}

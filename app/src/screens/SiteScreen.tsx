@@ -16,6 +16,7 @@ import { StationFile } from '../components/plan/StationFile';
 import { sides, Towns } from '../components/plan/Towns';
 import { request } from '../data/api';
 import { useSaveFarm } from '../data/useSaveFarm';
+import { siteScreen as words } from '../words/en/site';
 
 /** A table of days with their minima: a date and a number in each line. */
 function readDays(text: string): { date: string; minC: number }[] {
@@ -37,44 +38,44 @@ function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
   const [spring, setSpring] = useState(frost.lastSpring ?? '');
   const [autumn, setAutumn] = useState(frost.firstAutumn ?? '');
   const good = (x: string) => x === '' || /^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/.test(x);
-  const wrong = 'a month and day like 04-18';
+  const wrong = words.aMonthAndDayLike;
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle right={frost.from === 'records' ? 'from your records' : undefined}>Frost</PartTitle>
+      <PartTitle right={words.fromYourRecords(frost.from, undefined)}>{words.frost}</PartTitle>
       <NoteField
-        label="Last frost of spring, on average"
+        label={words.lastFrostOfSpringOn}
         value={spring}
         onChange={setSpring}
         placeholder="04-18"
         problem={good(spring) ? null : wrong}
       />
       <NoteField
-        label="First frost of autumn, on average"
+        label={words.firstFrostOfAutumnOn}
         value={autumn}
         onChange={setAutumn}
         placeholder="10-20"
         problem={good(autumn) ? null : wrong}
       />
       <Amount
-        label="How sure: eight years in ten within"
+        label={words.howSureEightYearsIn}
         value={frost.eitherWayDays}
-        onChange={(eitherWayDays) => save({ frost: { ...frost, eitherWayDays } }, 'Frost dates')}
-        unit="days either way"
+        onChange={(eitherWayDays) => save({ frost: { ...frost, eitherWayDays } }, words.frostDates)}
+        unit={words.daysEitherWay}
         min={0}
         max={60}
       />
       <Button
-        label="Keep these dates"
+        label={words.keepTheseDates}
         disabled={!good(spring) || !good(autumn)}
         onPress={() =>
           save(
             { frost: { ...frost, lastSpring: spring || null, firstAutumn: autumn || null, from: 'typed' } },
-            'Frost dates',
+            words.frostDates,
           )
         }
       />
       <NoteField
-        label="Or from daily records: a date and its lowest in °C on each line"
+        label={words.orFromDailyRecordsA}
         value={text}
         onChange={setText}
         lines={4}
@@ -82,7 +83,7 @@ function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
         testID="frost-records"
       />
       <Button
-        label="Reckon the dates from them"
+        label={words.reckonTheDatesFromThem}
         disabled={text.trim() === ''}
         testID="frost-reckon"
         onPress={() => {
@@ -90,7 +91,12 @@ function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
           if (typeof found === 'string') setSaid(found);
           else {
             setSaid(
-              `From ${found.years} years: last frost ${found.lastSpring}, first ${found.firstAutumn}, ${found.eitherWayDays} days either way.`,
+              words.fromYearsLastFrostFirst({
+                years: found.years,
+                lastSpring: found.lastSpring,
+                firstAutumn: found.firstAutumn,
+                eitherWayDays: found.eitherWayDays,
+              }),
             );
             setSpring(found.lastSpring);
             setAutumn(found.firstAutumn);
@@ -103,7 +109,7 @@ function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
                   from: 'records',
                 },
               },
-              'Frost dates',
+              words.frostDates,
             );
           }
         }}
@@ -123,37 +129,42 @@ export function SiteScreen() {
   const place = async (latitude: number, longitude: number, more: FarmPatch = {}) => {
     try {
       const { timeZone } = await request(call(api.zone, {}, { latitude, longitude }));
-      save({ latitude, longitude, timeZone, ...more }, 'The place');
+      save({ latitude, longitude, timeZone, ...more }, words.thePlace);
     } catch (e) {
       setProblem((e as Error).message);
     }
   };
   const here = () => {
     const geo = globalThis.navigator?.geolocation;
-    if (!geo) return setProblem('This device does not tell where it is. Pick a town or type the figures.');
+    if (!geo) return setProblem(words.thisDeviceDoesNotTell);
     geo.getCurrentPosition(
       (p) =>
         void place(Number(p.coords.latitude.toFixed(4)), Number(p.coords.longitude.toFixed(4)), {
           ...(p.coords.altitude === null ? {} : { elevationM: Math.round(p.coords.altitude) }),
         }),
-      () => setProblem('The device did not say where it is. Pick a town or type the figures.'),
+      () => setProblem(words.theDeviceDidNotSay),
       { timeout: 15_000 },
     );
   };
   if (!farm)
     return (
       <Page testID="site">
-        <TopLine back="Kit" />
-        <Loading what="Opening the site" />
+        <TopLine back={words.kit} />
+        <Loading what={words.openingTheSite} />
       </Page>
     );
   return (
     <Page testID="site">
-      <TopLine back="Kit" />
+      <TopLine back={words.kit} />
       <Sentence
         parts={[
           {
-            text: `${farm.name} is at ${sides(farm)}, ${measureText(farm.elevationM, 'height', farm.units.length, 0)} up, on the clock of ${farm.timeZone}.`,
+            text: words.isAtUpOnThe({
+              name: farm.name,
+              sides: sides(farm),
+              measureText: measureText(farm.elevationM, 'height', farm.units.length, 0),
+              timeZone: farm.timeZone,
+            }),
             tone: 'plain',
           },
         ]}
@@ -165,9 +176,9 @@ export function SiteScreen() {
             save({ latitude, longitude, elevationM, timeZone }, name)
           }
         />
-        {Platform.OS === 'web' ? <Button label="Where I stand now" onPress={here} /> : null}
+        {Platform.OS === 'web' ? <Button label={words.whereIStandNow} onPress={here} /> : null}
         <Amount
-          label="Latitude, north positive"
+          label={words.latitudeNorthPositive}
           value={farm.latitude}
           onChange={(v) => void place(v, farm.longitude)}
           unit="°"
@@ -180,7 +191,7 @@ export function SiteScreen() {
           testID="latitude"
         />
         <Amount
-          label="Longitude, east positive"
+          label={words.longitudeEastPositive}
           value={farm.longitude}
           onChange={(v) => void place(farm.latitude, v)}
           unit="°"
@@ -193,46 +204,46 @@ export function SiteScreen() {
         />
         <Measured
           what="height"
-          label="Elevation"
+          label={words.elevation}
           value={farm.elevationM}
-          onChange={(elevationM) => save({ elevationM: Number(elevationM.toFixed(1)) }, 'Elevation')}
+          onChange={(elevationM) => save({ elevationM: Number(elevationM.toFixed(1)) }, words.elevation)}
           steps={{ si: [10, 100], feet: [50, 500] }}
           min={-450}
           max={6000}
           signed
         />
-        <PartTitle>Wind and cold air</PartTitle>
+        <PartTitle>{words.windAndColdAir}</PartTitle>
         <Choose
-          label="Wind"
+          label={words.wind}
           value={farm.wind}
           options={[
-            { value: 'sheltered', label: 'sheltered' },
-            { value: 'open', label: 'open' },
-            { value: 'exposed', label: 'exposed' },
+            { value: 'sheltered', label: words.sheltered },
+            { value: 'open', label: words.open },
+            { value: 'exposed', label: words.exposed },
           ]}
-          onChange={(wind) => save({ wind }, 'Wind')}
-          note="It sets how hard gusts are reckoned, and how many bags a sheet takes."
+          onChange={(wind) => save({ wind }, words.wind)}
+          note={words.itSetsHowHardGusts}
         />
         <Amount
-          label="Hard wind usually comes from"
+          label={words.hardWindUsuallyComesFrom}
           value={farm.windFromDeg}
-          onChange={(windFromDeg) => save({ windFromDeg: (windFromDeg + 360) % 360 }, 'Wind')}
-          unit="° from north"
+          onChange={(windFromDeg) => save({ windFromDeg: (windFromDeg + 360) % 360 }, words.wind)}
+          unit={words.fromNorth}
           step={15}
           bigStep={45}
           min={-359}
           max={719}
         />
         <Choose
-          label="On a still, clear night cold air"
+          label={words.onAStillClearNight}
           value={farm.coldAir}
           options={[
-            { value: 'drains', label: 'drains away' },
-            { value: 'level', label: 'stays, it is level' },
-            { value: 'hollow', label: 'gathers here' },
+            { value: 'drains', label: words.drainsAway },
+            { value: 'level', label: words.staysItIsLevel },
+            { value: 'hollow', label: words.gathersHere },
           ]}
-          onChange={(coldAir) => save({ coldAir }, 'Cold air')}
-          note="Kept with the farm. What it costs in degrees comes out of your own readings outside."
+          onChange={(coldAir) => save({ coldAir }, words.coldAir)}
+          note={words.keptWithTheFarmWhat}
         />
         <Months farm={farm} save={save} key={JSON.stringify([farm.climate, farm.units.temperature])} />
         <StationFile farm={farm} save={save} />

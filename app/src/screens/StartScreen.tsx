@@ -26,6 +26,7 @@ import { change, useCrops, useFarm, useTownGuess } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
+import { startScreen as words } from '../words/en/start';
 
 interface Draft extends StartCounts {
   id: string;
@@ -38,13 +39,13 @@ interface Draft extends StartCounts {
 }
 
 const COUNTS: { key: keyof StartCounts; label: string; one: string; many: string; max: number }[] = [
-  { key: 'houses', label: 'Film houses', one: 'house', many: 'houses', max: 10 },
-  { key: 'bedsInHouse', label: 'Beds in each house', one: 'bed', many: 'beds', max: 12 },
-  { key: 'frames', label: 'Cold frames', one: 'frame', many: 'frames', max: 20 },
-  { key: 'tunnels', label: 'Low tunnels', one: 'tunnel', many: 'tunnels', max: 20 },
-  { key: 'openBeds', label: 'Beds under the open sky', one: 'bed', many: 'beds', max: 40 },
-  { key: 'fleeces', label: 'Fleeces in store', one: 'piece', many: 'pieces', max: 200 },
-  { key: 'blankets', label: 'Frost blankets in store', one: 'piece', many: 'pieces', max: 200 },
+  { key: 'houses', label: words.filmHouses, one: 'house', many: 'houses', max: 10 },
+  { key: 'bedsInHouse', label: words.bedsInEachHouse, one: 'bed', many: 'beds', max: 12 },
+  { key: 'frames', label: words.coldFrames, one: 'frame', many: 'frames', max: 20 },
+  { key: 'tunnels', label: words.lowTunnels, one: 'tunnel', many: 'tunnels', max: 20 },
+  { key: 'openBeds', label: words.bedsUnderTheOpenSky, one: 'bed', many: 'beds', max: 40 },
+  { key: 'fleeces', label: words.fleecesInStore, one: 'piece', many: 'pieces', max: 200 },
+  { key: 'blankets', label: words.frostBlanketsInStore, one: 'piece', many: 'pieces', max: 200 },
 ];
 const USUAL = ['lettuce-leaf', 'spinach', 'mache', 'kale', 'mizuna', 'carrot', 'radish', 'leek'];
 
@@ -61,7 +62,7 @@ function Grows({
   put: (d: Partial<Draft>) => void;
 }) {
   const { data } = useCrops();
-  if (!data) return <Loading what="Opening the crops" />;
+  if (!data) return <Loading what={words.openingTheCrops} />;
   const paint = (list: readonly Bed[]) => {
     const bare = list.every((b) => draft.grows[b.id] === draft.brush);
     const grows = { ...draft.grows };
@@ -74,7 +75,7 @@ function Grows({
   return (
     <View style={{ gap: 8 }} testID="start-grows">
       <Choose
-        label="What grows, then tap its beds"
+        label={words.whatGrowsThenTapIts}
         value={draft.brush}
         options={data
           .filter((c) => USUAL.includes(c.id))
@@ -82,7 +83,7 @@ function Grows({
         onChange={(brush) => put({ brush })}
       />
       <Amount
-        label="Planted so long ago"
+        label={words.plantedSoLongAgo}
         value={draft.weeks}
         onChange={(weeks) => put({ weeks })}
         unit={draft.weeks === 1 ? 'week' : 'weeks'}
@@ -92,7 +93,7 @@ function Grows({
       />
       <View style={{ flexDirection: 'row' }}>
         <Button
-          label={`All beds: ${cropById(draft.brush).name}`}
+          label={words.allBeds(cropById(draft.brush).name)}
           onPress={() => paint(beds)}
           testID="start-all"
         />
@@ -104,13 +105,15 @@ function Grows({
             key={b.id}
             role="checkbox"
             aria-checked={crop !== undefined}
-            aria-label={`${nameOf(b)}: ${crop ? cropById(crop).name : 'nothing yet'}`}
+            aria-label={words.words(nameOf(b), crop ? cropById(crop).name : words.nothingYet)}
             onPress={() => paint([b])}
             testID={`start-bed-${n}`}
           >
             <Row first={n === 0} style={{ minHeight: 48 }}>
               <Text style={{ flex: 1 }}>{nameOf(b)}</Text>
-              <Text tone={crop ? 'pine' : 'quiet'}>{crop ? `✓ ${cropById(crop).name}` : 'nothing yet'}</Text>
+              <Text tone={crop ? 'pine' : 'quiet'}>
+                {crop ? `✓ ${cropById(crop).name}` : words.nothingYet}
+              </Text>
             </Row>
           </Pressable>
         );
@@ -143,7 +146,7 @@ function Start({ guess, nowAtMs }: { guess: TownRow | null; nowAtMs: number }) {
       : s.name;
   };
   const make = async () => {
-    if (!town) return setProblem('A town near by first: the sun and the frost are those of the place.');
+    if (!town) return setProblem(words.aTownNearByFirst);
     setBusy(true);
     setProblem(null);
     const { latitude, longitude, elevationM, timeZone } = town;
@@ -175,10 +178,10 @@ function Start({ guess, nowAtMs }: { guess: TownRow | null; nowAtMs: number }) {
         plantings,
       });
       clear();
-      offerUndo('The farm: set up', () => retract([recordId], nowAtMs));
+      offerUndo(words.theFarmSetUp, () => retract([recordId], nowAtMs));
       router.replace('/');
     } catch (e) {
-      setProblem(`${(e as Error).message} What you entered is kept here.`);
+      setProblem(words.whatYouEnteredIsKept((e as Error).message));
     } finally {
       setBusy(false);
     }
@@ -187,7 +190,7 @@ function Start({ guess, nowAtMs }: { guess: TownRow | null; nowAtMs: number }) {
   const counts = (
     <View style={{ gap: 14 }}>
       <Choose
-        label="A farm like yours"
+        label={words.aFarmLikeYours}
         value={d.kind}
         options={START_KINDS.map((k) => ({ value: k.id, label: k.label }))}
         onChange={(kind) => put({ kind, ...START_KINDS.find((k) => k.id === kind)!.counts, grows: {} })}
@@ -209,20 +212,19 @@ function Start({ guess, nowAtMs }: { guess: TownRow | null; nowAtMs: number }) {
   );
   const rest = (
     <View style={{ gap: 14 }}>
-      <PartTitle right={`${planted} of ${made.beds.length}`}>What stands in the beds</PartTitle>
+      <PartTitle right={words.ofWord(planted, made.beds.length)}>{words.whatStandsInTheBeds}</PartTitle>
       <Grows draft={d} beds={made.beds} nameOf={nameOf} put={put} />
       {problem ? <Problem>{problem}</Problem> : null}
       <Button
         wide
         kind="main"
-        label={made.beds.length === 0 ? 'Something that stands first' : 'This is my farm'}
+        label={words.somethingThatStandsFirstThis(made.beds.length)}
         disabled={busy || made.beds.length === 0}
         onPress={() => void make()}
         testID="start-make"
       />
       <Text kind="small" tone="quiet">
-        Usual sizes and ordinary repair: change any of it afterwards, on Beds and Kit. A thermometer that is
-        read teaches the rest.
+        {words.usualSizesAndOrdinaryRepair}
       </Text>
     </View>
   );
@@ -232,7 +234,12 @@ function Start({ guess, nowAtMs }: { guess: TownRow | null; nowAtMs: number }) {
       <Sentence
         parts={[
           {
-            text: `${made.structures.length} ${made.structures.length === 1 ? 'structure' : 'structures'}, ${made.beds.length} ${made.beds.length === 1 ? 'bed' : 'beds'}, ${pieces} ${pieces === 1 ? 'sheet' : 'sheets'} in store${town ? `, near ${town.name}` : ''}.`,
+            text: words.structureStructuresBedBedsSheet({
+              count: made.structures.length,
+              count2: made.beds.length,
+              pieces,
+              town: town ? words.near(town.name) : '',
+            }),
             tone: 'plain',
           },
         ]}
@@ -250,13 +257,13 @@ export function StartScreen() {
   const guess = useTownGuess();
   return (
     <Page testID="start" width={1080}>
-      <TopLine back="Now" />
+      <TopLine back={words.now} />
       {data && guess !== undefined ? (
         <Start guess={guess} nowAtMs={data.clock.nowAtMs} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the farm" />
+        <Loading what={words.openingTheFarm} />
       )}
     </Page>
   );

@@ -4,8 +4,8 @@ import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import { MendPanel } from '../components/season/MendPanel';
 import { Margins } from '../components/season/Margins';
-import { dayShort } from '../components/season/seasonWords';
-import { boltWords, stepWords, storySentence } from '../components/season/storyWords';
+import { dayShort } from '../words/en/seasonWords';
+import { boltWords, stepWords, storySentence } from '../words/en/storyWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -14,6 +14,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { useStory } from '../data/hooks';
+import { storyScreen as words } from '../words/en/planting';
 
 /** "14 Jan", with the year where it is not this one's. */
 const dayIn = (today: string) => (date: string) =>
@@ -26,12 +27,18 @@ function Told({ view }: { view: StoryView }) {
   const { width } = useWindowDimensions();
   const { planting: p } = view;
   const bolts = boltWords(view, day);
-  const kg = view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : '';
+  const kg = view.harvestedKg > 0 ? words.cut(format.mass(view.harvestedKg)) : '';
   return (
     <View style={{ gap: 8 }}>
       <Sentence parts={storySentence(view, format, day)} />
       <Text tone="quiet">
-        {`${p.fromRow === p.toRow ? `Row ${p.fromRow}` : `Rows ${p.fromRow} to ${p.toRow}`} of ${view.bed.name}, ${view.bed.place}, ${format.metres(p.lengthM)} long.${kg}`}
+        {words.ofLong({
+          fromRow: p.fromRow === p.toRow ? words.row(p.fromRow) : words.rowsTo(p.fromRow, p.toRow),
+          name: view.bed.name,
+          place: view.bed.place,
+          lengthM: format.metres(p.lengthM),
+          kg,
+        })}
       </Text>
       {bolts ? (
         <Text tone="ochre" testID="bolts">
@@ -41,7 +48,7 @@ function Told({ view }: { view: StoryView }) {
       <View style={{ flexDirection: 'row' }}>
         <Button
           kind="plain"
-          label={`What ${[view.cropName, p.cultivar].filter(Boolean).join(' ')} bears ›`}
+          label={words.whatBears([view.cropName, p.cultivar].filter(Boolean).join(' '))}
           onPress={() =>
             router.push(`/cultivar/${encodeURIComponent(p.crop)}?name=${encodeURIComponent(p.cultivar)}`)
           }
@@ -53,15 +60,14 @@ function Told({ view }: { view: StoryView }) {
         <View style={wide ? { flex: 1 } : null}>
           {view.nights.length > 0 || view.tonight ? (
             <View style={{ gap: 4 }}>
-              <PartTitle>Its nights</PartTitle>
+              <PartTitle>{words.itsNights}</PartTitle>
               <Margins view={view} width={wide ? 520 : Math.min(width - 36, 604)} format={format} day={day} />
               <Text kind="small" tone="quiet">
-                Points are its lowest leaf by the model, in the evening’s night; the shore is where harm
-                begins, by how hard it was then. Starting values.
+                {words.pointsAreItsLowestLeaf}
               </Text>
             </View>
           ) : null}
-          <PartTitle>Its days</PartTitle>
+          <PartTitle>{words.itsDays}</PartTitle>
           {view.steps.map((s, n) => (
             <Row key={s.id} first={n === 0}>
               <Text kind="strong" style={{ width: 96 }} tone={s.done ? 'ink' : 'quiet'}>
@@ -74,14 +80,14 @@ function Told({ view }: { view: StoryView }) {
           ))}
           {view.progress.state === 'computing' ? (
             <Text kind="small" tone="quiet" live>
-              When it may be picked is being gone through.
+              {words.whenItMayBePicked}
             </Text>
           ) : null}
         </View>
         <View style={wide ? { flex: 1 } : null}>
-          <PartTitle right={`${view.entries.length}`}>What was noted</PartTitle>
+          <PartTitle right={`${view.entries.length}`}>{words.whatWasNoted}</PartTitle>
           {view.entries.length === 0 ? (
-            <Text tone="quiet">Nothing yet. Harm and weights are noted where it stands, under its bed.</Text>
+            <Text tone="quiet">{words.nothingYetHarmAndWeights}</Text>
           ) : (
             view.entries.map((e, n) => (
               <Row key={e.record.id} first={n === 0}>
@@ -89,9 +95,7 @@ function Told({ view }: { view: StoryView }) {
                   {format.day(e.record.atMs)}
                 </Text>
                 <View style={{ flex: 1 }}>
-                  <Text
-                    tone={e.retracted ? 'quiet' : 'ink'}
-                  >{`${e.title}${e.retracted ? ' (taken back)' : ''}`}</Text>
+                  <Text tone={e.retracted ? 'quiet' : 'ink'}>{words.takenBack(e.title, e.retracted)}</Text>
                   {e.detail ? (
                     <Text kind="small" tone="quiet">
                       {e.detail}
@@ -105,12 +109,12 @@ function Told({ view }: { view: StoryView }) {
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 8 }}>
         <Button
-          label="Change it"
+          label={words.changeIt}
           onPress={() => router.push(`/planting/${p.id}?bed=${p.bedId}`)}
           testID="change-story"
         />
-        <Button kind="plain" label="Its bed tonight ›" onPress={() => router.push(`/place/${p.bedId}`)} />
-        <Button kind="plain" label="Its crop’s year ›" onPress={() => router.push(`/season/${p.crop}`)} />
+        <Button kind="plain" label={words.itsBedTonight} onPress={() => router.push(`/place/${p.bedId}`)} />
+        <Button kind="plain" label={words.itsCropsYear} onPress={() => router.push(`/season/${p.crop}`)} />
       </View>
     </View>
   );
@@ -121,13 +125,13 @@ export function StoryScreen({ id }: { id: string }) {
   const wide = useWide();
   return (
     <Page testID="story" width={wide ? 1120 : 640}>
-      <TopLine back="Season" />
+      <TopLine back={words.season} />
       {data ? (
         <Told view={data} />
       ) : error ? (
         <Problem>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Opening the story" />
+        <Loading what={words.openingTheStory} />
       )}
     </Page>
   );

@@ -19,13 +19,14 @@ import { useBeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { copyStructure, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
+import { structureScreen as words } from '../words/en/structures';
 
 function opening(s: Structure, format: Format): string {
-  if (s.kind === 'open') return `${s.name}: open to the sky, ${format.metres(s.lengthM)} long.`;
+  if (s.kind === 'open') return words.openToTheSkyLong(s.name, format.metres(s.lengthM));
   const floor = s.lengthM * s.widthM;
   const share = floor > 0 ? s.ventAreaM2 / floor : 0;
   const opens =
-    share <= 0.001 ? 'does not open' : `opens ${Math.max(1, Math.round(share * 100))} % of its floor`;
+    share <= 0.001 ? words.doesNotOpen : words.opensOfItsFloor(Math.max(1, Math.round(share * 100)));
   return `${s.name}: ${format.metres(s.lengthM)} × ${format.metres(s.widthM)}, ${SNUG_WORD[s.tightness]}, ${opens}.`;
 }
 
@@ -37,10 +38,10 @@ function Start({ onPick }: { onPick: (s: Omit<Structure, 'id' | 'order'>) => voi
   return (
     <View style={{ gap: 14 }}>
       <Text kind="title" heading={1}>
-        What stands here?
+        {words.whatStandsHere}
       </Text>
       <Choice
-        label="What stands here"
+        label={words.whatStandsHere2}
         value={form}
         options={FORMS.map((f) => ({ value: f, label: FORM_INFO[f].label }))}
         onChange={(f) => {
@@ -51,16 +52,16 @@ function Start({ onPick }: { onPick: (s: Omit<Structure, 'id' | 'order'>) => voi
       />
       {form ? (
         <>
-          <PartTitle>Nearest in size</PartTitle>
+          <PartTitle>{words.nearestInSize}</PartTitle>
           <Choice
-            label="Nearest in size"
+            label={words.nearestInSize}
             value={null as string | null}
             options={FORM_INFO[form].templates.map((t) => ({ value: t.label, label: t.label }))}
             onChange={(label) => onPick(FORM_INFO[form].templates.find((t) => t.label === label)!.draft)}
           />
         </>
       ) : (
-        <Text tone="quiet">Pick the nearest; every figure can be changed.</Text>
+        <Text tone="quiet">{words.pickTheNearestEveryFigure}</Text>
       )}
     </View>
   );
@@ -77,7 +78,7 @@ export function StructureScreen({ id }: { id: string }) {
   if (!s) {
     return (
       <Page testID="structure" width={FORM_WIDTH}>
-        <TopLine back="Beds" />
+        <TopLine back={words.beds} />
         {isNew ? (
           <Start
             onPick={(draft) =>
@@ -85,9 +86,9 @@ export function StructureScreen({ id }: { id: string }) {
             }
           />
         ) : data ? (
-          <Problem>There is no such structure. It may have been removed.</Problem>
+          <Problem>{words.thereIsNoSuchStructure}</Problem>
         ) : (
-          <Loading what="Opening the structure" />
+          <Loading what={words.openingTheStructure} />
         )}
       </Page>
     );
@@ -107,25 +108,25 @@ export function StructureScreen({ id }: { id: string }) {
   const at = s.at ?? layoutOf(all).get(s.id);
   return (
     <Page testID="structure" width={FORM_WIDTH}>
-      <TopLine back="Beds" />
+      <TopLine back={words.beds} />
       <Sentence parts={[{ text: opening(s, format), tone: 'plain' }]} />
       <View style={{ gap: 16, paddingTop: 8 }}>
         <Steps
           steps={[
             {
               id: 'size',
-              title: 'Name and size',
+              title: words.nameAndSize,
               said: `${s.name}, ${format.metres(s.lengthM)} × ${format.metres(s.widthM)}`,
               content: (
                 <>
                   <NoteField
-                    label="Name"
+                    label={words.name}
                     value={s.name}
                     onChange={(name) => set({ name })}
                     testID="structure-name"
                   />
                   <Metres
-                    label="Length"
+                    label={words.length}
                     value={s.lengthM}
                     onChange={(lengthM) => set({ lengthM })}
                     step={0.5}
@@ -133,7 +134,7 @@ export function StructureScreen({ id }: { id: string }) {
                     testID="structure-length"
                   />
                   <Metres
-                    label="Width"
+                    label={words.width}
                     value={s.widthM}
                     onChange={(widthM) => set({ widthM })}
                     testID="structure-width"
@@ -141,7 +142,7 @@ export function StructureScreen({ id }: { id: string }) {
                   {open ? null : (
                     <>
                       <Metres
-                        label="Height at its tallest"
+                        label={words.heightAtItsTallest}
                         value={s.heightM}
                         onChange={(heightM) => set({ heightM })}
                         step={0.05}
@@ -149,11 +150,11 @@ export function StructureScreen({ id }: { id: string }) {
                       />
                       {s.kind === 'house' ? (
                         <Choose
-                          label="Its shape"
+                          label={words.itsShape}
                           value={s.shape}
                           options={[
-                            { value: 'arch', label: 'hoops' },
-                            { value: 'box', label: 'upright walls' },
+                            { value: 'arch', label: words.hoops },
+                            { value: 'box', label: words.uprightWalls },
                           ]}
                           onChange={(shape) => set({ shape })}
                         />
@@ -168,13 +169,13 @@ export function StructureScreen({ id }: { id: string }) {
               : [
                   {
                     id: 'cover' as const,
-                    title: 'What is over it',
+                    title: words.whatIsOverIt,
                     said: coverSaid(s),
                     content: <CoverFields s={s} set={set} />,
                   },
                   {
                     id: 'opens' as const,
-                    title: 'What opens',
+                    title: words.whatOpens,
                     said: opensSaid(s, format),
                     content: (
                       <OpeningsFields
@@ -185,7 +186,7 @@ export function StructureScreen({ id }: { id: string }) {
                   },
                   {
                     id: 'extras' as const,
-                    title: 'Shade, water, heat, ratings',
+                    title: words.shadeWaterHeatRatings,
                     said: extrasSaid(s),
                     content: <StructureExtras s={s} set={set} />,
                   },
@@ -198,7 +199,7 @@ export function StructureScreen({ id }: { id: string }) {
         <Button
           wide
           kind="main"
-          label={isNew ? `Add ${s.name || 'it'}` : 'Save'}
+          label={words.addSave(isNew, s.name || 'it')}
           onPress={() =>
             void tried(async () => {
               await saveThing('structure', s, found?.structure ?? null);
@@ -210,12 +211,10 @@ export function StructureScreen({ id }: { id: string }) {
           testID="save-structure"
         />
         {isNew ? (
-          <Button kind="plain" label="Start again from another" onPress={clear} />
+          <Button kind="plain" label={words.startAgainFromAnother} onPress={clear} />
         ) : (
           <>
-            <PartTitle right={formOf(s) === 'bench-row' ? 'benches and rows' : undefined}>
-              Beds in it
-            </PartTitle>
+            <PartTitle right={words.benchesAndRows(formOf(s), undefined)}>{words.bedsInIt}</PartTitle>
             {beds.map((b, n) => (
               <Row key={b.id} first={n === 0}>
                 <Text
@@ -223,24 +222,21 @@ export function StructureScreen({ id }: { id: string }) {
                   style={{ flex: 1 }}
                 >{`${b.name}, ${format.metres(b.lengthM)} × ${format.metres(b.widthM)}`}</Text>
                 <Button
-                  label="Change"
-                  hint={`Change ${b.name}`}
+                  label={words.change}
+                  hint={words.change2(b.name)}
                   onPress={() => router.push(`/bed/${b.id}`)}
                 />
               </Row>
             ))}
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
               <Button
-                label="Add a bed"
+                label={words.addABed}
                 onPress={() => router.push(`/bed/new?structure=${s.id}`)}
                 testID="structure-add-bed"
               />
+              <Button label={words.whereItLiesOnThe} onPress={() => router.push(`/plan?structure=${s.id}`)} />
               <Button
-                label="Where it lies, on the plan"
-                onPress={() => router.push(`/plan?structure=${s.id}`)}
-              />
-              <Button
-                label="Copy it with its beds"
+                label={words.copyItWithItsBeds}
                 onPress={() =>
                   void tried(async () => {
                     const copy = await copyStructure(s, beds, all);
@@ -251,7 +247,7 @@ export function StructureScreen({ id }: { id: string }) {
               />
               <Button
                 kind="plain"
-                label={beds.length > 0 ? 'Remove it (take its beds out first)' : 'Remove it'}
+                label={words.removeItTakeItsBeds(beds.length)}
                 disabled={beds.length > 0}
                 onPress={() =>
                   void tried(async () => {
@@ -264,7 +260,13 @@ export function StructureScreen({ id }: { id: string }) {
             </View>
             {at ? (
               <Text kind="small" tone="quiet">
-                {`It lies ${Math.round(Math.abs(at.xM))} m ${at.xM >= 0 ? 'east' : 'west'} and ${Math.round(Math.abs(at.yM))} m ${at.yM >= 0 ? 'north' : 'south'} of the farm’s own point, its length turned ${Math.round(at.turnDeg)}° from north.`}
+                {words.itLiesMEastWest({
+                  abs: Math.round(Math.abs(at.xM)),
+                  xM: at.xM,
+                  abs2: Math.round(Math.abs(at.yM)),
+                  yM: at.yM,
+                  turnDeg: Math.round(at.turnDeg),
+                })}
               </Text>
             ) : null}
           </>

@@ -2,7 +2,7 @@
 import type { WaterRow, WaterView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { feedWords, rowWords, turnOf, waterSentence, type Turn } from '../components/water/waterWords';
+import { feedWords, rowWords, turnOf, waterSentence, type Turn } from '../words/en/waterWords';
 import { Problem } from '../components/ui/Bars';
 import { Button, Tick } from '../components/ui/Button';
 import { Measured } from '../components/ui/Fields';
@@ -15,11 +15,12 @@ import { useTheme } from '../theme/theme';
 import { useFormat } from '../data/format';
 import { patchFarm, refresh, useFarm, useWater } from '../data/hooks';
 import { offerUndo } from '../data/undo';
+import { waterScreen as words } from '../words/en/water';
 
 const FEELS = [
-  { feel: 'dry', label: 'Dry' },
-  { feel: 'moist', label: 'Moist' },
-  { feel: 'wet', label: 'Wet' },
+  { feel: 'dry', label: words.dry },
+  { feel: 'moist', label: words.moist },
+  { feel: 'wet', label: words.wet },
 ] as const;
 
 /** How full it is: a bar that empties, with the mark at which it wants water. */
@@ -31,7 +32,7 @@ function Store({ row }: { row: WaterRow }) {
   return (
     <View
       role="img"
-      aria-label={`${Math.round(100 * share)} per cent of what it holds; it wants water at ${Math.round(100 * mark)}`}
+      aria-label={words.perCentOfWhatIt(Math.round(100 * share), Math.round(100 * mark))}
       style={[styles.store, { borderColor: theme.hairline }]}
     >
       <View
@@ -57,7 +58,7 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
   const pots = row.kind === 'pots';
   const give = (mm: number) =>
     void act(
-      `${row.name}: watered`,
+      words.watered(row.name),
       [{ kind: 'water', atMs: nowAtMs, bedId: row.bedId, mm: Number(mm.toFixed(1)) }],
       nowAtMs,
     );
@@ -80,14 +81,14 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
         </View>
         <Button
           kind="plain"
-          label={open ? 'Close' : 'Feel, give'}
-          hint={`Say how ${row.name} feels, or what it was given`}
+          label={words.closeFeelGive(open)}
+          hint={words.sayHowFeelsOrWhat(row.name)}
           onPress={() => setOpen(!open)}
         />
         {turn === 'now' ? (
           <Tick
             done={false}
-            label={`${row.name}: watered as proposed`}
+            label={words.wateredAsProposed(row.name)}
             onPress={() => give(row.mm)}
             testID="water-tick"
           />
@@ -98,17 +99,17 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
           {pots ? null : (
             <>
               <Text kind="label" tone="quiet">
-                A finger deep it is
+                {words.aFingerDeepItIs}
               </Text>
-              <View style={styles.row} role="group" aria-label={`${row.name} a finger deep`}>
+              <View style={styles.row} role="group" aria-label={words.aFingerDeep(row.name)}>
                 {FEELS.map((f) => (
                   <Button
                     key={f.feel}
                     label={f.label}
-                    hint={`${row.name} is ${f.feel} a finger deep`}
+                    hint={words.isAFingerDeep(row.name, f.feel)}
                     onPress={() =>
                       void act(
-                        `${row.name}: ${f.feel} a finger deep`,
+                        words.aFingerDeep2(row.name, f.feel),
                         [{ kind: 'soil', atMs: nowAtMs, bedId: row.bedId, feel: f.feel }],
                         nowAtMs,
                       )
@@ -118,7 +119,7 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
                 ))}
               </View>
               <Measured
-                label="Given"
+                label={words.given}
                 what="rain"
                 value={mm}
                 onChange={setOwn}
@@ -126,20 +127,18 @@ function Bed({ row, view, first }: { row: WaterRow; view: WaterView; first: bool
                 max={200}
                 digits={format.length === 'm' ? 0 : 2}
                 steps={{ si: [1, 5], feet: [0.05, 0.25] }}
-                {...(format.length === 'm'
-                  ? { note: 'One millimetre is a litre on each square metre.' }
-                  : {})}
+                {...(format.length === 'm' ? { note: words.oneMillimetreIsALitre } : {})}
               />
             </>
           )}
           <HoldBack bedId={row.bedId} name={row.name} held={row.held} />
           {turn === 'frost' ? (
             <Text kind="small" tone="ochre">
-              ▲ It freezes: wet leaves and lines burst and burn. The grower decides.
+              {words.itFreezesWetLeavesAnd}
             </Text>
           ) : null}
           <Button
-            label={pots ? 'Watered today' : `It was given ${format.rain(mm)}`}
+            label={pots ? words.wateredToday : words.itWasGiven(format.rain(mm))}
             onPress={() => give(pots ? row.mm : mm)}
             testID="water-give"
           />
@@ -157,14 +156,11 @@ function HoldBack({ bedId, name, held }: { bedId: string; name: string; held: bo
   return (
     <Button
       kind="plain"
-      label={held ? 'Water it again' : 'Hold its water back'}
-      hint={`${name}: ${held ? 'water it again' : 'hold its water back, to stop growth'}`}
+      label={words.waterItAgainHoldIts(held)}
+      hint={words.waterItAgainHoldIts2(name, held)}
       onPress={() =>
         void save(held ? now.filter((x) => x !== bedId) : [...now, bedId]).then(() =>
-          offerUndo(
-            `${name}: ${held ? 'watered again' : 'water held back'}`,
-            async () => void (await save(now)),
-          ),
+          offerUndo(words.wateredAgainWaterHeldBack(name, held), async () => void (await save(now))),
         )
       }
       testID="hold-back"
@@ -180,22 +176,22 @@ function Feeding({ view }: { view: WaterView }) {
   if (rows.length === 0) return null;
   return (
     <View testID="feeding">
-      <PartTitle right={`${rows.length}`}>Feed</PartTitle>
+      <PartTitle right={`${rows.length}`}>{words.feed}</PartTitle>
       {rows.map((r, n) => (
         <Row key={r.bedId} first={n === 0}>
           <View style={{ flex: 1 }}>
             <Text kind="strong">{`${r.name} · ${r.crops.join(', ')}`}</Text>
             <Text kind="small">{feedWords(r.feed!.nGM2, format)}</Text>
             <Text kind="small" tone="quiet">
-              {r.feed!.last ? `last fed ${r.feed!.last}` : 'nobody has said that it was fed'}
+              {r.feed!.last ? words.lastFed(r.feed!.last) : words.nobodyHasSaidThatIt}
             </Text>
           </View>
           <Tick
             done={false}
-            label={`${r.name}: fed as proposed`}
+            label={words.fedAsProposed(r.name)}
             onPress={() =>
               void act(
-                `${r.name}: fed`,
+                words.fed(r.name),
                 [{ kind: 'feed', atMs: nowAtMs, bedId: r.bedId, nGM2: Number(r.feed!.nGM2.toFixed(1)) }],
                 nowAtMs,
               )
@@ -205,18 +201,17 @@ function Feeding({ view }: { view: WaterView }) {
         </Row>
       ))}
       <Text kind="small" tone="ochre">
-        ▲ By growth and a soil in good heart, no soil test is known: too much runs to leaf, aphids and the
-        ground water. No fresh manure on what is eaten; keep the days before harvest that your rules ask for.
+        {words.byGrowthAndASoil}
       </Text>
     </View>
   );
 }
 
 const PARTS: { turn: Turn; title: string }[] = [
-  { turn: 'now', title: 'Today' },
-  { turn: 'frost', title: 'Dry, and it freezes' },
-  { turn: 'soon', title: 'In the days that are known' },
-  { turn: 'well', title: 'Has enough' },
+  { turn: 'now', title: words.today },
+  { turn: 'frost', title: words.dryAndItFreezes },
+  { turn: 'soon', title: words.inTheDaysThatAre },
+  { turn: 'well', title: words.hasEnough },
 ];
 
 export function WaterScreen() {
@@ -225,13 +220,13 @@ export function WaterScreen() {
   const wide = useWide();
   return (
     <Page testID="water" width={wide ? 900 : 640}>
-      <TopLine back="Beds" />
+      <TopLine back={words.beds} />
       {data ? (
         <Sentence parts={waterSentence(data, format)} />
       ) : error ? (
         <Problem onRetry={() => void refresh()}>{(error as Error).message}</Problem>
       ) : (
-        <Loading what="Feeling the soil" />
+        <Loading what={words.feelingTheSoil} />
       )}
       {data
         ? PARTS.map(({ turn, title }) => {
@@ -248,9 +243,7 @@ export function WaterScreen() {
         : null}
       {data ? <Feeding view={data} /> : null}
       <Text kind="small" tone="quiet" style={{ paddingTop: 12 }}>
-        Reckoned from sun, wind and warmth under each cover by FAO-56, and from what you say you gave. Soils,
-        roots and pots are starting values: a finger in the soil is worth more. No electric pump in standing
-        water without a residual-current device.
+        {words.reckonedFromSunWindAnd}
       </Text>
     </Page>
   );

@@ -3,6 +3,7 @@ import { Button } from '../../components/ui/Button';
 import { Page, TopLine } from '../../components/ui/Page';
 import { Text } from '../../components/ui/Text';
 import { later } from '../../data/later';
+import { night as words } from '../../words/en/data';
 
 const NightScreen = later(() => import('../../screens/others').then((screen) => screen.NightScreen));
 
@@ -11,14 +12,12 @@ export default function Night() {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(night) || Number.isNaN(Date.parse(night)))
     return (
       <Page testID="night">
-        <TopLine back="Log" />
+        <TopLine back={words.log} />
         <Text kind="title" heading={1}>
-          {`There is no night “${night.slice(0, 40)}”.`}
+          {words.thereIsNoNight(night.slice(0, 40))}
         </Text>
-        <Text style={{ paddingVertical: 8 }}>
-          A night is named by the date of its evening, as 2027-01-14.
-        </Text>
-        <Button label="Go to the log" kind="main" onPress={() => router.replace('/log')} />
+        <Text style={{ paddingVertical: 8 }}>{words.aNightIsNamedBy}</Text>
+        <Button label={words.goToTheLog} kind="main" onPress={() => router.replace('/log')} />
       </Page>
     );
   return <NightScreen night={night} key={night} />;

@@ -7,6 +7,7 @@ import { useBeds } from '../../data/hooks';
 import { Amount, Choose, Metres } from '../ui/Fields';
 import { PartTitle, Text } from '../ui/Text';
 import { n1, Reckoned } from './parts';
+import { dripCalc as words } from '../../words/en/calc';
 
 export function DripCalc({ bed }: { bed: Bed | null }) {
   const { metres: m } = useFormat();
@@ -26,30 +27,30 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
   return (
     <>
       <Metres
-        label="Length of the bed"
+        label={words.lengthOfTheBed}
         value={i.lengthM}
         onChange={(lengthM) => set({ ...i, lengthM })}
         step={0.5}
         bigStep={5}
       />
-      <Metres label="Width of the bed" value={i.widthM} onChange={(widthM) => set({ ...i, widthM })} />
+      <Metres label={words.widthOfTheBed} value={i.widthM} onChange={(widthM) => set({ ...i, widthM })} />
       <Amount
-        label="Lines along it"
+        label={words.linesAlongIt}
         value={i.lines}
         onChange={(lines) => set({ ...i, lines })}
-        unit="lines"
+        unit={words.lines}
         min={1}
         max={20}
       />
       <Metres
-        label="From emitter to emitter"
+        label={words.fromEmitterToEmitter}
         value={i.spacingM}
         onChange={(spacingM) => set({ ...i, spacingM })}
         step={0.05}
         bigStep={0.1}
       />
       <Amount
-        label="Flow of an emitter"
+        label={words.flowOfAnEmitter}
         value={i.litresPerHour}
         onChange={(litresPerHour) => set({ ...i, litresPerHour })}
         unit="l/h"
@@ -60,20 +61,20 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
         max={50}
       />
       <Choose
-        label="How much"
+        label={words.howMuch}
         value={i.per}
         options={[
-          { value: 'mm', label: 'millimetres on the bed' },
-          { value: 'pot', label: 'litres for each pot' },
+          { value: 'mm', label: words.millimetresOnTheBed },
+          { value: 'pot', label: words.litresForEachPot },
         ]}
         onChange={(per) => set({ ...i, per })}
       />
       {i.per === 'mm' ? (
         <Amount
-          label="Millimetres"
+          label={words.millimetres}
           value={i.mm}
           onChange={(mm) => set({ ...i, mm })}
-          unit="mm"
+          unit={words.mm}
           step={0.5}
           bigStep={5}
           digits={1}
@@ -82,7 +83,7 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
         />
       ) : (
         <Amount
-          label="Litres for each pot"
+          label={words.litresForEachPot2}
           value={i.litresPerPot}
           onChange={(litresPerPot) => set({ ...i, litresPerPot })}
           unit="l"
@@ -97,21 +98,21 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
         of={() => {
           const d = dripFor({ ...i, ...same });
           return {
-            said: `${n1(d.minutes)} minutes`,
+            said: words.minutes(n1(d.minutes)),
             working: [
-              `${d.perLine} emitters on each line, ${d.emitters} in all, on ${m(d.lineM)} of line.`,
+              words.emittersOnEachLineIn({ perLine: d.perLine, emitters: d.emitters, m: m(d.lineM) }),
               i.per === 'mm'
-                ? `${n1(i.mm)} mm on ${m(i.lengthM)} × ${m(i.widthM)} are ${n1(d.litres)} l.`
-                : `${n1(i.litresPerPot)} l for each of ${d.emitters} pots are ${n1(d.litres)} l.`,
-              `All together they give ${n1(d.litresPerHour)} l an hour.`,
-              'Never on a freezing day: wet plants and soil freeze hard. A day ahead at the latest.',
+                ? words.mmOnAreL({ n1: n1(i.mm), m: m(i.lengthM), m2: m(i.widthM), n12: n1(d.litres) })
+                : words.lForEachOfPots({ n1: n1(i.litresPerPot), emitters: d.emitters, n12: n1(d.litres) }),
+              words.allTogetherTheyGiveL(n1(d.litresPerHour)),
+              words.neverOnAFreezingDay,
             ],
           };
         }}
       />
       {data && data.structures.some((s) => s.beds.length > 0) ? (
         <View style={{ gap: 2 }}>
-          <PartTitle right="with the same lines and amount">By zone</PartTitle>
+          <PartTitle right={words.withTheSameLinesAnd}>{words.byZone}</PartTitle>
           {data.structures
             .filter((s) => s.beds.length > 0)
             .map(({ structure, beds }) => {
@@ -127,8 +128,13 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
               return (
                 <Text key={structure.id}>
                   {good.length === 0
-                    ? `${structure.name}: nothing to give.`
-                    : `${structure.name}: ${n1(Math.max(...good.map((d) => d.minutes)))} min, ${n1(litres)} l on ${beds.length} ${beds.length === 1 ? 'bed' : 'beds'}.`}
+                    ? words.nothingToGive(structure.name)
+                    : words.minLOnBedBeds({
+                        name: structure.name,
+                        n1: n1(Math.max(...good.map((d) => d.minutes))),
+                        n12: n1(litres),
+                        count: beds.length,
+                      })}
                 </Text>
               );
             })}

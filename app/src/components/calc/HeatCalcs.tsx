@@ -11,16 +11,12 @@ import { Loading } from '../ui/Page';
 import { Text } from '../ui/Text';
 import { asPlanned, dayWord, requestFor } from '../place/trial';
 import { Answer } from './parts';
+import { heatCalcs as words } from '../../words/en/calc';
 
 const LITRES = [0, 10, 20, 40, 80] as const;
 
 function NoNight() {
-  return (
-    <Text tone="quiet">
-      This reckoning runs a night of a bed of yours. Plant something in a bed first, then it can be worked out
-      here.
-    </Text>
-  );
+  return <Text tone="quiet">{words.thisReckoningRunsANight}</Text>;
 }
 
 function withWater(base: TryRequest, litres: number): TryRequest {
@@ -49,7 +45,7 @@ function Jugs({ view }: { view: PlaceView }) {
   const fields = (
     <>
       <Amount
-        label="Warmer at the coldest by"
+        label={words.warmerAtTheColdestBy}
         value={gain}
         onChange={setGain}
         unit={`°${format.unit}`}
@@ -60,7 +56,7 @@ function Jugs({ view }: { view: PlaceView }) {
         max={20}
       />
       <Amount
-        label="A jug holds"
+        label={words.aJugHolds}
         value={jug}
         onChange={setJug}
         unit="l"
@@ -72,7 +68,7 @@ function Jugs({ view }: { view: PlaceView }) {
       />
     </>
   );
-  if (all.some((r) => r === null)) return <Loading what="Running the night with more and more water" />;
+  if (all.some((r) => r === null)) return <Loading what={words.runningTheNightWithMore} />;
   const gainK = format.unit === 'F' ? gain / 1.8 : gain;
   const runs = all.map((r, n) => ({ amount: LITRES[n]!, leafC: r!.minLeafC }));
   const litres = amountForGain(runs, gainK);
@@ -81,16 +77,12 @@ function Jugs({ view }: { view: PlaceView }) {
     <>
       {fields}
       <Answer
-        said={
-          jugs === null ? `More than ${Math.round((80 * areaM2) / jug)} jugs` : `${jugs} jugs of ${jug} l`
-        }
+        said={jugs === null ? words.moreThanJugs(Math.round((80 * areaM2) / jug)) : words.jugsOfL(jugs, jug)}
         working={[
-          `${view.bed.name} tonight, under the covers that are planned:`,
-          ...runs.map((r) => `${r.amount} l on each m²: leaf ${format.t(r.leafC)}.`),
-          litres === null
-            ? 'Even 80 l on each m² do not bring it: another cover does more.'
-            : `${litres.toFixed(0)} l on each m² of ${areaM2.toFixed(0)} m².`,
-          'Water that stood in the sun by day. Jugs that freeze burst; leave room in them.',
+          words.tonightUnderTheCoversThat(view.bed.name),
+          ...runs.map((r) => words.lOnEachMLeaf(r.amount, format.t(r.leafC))),
+          litres === null ? words.even80LOnEach : words.lOnEachMOf(litres.toFixed(0), areaM2.toFixed(0)),
+          words.waterThatStoodInThe,
         ]}
       />
     </>
@@ -125,7 +117,7 @@ function Shade({ view }: { view: PlaceView }) {
   const withIt = useTried(shaded).result;
   const choice = (
     <Choose
-      label="Cloth"
+      label={words.cloth}
       value={cloth}
       options={[
         { value: 'shade-30', label: '30 %' },
@@ -134,19 +126,19 @@ function Shade({ view }: { view: PlaceView }) {
       onChange={setCloth}
     />
   );
-  if (!without || !withIt) return <Loading what="Running the day with and without it" />;
+  if (!without || !withIt) return <Loading what={words.runningTheDayWithAnd} />;
   const hot = (r: typeof without) => r.canopyC[r.maxIndex]!;
   return (
     <>
       {choice}
       <Answer
-        said={`${format.diff(hot(withIt) - hot(without))} at the warmest`}
+        said={words.atTheWarmest(format.diff(hot(withIt) - hot(without)))}
         working={[
-          `${view.bed.name} ${dayWord(view, format.timeZone)}, covers off by day, as far open as it is:`,
-          `without cloth ${format.t(hot(without))} at ${format.time(without.timesAtMs[without.maxIndex]!)};`,
-          `under it ${format.t(hot(withIt))} at ${format.time(withIt.timesAtMs[withIt.maxIndex]!)}.`,
-          `Left on overnight, the leaf is at ${format.t(withIt.minLeafC)} instead of ${format.t(without.minLeafC)}.`,
-          'In the dark weeks light is what limits growth: shade costs it.',
+          words.coversOffByDayAs(view.bed.name, dayWord(view, format.timeZone)),
+          words.withoutClothAt(format.t(hot(without)), format.time(without.timesAtMs[without.maxIndex]!)),
+          words.underItAt(format.t(hot(withIt)), format.time(withIt.timesAtMs[withIt.maxIndex]!)),
+          words.leftOnOvernightTheLeaf(format.t(withIt.minLeafC), format.t(without.minLeafC)),
+          words.inTheDarkWeeksLight,
         ]}
       />
     </>
@@ -168,13 +160,13 @@ export function HeatCalc({
   return (
     <>
       <Choose
-        label="For the bed"
+        label={words.forTheBed}
         value={bedId}
         options={beds.map((b) => ({ value: b.id, label: b.name }))}
         onChange={setBedId}
       />
       {!data || data.bed.id !== bedId || data.progress.state === 'computing' ? (
-        <Loading what="Working out the night" />
+        <Loading what={words.workingOutTheNight} />
       ) : !data.whatIf ? (
         <NoNight />
       ) : what === 'jugs' ? (

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { Amount } from '../ui/Fields';
 import { n1, Reckoned } from './parts';
+import { mixCalc as words } from '../../words/en/calc';
 
 export function MixCalc() {
   const [vessels, setVessels] = useState(26);
@@ -13,7 +14,7 @@ export function MixCalc() {
   const [settles, setSettles] = useState(0.15);
   const [parts, setParts] = useState([
     { name: 'compost', parts: 2 },
-    { name: 'garden soil', parts: 1 },
+    { name: words.gardenSoil, parts: 1 },
     { name: 'sand', parts: 1 },
   ]);
   const put = (n: number, patch: Partial<(typeof parts)[number]>) =>
@@ -21,16 +22,16 @@ export function MixCalc() {
   return (
     <>
       <Amount
-        label="Crates or pots"
+        label={words.cratesOrPots}
         value={vessels}
         onChange={setVessels}
-        unit="vessels"
+        unit={words.vessels}
         bigStep={10}
         min={0}
         max={10000}
       />
       <Amount
-        label="Litres in each"
+        label={words.litresInEach}
         value={litresEach}
         onChange={setLitres}
         unit="l"
@@ -41,7 +42,7 @@ export function MixCalc() {
         max={2000}
       />
       <Amount
-        label="It settles by"
+        label={words.itSettlesBy}
         value={Math.round(settles * 100)}
         onChange={(v) => setSettles(v / 100)}
         unit="%"
@@ -51,12 +52,12 @@ export function MixCalc() {
       />
       {parts.map((p, n) => (
         <View key={n} style={{ gap: 6 }}>
-          <NoteField label={`Part ${n + 1}`} value={p.name} onChange={(name) => put(n, { name })} />
+          <NoteField label={words.part(n + 1)} value={p.name} onChange={(name) => put(n, { name })} />
           <Amount
-            label={`Parts of ${p.name || 'it'}`}
+            label={words.partsOf(p.name || 'it')}
             value={p.parts}
             onChange={(v) => put(n, { parts: v })}
-            unit="parts"
+            unit={words.parts}
             step={0.5}
             digits={1}
             min={0}
@@ -66,20 +67,20 @@ export function MixCalc() {
       ))}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button
-          label="One more part"
-          onPress={() => setParts([...parts, { name: 'leaf mould', parts: 1 }])}
+          label={words.oneMorePart}
+          onPress={() => setParts([...parts, { name: words.leafMould, parts: 1 }])}
         />
         {parts.length > 1 ? (
-          <Button kind="plain" label="Take the last away" onPress={() => setParts(parts.slice(0, -1))} />
+          <Button kind="plain" label={words.takeTheLastAway} onPress={() => setParts(parts.slice(0, -1))} />
         ) : null}
       </View>
       <Reckoned
         of={() => {
           const mix = mixFor({ vessels, litresEach, settles, parts });
           return {
-            said: `${Math.ceil(mix.litres)} litres in all`,
+            said: words.litresInAll(Math.ceil(mix.litres)),
             working: [
-              `${vessels} × ${n1(litresEach)} l, and ${Math.round(settles * 100)} % for what settles.`,
+              words.lAndForWhatSettles({ vessels, n1: n1(litresEach), settles: Math.round(settles * 100) }),
               ...mix.of.map((o) => `${o.name}: ${n1(o.litres)} l.`),
             ],
           };

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useFormat } from '../../data/format';
 import { Amount, Metres } from '../ui/Fields';
 import { Reckoned } from './parts';
+import { nurseryCalcs as words } from '../../words/en/calc';
 
 export function CratesCalc({ bed }: { bed: Bed | null }) {
   const { metres: m } = useFormat();
@@ -19,50 +20,50 @@ export function CratesCalc({ bed }: { bed: Bed | null }) {
   return (
     <>
       <Metres
-        label="Length of the bench"
+        label={words.lengthOfTheBench}
         value={i.benchLengthM}
         onChange={(benchLengthM) => set({ ...i, benchLengthM })}
         step={0.5}
       />
       <Metres
-        label="Width of the bench"
+        label={words.widthOfTheBench}
         value={i.benchWidthM}
         onChange={(benchWidthM) => set({ ...i, benchWidthM })}
       />
       <Amount
-        label="Benches like it in the house"
+        label={words.benchesLikeItInThe}
         value={i.benches}
         onChange={(benches) => set({ ...i, benches })}
-        unit="benches"
+        unit={words.benches}
         min={1}
         max={200}
       />
       <Metres
-        label="Length of a crate"
+        label={words.lengthOfACrate}
         value={i.crateLengthM}
         onChange={(crateLengthM) => set({ ...i, crateLengthM })}
         step={0.05}
         bigStep={0.2}
       />
       <Metres
-        label="Width of a crate"
+        label={words.widthOfACrate}
         value={i.crateWidthM}
         onChange={(crateWidthM) => set({ ...i, crateWidthM })}
         step={0.05}
         bigStep={0.2}
       />
       <Metres
-        label="Gap between crates"
+        label={words.gapBetweenCrates}
         value={i.gapM}
         onChange={(gapM) => set({ ...i, gapM })}
         step={0.01}
         bigStep={0.05}
       />
       <Amount
-        label="Plants in each"
+        label={words.plantsInEach}
         value={i.plantsEach}
         onChange={(plantsEach) => set({ ...i, plantsEach })}
-        unit="plants"
+        unit={words.plants}
         min={1}
         max={2000}
       />
@@ -70,11 +71,18 @@ export function CratesCalc({ bed }: { bed: Bed | null }) {
         of={() => {
           const c = cratesFor(i);
           return {
-            said: `${c.crates} crates, ${c.plants} plants`,
+            said: words.cratesPlants(c.crates, c.plants),
             working: [
-              `${c.turned ? 'Crates across the bench' : 'Crates along the bench'}: ${c.inRow} in a row, ${c.rows} ${c.rows === 1 ? 'row' : 'rows'}, ${c.perBench} on a bench of ${m(i.benchLengthM)} × ${m(i.benchWidthM)}.`,
-              `${c.perBench} on each of ${i.benches} ${i.benches === 1 ? 'bench' : 'benches'}: ${c.crates} crates.`,
-              `${i.plantsEach} plants in each: ${c.plants}.`,
+              words.cratesAcrossTheBenchCrates({
+                turned: c.turned,
+                inRow: c.inRow,
+                rows: c.rows,
+                perBench: c.perBench,
+                m: m(i.benchLengthM),
+                m2: m(i.benchWidthM),
+              }),
+              words.onEachOfBenchBenches({ perBench: c.perBench, benches: i.benches, crates: c.crates }),
+              words.plantsInEach2(i.plantsEach, c.plants),
             ],
           };
         }}
@@ -98,27 +106,27 @@ export function TraysCalc() {
   return (
     <>
       <Amount
-        label="Plants wanted"
+        label={words.plantsWanted}
         value={i.plants}
         onChange={(plants) => set({ ...i, plants })}
-        unit="plants"
+        unit={words.plants}
         step={10}
         bigStep={100}
         min={0}
         max={100000}
       />
       <Amount
-        label="Of a hundred seeds, so many come up"
+        label={words.ofAHundredSeedsSo}
         value={Math.round(i.emerges * 100)}
         onChange={(v) => set({ ...i, emerges: v / 100 })}
-        unit="of 100"
+        unit={words.of100}
         step={5}
         bigStep={20}
         min={0}
         max={100}
       />
       <Amount
-        label="To spare"
+        label={words.toSpare}
         value={Math.round(i.spare * 100)}
         onChange={(v) => set({ ...i, spare: v / 100 })}
         unit="%"
@@ -128,38 +136,38 @@ export function TraysCalc() {
         max={200}
       />
       <Amount
-        label="Cells of a tray"
+        label={words.cellsOfATray}
         value={i.cells}
         onChange={(cells) => set({ ...i, cells })}
-        unit="cells"
+        unit={words.cells}
         bigStep={10}
         min={1}
         max={600}
       />
       <Amount
-        label="Seeds in each cell"
+        label={words.seedsInEachCell}
         value={i.seedsPerCell}
         onChange={(seedsPerCell) => set({ ...i, seedsPerCell })}
-        unit="seeds"
+        unit={words.seeds}
         min={1}
         max={20}
       />
       <Metres
-        label="Length of a tray"
+        label={words.lengthOfATray}
         value={i.trayLengthM}
         onChange={(trayLengthM) => set({ ...i, trayLengthM })}
         step={0.01}
         bigStep={0.1}
       />
       <Metres
-        label="Width of a tray"
+        label={words.widthOfATray}
         value={i.trayWidthM}
         onChange={(trayWidthM) => set({ ...i, trayWidthM })}
         step={0.01}
         bigStep={0.1}
       />
       <Metres
-        label="Depth of the shelf"
+        label={words.depthOfTheShelf}
         value={i.shelfDepthM}
         onChange={(shelfDepthM) => set({ ...i, shelfDepthM })}
         step={0.05}
@@ -169,12 +177,16 @@ export function TraysCalc() {
         of={() => {
           const t = traysFor(i);
           return {
-            said: `${t.trays} trays, ${m(t.shelfM)} of shelf`,
+            said: words.traysOfShelf(t.trays, m(t.shelfM)),
             working: [
-              `${i.plants} plants and ${Math.round(i.spare * 100)} % to spare, from cells of which some stay empty: ${t.sownCells} cells.`,
-              `${t.seeds} seeds, ${i.seedsPerCell} in each cell.`,
-              `${t.sownCells} cells at ${i.cells} a tray: ${t.trays} trays.`,
-              `${t.rows} ${t.rows === 1 ? 'tray' : 'trays'} deep on the shelf: ${m(t.shelfM)} of it.`,
+              words.plantsAndToSpareFrom({
+                plants: i.plants,
+                spare: Math.round(i.spare * 100),
+                sownCells: t.sownCells,
+              }),
+              words.seedsInEachCell2(t.seeds, i.seedsPerCell),
+              words.cellsAtATrayTrays({ sownCells: t.sownCells, cells: i.cells, trays: t.trays }),
+              words.trayTraysDeepOnThe(t.rows, m(t.shelfM)),
             ],
           };
         }}

@@ -6,6 +6,7 @@ import { CropChoice } from '../ui/CropChoice';
 import { Amount, Choose, Degrees, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
 import { n1, Reckoned } from './parts';
+import { seedsCalc as words } from '../../words/en/calc';
 
 const SOWN = CROPS.filter((c) => c.sowing && c.emergence);
 
@@ -29,7 +30,7 @@ export function SeedsCalc() {
       <CropChoice
         crops={SOWN}
         value={i.crop}
-        placeholder="carrots"
+        placeholder={words.carrots}
         onChange={(id) =>
           set({
             ...i,
@@ -40,18 +41,18 @@ export function SeedsCalc() {
         }
       />
       <Choose
-        label="Sown"
+        label={words.sown}
         value={i.per}
         options={[
-          { value: 'metre', label: 'along a row' },
-          { value: 'hole', label: 'in holes or cells, one plant in each' },
+          { value: 'metre', label: words.alongARow },
+          { value: 'hole', label: words.inHolesOrCellsOne },
         ]}
         onChange={(per) => set({ ...i, per })}
       />
       {i.per === 'metre' ? (
         <>
           <Metres
-            label="Row to sow"
+            label={words.rowToSow}
             value={i.count}
             onChange={(count) => set({ ...i, count })}
             step={1}
@@ -59,10 +60,10 @@ export function SeedsCalc() {
             min={0.5}
           />
           <Amount
-            label="Plants wanted"
+            label={words.plantsWanted}
             value={i.plantsPerMetre}
             onChange={(plantsPerMetre) => set({ ...i, plantsPerMetre })}
-            unit="a metre"
+            unit={words.aMetre}
             bigStep={10}
             min={1}
             max={200}
@@ -70,58 +71,56 @@ export function SeedsCalc() {
         </>
       ) : (
         <Amount
-          label="Holes or cells"
+          label={words.holesOrCells}
           value={i.count}
           onChange={(count) => set({ ...i, count })}
-          unit="holes"
+          unit={words.holes}
           bigStep={50}
           min={1}
           max={100000}
         />
       )}
       <Amount
-        label="Tested: of a hundred seeds, so many come up"
+        label={words.testedOfAHundredSeeds}
         value={i.tested === null ? null : Math.round(i.tested * 100)}
         onChange={(v) => set({ ...i, tested: v / 100 })}
-        unit="of 100"
+        unit={words.of100}
         step={5}
         bigStep={20}
         min={1}
         max={100}
         start={Math.round(usual * 100)}
         note={
-          i.tested === null
-            ? `Not tested: ${Math.round(usual * 100)} fresh, as is usual, and what its age has left.`
-            : 'As tested; its age counts no more.'
+          i.tested === null ? words.notTestedFreshAsIs(Math.round(usual * 100)) : words.asTestedItsAgeCounts
         }
       />
       <Amount
-        label="The seed's age"
+        label={words.theSeedsAge}
         value={i.ageYears}
         onChange={(ageYears) => set({ ...i, ageYears })}
-        unit="years"
+        unit={words.years}
         min={0}
         max={20}
       />
       <Degrees
-        label="Soil at the seed's depth"
+        label={words.soilAtTheSeedsDepth}
         value={i.soilC}
         onChange={(soilC) => set({ ...i, soilC })}
         min={-2}
         max={40}
       />
       <Choose
-        label="How sure of the stand"
+        label={words.howSureOfTheStand}
         value={String(i.confidence)}
         options={[
-          { value: '0.8', label: '8 in 10' },
-          { value: '0.9', label: '9 in 10' },
-          { value: '0.98', label: '98 in 100' },
+          { value: '0.8', label: words.words8In10 },
+          { value: '0.9', label: words.words9In10 },
+          { value: '0.98', label: words.words98In100 },
         ]}
         onChange={(v) => set({ ...i, confidence: Number(v) })}
       />
       <Amount
-        label="To spare"
+        label={words.toSpare}
         value={Math.round(i.spare * 100)}
         onChange={(v) => set({ ...i, spare: v / 100 })}
         unit="%"
@@ -138,22 +137,41 @@ export function SeedsCalc() {
             germination: i.tested ?? usual,
             ageYears: i.tested === null ? i.ageYears : 0,
           });
-          const per = i.per === 'metre' ? 'a metre' : 'a hole';
+          const per = words.aMetreAHole(i.per);
           return {
-            said: `${s.seeds} seeds ${per}, ${s.grams < 10 ? s.grams.toFixed(1) : Math.round(s.grams)} g in all`,
+            said: words.seedsGInAll({
+              seeds: s.seeds,
+              per,
+              grams: s.grams < 10 ? s.grams.toFixed(1) : Math.round(s.grams),
+            }),
             working: [
               i.tested === null
-                ? `Of 100 seeds ${Math.round(usual * 100)} germinate fresh, ${Math.round(germinationNow(usual, i.ageYears, crop.sowing!.halfLifeYears) * 100)} after ${i.ageYears} ${i.ageYears === 1 ? 'year' : 'years'}: half are gone in ${crop.sowing!.halfLifeYears}.`
-                : `Of 100 seeds ${Math.round(s.germination * 100)} germinate, as tested.`,
-              `In soil of ${format.t(i.soilC)} it is up after about ${Math.round(s.daysUp)} days; of 100 seeds ${Math.round(s.comesUp * 100)} get there.`,
-              `${s.seeds} ${per} give what is wanted in ${Math.round(i.confidence * 100)} of 100.`,
-              `${s.all} seeds with ${Math.round(i.spare * 100)} % to spare, ${n1(crop.sowing!.seedMg)} mg each.`,
+                ? words.of100SeedsGerminateFresh({
+                    usual: Math.round(usual * 100),
+                    germinationNow: Math.round(
+                      germinationNow(usual, i.ageYears, crop.sowing!.halfLifeYears) * 100,
+                    ),
+                    ageYears: i.ageYears,
+                    halfLifeYears: crop.sowing!.halfLifeYears,
+                  })
+                : words.of100SeedsGerminateAs(Math.round(s.germination * 100)),
+              words.inSoilOfItIs({
+                soilC: format.t(i.soilC),
+                daysUp: Math.round(s.daysUp),
+                comesUp: Math.round(s.comesUp * 100),
+              }),
+              words.giveWhatIsWantedIn({ seeds: s.seeds, per, confidence: Math.round(i.confidence * 100) }),
+              words.seedsWithToSpareMg({
+                all: s.all,
+                spare: Math.round(i.spare * 100),
+                n1: n1(crop.sowing!.seedMg),
+              }),
             ],
           };
         }}
       />
       <Text kind="small" tone="quiet">
-        Germination, half-life and days are starting values; a test of your own lot on wet paper is better.
+        {words.germinationHalfLifeAndDays}
       </Text>
     </>
   );

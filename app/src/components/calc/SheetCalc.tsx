@@ -5,6 +5,7 @@ import { useFormat } from '../../data/format';
 import { useFarm } from '../../data/hooks';
 import { Choose, Metres } from '../ui/Fields';
 import { Reckoned } from './parts';
+import { sheetCalc as words } from '../../words/en/calc';
 
 export function SheetCalc({ bed }: { bed: Bed | null }) {
   const format = useFormat();
@@ -20,25 +21,25 @@ export function SheetCalc({ bed }: { bed: Bed | null }) {
   return (
     <>
       <Metres
-        label="Length of the bed"
+        label={words.lengthOfTheBed}
         value={i.lengthM}
         onChange={(lengthM) => set({ ...i, lengthM })}
         step={0.5}
         bigStep={5}
       />
       <Metres
-        label="Width over the hoops’ feet"
+        label={words.widthOverTheHoopsFeet}
         value={i.widthM}
         onChange={(widthM) => set({ ...i, widthM })}
       />
       <Metres
-        label="Height of the hoops"
+        label={words.heightOfTheHoops}
         value={i.hoopHeightM}
         onChange={(hoopHeightM) => set({ ...i, hoopHeightM })}
         max={2}
       />
       <Metres
-        label="On the ground at each side"
+        label={words.onTheGroundAtEach}
         value={i.sideM}
         onChange={(sideM) => set({ ...i, sideM })}
         step={0.05}
@@ -46,11 +47,11 @@ export function SheetCalc({ bed }: { bed: Bed | null }) {
         max={2}
       />
       <Choose
-        label="Its ends"
+        label={words.itsEnds}
         value={i.ends}
         options={[
-          { value: 'closed', label: 'come down to the ground' },
-          { value: 'open', label: 'stay open' },
+          { value: 'closed', label: words.comeDownToTheGround },
+          { value: 'open', label: words.stayOpen },
         ]}
         onChange={(ends) => set({ ...i, ends })}
       />
@@ -62,11 +63,11 @@ export function SheetCalc({ bed }: { bed: Bed | null }) {
             said: `${m(s.lengthM)} × ${m(s.widthM)}`,
             working: [
               i.hoopHeightM > 0
-                ? `Over the hoops, half an ellipse ${m(i.widthM)} wide and ${m(i.hoopHeightM)} high: ${m(s.arcM)}.`
-                : `Laid flat: ${m(i.widthM)}.`,
-              `Width: ${m(s.arcM)} and twice ${m(i.sideM)}, up to the next tenth: ${m(s.widthM)}.`,
-              `Length: ${m(i.lengthM)} and twice ${m(s.endM)} at the ends: ${m(s.lengthM)}.`,
-              `To hold it, as a starting value: ${hold.bags} sandbags or ${hold.pegs} pegs.`,
+                ? words.overTheHoopsHalfAn({ m: m(i.widthM), m2: m(i.hoopHeightM), m3: m(s.arcM) })
+                : words.laidFlat(m(i.widthM)),
+              words.widthAndTwiceUpTo({ m: m(s.arcM), m2: m(i.sideM), m3: m(s.widthM) }),
+              words.lengthAndTwiceAtThe({ m: m(i.lengthM), m2: m(s.endM), m3: m(s.lengthM) }),
+              words.toHoldItAsA(hold.bags, hold.pegs),
             ],
           };
         }}
@@ -88,25 +89,25 @@ export function HoopsCalc({ bed }: { bed: Bed | null }) {
   return (
     <>
       <Metres
-        label="Length of the bed"
+        label={words.lengthOfTheBed}
         value={i.lengthM}
         onChange={(lengthM) => set({ ...i, lengthM })}
         step={0.5}
         bigStep={5}
       />
       <Metres
-        label="Width between their feet"
+        label={words.widthBetweenTheirFeet}
         value={i.widthM}
         onChange={(widthM) => set({ ...i, widthM })}
       />
-      <Metres label="Height" value={i.heightM} onChange={(heightM) => set({ ...i, heightM })} max={2} />
+      <Metres label={words.height} value={i.heightM} onChange={(heightM) => set({ ...i, heightM })} max={2} />
       <Metres
-        label="No further apart than"
+        label={words.noFurtherApartThan}
         value={i.spacingM}
         onChange={(spacingM) => set({ ...i, spacingM })}
       />
       <Metres
-        label="In the ground at each foot"
+        label={words.inTheGroundAtEach}
         value={i.footM}
         onChange={(footM) => set({ ...i, footM })}
         step={0.05}
@@ -117,12 +118,12 @@ export function HoopsCalc({ bed }: { bed: Bed | null }) {
           const { arcM } = sheetFor({ ...i, hoopHeightM: i.heightM, sideM: 0, ends: 'open' });
           const h = hoopsFor({ ...i, arcM });
           return {
-            said: `${h.hoops} hoops of ${m(h.rodM)}`,
+            said: words.hoopsOf(h.hoops, m(h.rodM)),
             working: [
-              `${m(i.lengthM)} in ${h.hoops - 1} gaps, ${m(h.everyM)} each.`,
-              `Each rod: ${m(arcM)} over the bed and twice ${m(i.footM)} in the ground.`,
-              `${m(h.rodsM)} of rod in all.`,
-              'Closer where snow lies or wind is hard; the maker of the rod knows what it bears.',
+              words.inGapsEach({ m: m(i.lengthM), hoops: h.hoops - 1, m2: m(h.everyM) }),
+              words.eachRodOverTheBed(m(arcM), m(i.footM)),
+              words.ofRodInAll(m(h.rodsM)),
+              words.closerWhereSnowLiesOr,
             ],
           };
         }}

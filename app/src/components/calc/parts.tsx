@@ -2,6 +2,7 @@
 import { CalcProblem } from '@fogata/core';
 import { View } from 'react-native';
 import { PartTitle, Text } from '../ui/Text';
+import { parts as words } from '../../words/en/calc';
 
 export function Answer({ said, working }: { said: string; working: readonly string[] }) {
   return (
@@ -9,7 +10,7 @@ export function Answer({ said, working }: { said: string; working: readonly stri
       <Text kind="title" live testID="calc-answer">
         {said}
       </Text>
-      <PartTitle>The working</PartTitle>
+      <PartTitle>{words.theWorking}</PartTitle>
       {working.map((line) => (
         <Text key={line} testID="calc-working">
           {line}

@@ -11,13 +11,22 @@ import { Choose } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Stepper } from '../ui/Stepper';
 import { Text } from '../ui/Text';
+import { awaySettings as words } from '../../words/en/day';
 
 type Away = Farm['away'][number];
 type When = 'work' | 'every' | 'today';
 
 const WORK = [1, 2, 3, 4, 5];
 const EVERY = [0, 1, 2, 3, 4, 5, 6];
-const NAMES = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'];
+const NAMES = [
+  words.sundays,
+  words.mondays,
+  words.tuesdays,
+  words.wednesdays,
+  words.thursdays,
+  words.fridays,
+  words.saturdays,
+];
 
 const hourText = (at: string, hours: 12 | 24) =>
   clockText(Date.parse(`2001-01-01T${at}:00Z`), { hours, timeZone: 'UTC' });
@@ -31,14 +40,14 @@ export function awayWords(a: Away, today: string, hours: 12 | 24): string {
   const when =
     a.on !== null
       ? a.on === today
-        ? 'Today'
+        ? words.today
         : a.on
       : same(EVERY)
-        ? 'Every day'
+        ? words.everyDay
         : same(WORK)
-          ? 'Working days'
+          ? words.workingDays
           : a.days.map((d) => NAMES[d]).join(', ');
-  return `${when}, ${hourText(a.from, hours)} to ${hourText(a.to, hours)}`;
+  return words.to({ when, hourText: hourText(a.from, hours), hourText2: hourText(a.to, hours) });
 }
 
 function Adding({ today, hours, onAdd }: { today: string; hours: 12 | 24; onAdd: (a: Away) => void }) {
@@ -54,17 +63,17 @@ function Adding({ today, hours, onAdd }: { today: string; hours: 12 | 24; onAdd:
   return (
     <View style={{ gap: 10 }}>
       <Choose
-        label="When"
+        label={words.when}
         value={when}
         options={[
-          { value: 'today' as const, label: 'today' },
-          { value: 'work' as const, label: 'working days' },
-          { value: 'every' as const, label: 'every day' },
+          { value: 'today' as const, label: words.today2 },
+          { value: 'work' as const, label: words.workingDays2 },
+          { value: 'every' as const, label: words.everyDay2 },
         ]}
         onChange={setWhen}
       />
       <Stepper
-        label="From"
+        label={words.from}
         value={from}
         onChange={setFrom}
         step={0.5}
@@ -75,7 +84,7 @@ function Adding({ today, hours, onAdd }: { today: string; hours: 12 | 24; onAdd:
         max={to - 0.5}
       />
       <Stepper
-        label="Until"
+        label={words.until}
         value={to}
         onChange={setTo}
         step={0.5}
@@ -87,7 +96,7 @@ function Adding({ today, hours, onAdd }: { today: string; hours: 12 | 24; onAdd:
       />
       <View style={{ flexDirection: 'row' }}>
         <Button
-          label={`Away: ${awayWords(away, today, hours)}`}
+          label={words.away(awayWords(away, today, hours))}
           onPress={() => onAdd(away)}
           testID="away-add"
         />
@@ -106,7 +115,7 @@ export function AwaySettings() {
   // what was one day's and is over says nothing any more
   // a farm that this device kept from before may have none
   const lines = (farm.away ?? []).filter((a) => a.on === null || a.on >= today);
-  const put = (away: Away[]) => save({ away }, 'Hours away');
+  const put = (away: Away[]) => save({ away }, words.hoursAway);
   return (
     <View style={{ gap: 8 }} testID="away">
       {problem ? <Problem>{problem}</Problem> : null}
@@ -115,8 +124,8 @@ export function AwaySettings() {
           <Text style={{ flex: 1 }}>{awayWords(a, today, hours)}</Text>
           <Button
             kind="plain"
-            label="Take out"
-            hint={`Take out: ${awayWords(a, today, hours)}`}
+            label={words.takeOut}
+            hint={words.takeOut2(awayWords(a, today, hours))}
             onPress={() => put(lines.filter((x) => x !== a))}
           />
         </Row>
@@ -133,7 +142,7 @@ export function AwaySettings() {
       ) : (
         <View style={{ flexDirection: 'row' }}>
           <Button
-            label={lines.length === 0 ? 'Nobody is here for some hours' : 'More hours away'}
+            label={words.nobodyIsHereForSome(lines.length)}
             onPress={() => setAdding(true)}
             testID="away-new"
           />

@@ -10,11 +10,12 @@ import { Problem } from '../ui/Bars';
 import { Button, Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { dayRows as words } from '../../words/en/day';
 
 const WIDTH: [number, string][] = [
-  [0.05, 'a finger’s width'],
-  [0.1, 'a tenth'],
-  [0.25, 'a quarter'],
+  [0.05, words.aFingersWidth],
+  [0.1, words.aTenth],
+  [0.25, words.aQuarter],
   [0.5, 'half'],
   [1, 'wide'],
 ];
@@ -23,8 +24,8 @@ const widthWords = (fraction: number): string =>
 
 /** "Open North house half", "Shut North house", "North house to a quarter". */
 export function moveWords(name: string, fraction: number, now: number): string {
-  if (fraction === 0) return `Shut ${name}`;
-  return now === 0 ? `Open ${name} ${widthWords(fraction)}` : `${name} to ${widthWords(fraction)}`;
+  if (fraction === 0) return words.shut(name);
+  return now === 0 ? words.open(name, widthWords(fraction)) : words.to(name, widthWords(fraction));
 }
 
 const ORDINAL = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh'];
@@ -37,20 +38,18 @@ export function moreWords(
   const t = (c: number) => format.t(c, 0);
   const out: string[] = [];
   const ways = [
-    s.more?.shadeC ? `shade cloth makes it ${t(s.more.shadeC.mid)}` : '',
-    s.more?.fabricC ? `a light fabric in place of the film ${t(s.more.fabricC.mid)}` : '',
-    s.more?.lidsOffC ? `the lids right off ${t(s.more.lidsOffC.mid)}` : '',
-    s.more?.mistK
-      ? `some minutes of mist take off about ${format.diff(s.more.mistK).replace('+', '')} while they last`
-      : '',
+    s.more?.shadeC ? words.shadeClothMakesIt(t(s.more.shadeC.mid)) : '',
+    s.more?.fabricC ? words.aLightFabricInPlace(t(s.more.fabricC.mid)) : '',
+    s.more?.lidsOffC ? words.theLidsRightOff(t(s.more.lidsOffC.mid)) : '',
+    s.more?.mistK ? words.someMinutesOfMistTake(format.diff(s.more.mistK).replace('+', '')) : '',
   ].filter(Boolean);
   if (ways.length > 0) out.push(`Opening is not enough: ${ways.join(', ')}.`);
   if (s.hotDays && s.hotDays.days >= 2) {
     const { days, more } = s.hotDays;
     const crop = s.crop.toLowerCase();
-    const ends = more === 1 ? `one more ends the ${crop}` : `${countWord(more)} more end the ${crop}`;
+    const ends = more === 1 ? words.oneMoreEndsThe(crop) : words.moreEndThe(countWord(more), crop);
     out.push(
-      `The ${ORDINAL[days] ?? `${days}th`} day in a row over ${t(s.limitC)}: ${more > 0 ? ends : `the ${crop} will hardly come to anything`}.`,
+      `The ${ORDINAL[days] ?? `${days}th`} day in a row over ${t(s.limitC)}: ${words.theWillHardlyComeTo({ more, ends, crop })}.`,
     );
   }
   if (s.potsC !== null && s.potsC !== undefined)
@@ -63,32 +62,41 @@ function lateWords(x: DayStep, format: Pick<Format, 'diff'>): string {
   const [hot, then] = [x.lateHotK ?? 0, x.lateThenK ?? 0];
   const of = (k: number, word: string) => `${format.diff(Math.abs(k)).replace('+', '')} ${word}`;
   const said = [
-    ...(hot > 0 ? [of(hot, 'hotter')] : then > 0 ? [of(then, 'hotter by then')] : []),
-    ...(then < 0 ? [of(then, 'colder by then')] : []),
+    ...(hot > 0 ? [of(hot, 'hotter')] : then > 0 ? [of(then, words.hotterByThen)] : []),
+    ...(then < 0 ? [of(then, words.colderByThen)] : []),
   ];
-  return said.length > 0 ? ` (an hour late: ${said.join(', ')})` : '';
+  return said.length > 0 ? words.anHourLate(said.join(', ')) : '';
 }
 
 /** What comes after the next move, and what it is for. */
 export function dayDetail(s: DayStructure, format: Format): string {
-  const after = s.steps
-    .slice(1)
-    .map(
-      (x) =>
-        `${x.fraction === 0 ? 'shut' : widthWords(x.fraction)} ${format.time(x.atMs)}${lateWords(x, format)}`,
-    );
-  const then = after.length > 0 ? `Then ${after.join(', ')}. ` : '';
-  const planned = `Leaf ${format.t(s.plannedC.mid, 0)} at its hottest`;
+  const after = s.steps.slice(1).map((x) =>
+    words.words({
+      fraction: x.fraction === 0 ? 'shut' : widthWords(x.fraction),
+      atMs: format.time(x.atMs),
+      lateWords: lateWords(x, format),
+    }),
+  );
+  const then = after.length > 0 ? words.then(after.join(', ')) : '';
+  const planned = words.leafAtItsHottest(format.t(s.plannedC.mid, 0));
   if (s.steps.length === 0)
-    return `${planned}: it may stay ${s.open > 0 ? 'as it is' : 'shut'}.${moreWords(s, format)}`;
-  const over = s.leftC.high > s.limitC ? `, and ${s.crop} spoils over ${format.t(s.limitC, 0)}` : '';
+    return words.itMayStayAsIt({ planned, open: s.open, moreWords: moreWords(s, format) });
+  const over = s.leftC.high > s.limitC ? words.andSpoilsOver(s.crop, format.t(s.limitC, 0)) : '';
   const late =
-    s.lateC && s.lateC.mid - s.plannedC.mid >= 0.5 ? ` An hour late ${format.t(s.lateC.mid, 0)}.` : '';
+    s.lateC && s.lateC.mid - s.plannedC.mid >= 0.5 ? words.anHourLate2(format.t(s.lateC.mid, 0)) : '';
   const there = s.thereC
-    ? ` Nobody is there for hours: nine times in ten it stays under ${format.t(s.plannedC.high, 0)}, with somebody there ${format.t(s.thereC.high, 0)}.`
+    ? words.nobodyIsThereForHours(format.t(s.plannedC.high, 0), format.t(s.thereC.high, 0))
     : '';
   const more = moreWords(s, format);
-  return `${then}${planned}; left as it is ${format.range(s.leftC.mid, s.leftC.high)}${over}.${late}${there}${more}`;
+  return words.leftAsItIs({
+    then,
+    planned,
+    mid: format.range(s.leftC.mid, s.leftC.high),
+    over,
+    late,
+    there,
+    more,
+  });
 }
 
 export function OpenRow({
@@ -121,10 +129,10 @@ export function OpenRow({
       {next ? (
         <Tick
           done={false}
-          label={`${title}: mark it done`}
+          label={words.markItDone(title)}
           onPress={() =>
             void act(
-              `${title}: done`,
+              words.done(title),
               [{ kind: 'vent', atMs: nowAtMs, structureId: s.structureId, fraction: next.fraction }],
               nowAtMs,
             )
@@ -147,37 +155,37 @@ export function DayRows({ format }: { format: Format }) {
   const { state, message } = data.progress;
   if (data.structures.length === 0) {
     // a house that may need opening is never passed over in silence
-    if (state === 'failed')
-      return <Problem>{message ?? 'What is to be opened could not be worked out.'}</Problem>;
+    if (state === 'failed') return <Problem>{message ?? words.whatIsToBeOpened}</Problem>;
     return state === 'computing' ? (
       <Text kind="small" tone="quiet" live>
-        Working out what is to be opened…
+        {words.workingOutWhatIsTo}
       </Text>
     ) : null;
   }
   return (
     <View testID="day">
-      <PartTitle right="until the evening">To open today</PartTitle>
+      <PartTitle right={words.untilTheEvening}>{words.toOpenToday}</PartTitle>
       {inOrder(data.structures).map((s, n) => (
         <OpenRow key={s.structureId} s={s} nowAtMs={data.nowAtMs} first={n === 0} format={format} />
       ))}
       {data.away.length > 0 ? (
         <Text kind="small" tone="ochre" testID="away-today">
-          {`▲ Nobody is here ${data.away.map((a) => `from ${format.time(a.fromAtMs)} to ${format.time(a.toAtMs)}`).join(' and ')}: each is left at what is safest till then.`}
+          {words.nobodyIsHereEachIs(
+            data.away.map((a) => words.fromTo(format.time(a.fromAtMs), format.time(a.toAtMs))).join(' and '),
+          )}
         </Text>
       ) : null}
       <View style={{ flexDirection: 'row' }}>
         <Button
           kind="plain"
-          label="When nobody is here ›"
+          label={words.whenNobodyIsHere}
           onPress={() => router.push('/settings?part=hands')}
           testID="to-away"
         />
       </View>
-      {state === 'failed' ? <Problem>{message ?? 'Not every structure could be worked out.'}</Problem> : null}
+      {state === 'failed' ? <Problem>{message ?? words.notEveryStructureCouldBe}</Problem> : null}
       <Text kind="small" tone="quiet">
-        By the forecast’s middle, for the crop there that bears the least heat. A closed house in the sun
-        harms people too: open in time, and look at the thermometer.
+        {words.byTheForecastsMiddleFor}
       </Text>
     </View>
   );

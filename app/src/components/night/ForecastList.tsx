@@ -9,10 +9,16 @@ import { Problem } from '../ui/Bars';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { forecastList as texts } from '../../words/en/night';
 
 type Listed = ForecastView['imported'][number];
 
-const FROM = { typed: 'typed', file: 'from a table', push: 'pushed', poll: 'asked for' } as const;
+const FROM = {
+  typed: texts.typed,
+  file: texts.fromATable,
+  push: texts.pushed,
+  poll: texts.askedFor,
+} as const;
 
 export function ForecastList() {
   const { data } = useForecasts();
@@ -24,7 +30,7 @@ export function ForecastList() {
   const when = (ms: number) => `${format.day(ms)} ${format.time(ms)}`;
   const words = (f: Listed) =>
     f.typed
-      ? `${format.t(f.typed.lowC, 0)} to ${format.t(f.typed.highC, 0)}, typed`
+      ? texts.toTyped(format.t(f.typed.lowC, 0), format.t(f.typed.highC, 0))
       : `${f.name}, ${FROM[f.source]}`;
   const set = (f: Listed) =>
     void change(call(f.active ? api.dropForecast : api.useForecast, { id: f.id })).catch((e: Error) =>
@@ -32,25 +38,27 @@ export function ForecastList() {
     );
   return (
     <View testID="forecasts">
-      <PartTitle>What came so far</PartTitle>
+      <PartTitle>{texts.whatCameSoFar}</PartTitle>
       {problem ? <Problem>{problem}</Problem> : null}
       {shown.map((f, n) => (
         <Row key={f.id} first={n === 0}>
           <View style={{ flex: 1 }}>
             <Text kind="strong" tone={f.active ? 'ink' : 'quiet'}>
-              {`${words(f)}${f.id === data.using ? ' · tonight goes by it' : f.active ? '' : ' · set aside'}`}
+              {texts.words(words(f), f.id === data.using ? texts.tonightGoesByIt : texts.setAside(f.active))}
             </Text>
-            <Text kind="small" tone="quiet">{`of ${when(f.issuedAtMs)}, up to ${when(f.toAtMs)}`}</Text>
+            <Text kind="small" tone="quiet">
+              {texts.ofUpTo(when(f.issuedAtMs), when(f.toAtMs))}
+            </Text>
           </View>
           <Button
-            label={f.active ? 'Set aside' : 'Use again'}
-            hint={`${f.active ? 'Set aside' : 'Use again'}: ${words(f)}`}
+            label={texts.setAsideUseAgain(f.active)}
+            hint={texts.setAsideUseAgain2(f.active, words(f))}
             onPress={() => set(f)}
           />
         </Row>
       ))}
       {shown.length < data.imported.length ? (
-        <Button kind="plain" label={`Show all ${data.imported.length}`} onPress={() => setAll(true)} />
+        <Button kind="plain" label={texts.showAll(data.imported.length)} onPress={() => setAll(true)} />
       ) : null}
     </View>
   );

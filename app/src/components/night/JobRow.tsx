@@ -10,6 +10,7 @@ import { Row } from '../ui/Page';
 import { whoDid } from '../../data/who';
 import { StackGlyph } from '../place/StackGlyph';
 import { Text } from '../ui/Text';
+import { jobRow as words } from '../../words/en/night';
 
 interface Props {
   job: Job;
@@ -31,14 +32,18 @@ export function JobRow({ job, places, nowAtMs, night, format, first, who }: Prop
   const beds = [...new Set(job.items.map((i) => i.bedId))];
   const by = job.done ? whoDid(job.recordIds, who ?? {}) : '';
   const late = !job.done && job.dueAtMs < nowAtMs;
-  const minutes = job.minutes >= 1 ? ` · ${Math.round(job.minutes)}\u00a0min` : '';
+  const minutes = job.minutes >= 1 ? words.min(Math.round(job.minutes)) : '';
   return (
     <View>
       <Row first={first}>
         <Pressable
           role="button"
           aria-expanded={open}
-          aria-label={`${job.title}, ${job.kind === 'lift' ? 'from' : 'by'} ${format.time(job.dueAtMs)}. Why`}
+          aria-label={words.fromByWhy({
+            title: job.title,
+            kind: job.kind,
+            dueAtMs: format.time(job.dueAtMs),
+          })}
           onPress={() => setOpen(!open)}
           style={styles.main}
           testID={`job-${job.kind}`}
@@ -49,7 +54,7 @@ export function JobRow({ job, places, nowAtMs, night, format, first, who }: Prop
             </Text>
             {late ? (
               <Text kind="small" tone="ochre">
-                late
+                {words.late}
               </Text>
             ) : null}
           </View>
@@ -58,15 +63,14 @@ export function JobRow({ job, places, nowAtMs, night, format, first, who }: Prop
             <Text kind="strong" tone={job.done ? 'quiet' : 'ink'}>
               {job.title}
             </Text>
-            <Text
-              kind="small"
-              tone="quiet"
-            >{`${job.detail}${minutes}${job.accepted && !job.done ? ' · accepted' : ''}${by ? ` · ${by}` : ''}`}</Text>
+            <Text kind="small" tone="quiet">
+              {words.accepted({ detail: job.detail, minutes, accepted: job.accepted, done: job.done, by })}
+            </Text>
           </View>
         </Pressable>
         <Tick
           done={job.done}
-          label={`${job.title}: ${job.done ? 'done' : 'mark it done'}`}
+          label={words.doneMarkItDone(job.title, job.done)}
           onPress={() => void (job.done ? reopenJob(job, nowAtMs) : finishJob(job, nowAtMs))}
           testID="job-tick"
         />
@@ -77,22 +81,26 @@ export function JobRow({ job, places, nowAtMs, night, format, first, who }: Prop
           {job.kind === 'cover' && !job.done ? (
             <View style={styles.buttons}>
               <Button
-                label="Accept"
+                label={words.accept}
                 onPress={() =>
-                  void decide('accepted', acceptedKeys(job), night, nowAtMs, `${job.title}: accepted`)
+                  void decide('accepted', acceptedKeys(job), night, nowAtMs, words.accepted2(job.title))
                 }
                 testID="job-accept"
               />
-              <Button label="Change" onPress={() => router.push(`/place/${beds[0]}`)} testID="job-change" />
               <Button
-                label="Refuse"
+                label={words.change}
+                onPress={() => router.push(`/place/${beds[0]}`)}
+                testID="job-change"
+              />
+              <Button
+                label={words.refuse}
                 onPress={() =>
                   void decide(
                     'refused',
                     beds.map((bedId) => ({ bedId, key: currentKey(places, bedId) })),
                     night,
                     nowAtMs,
-                    `${job.title}: refused`,
+                    words.refused(job.title),
                   )
                 }
                 testID="job-refuse"

@@ -8,6 +8,7 @@ import { markRead, useMessages } from '../../data/messages';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
+import { messageLines as words } from '../../words/en/day';
 
 /** So many at once; the rest come when these are put aside. */
 const MOST = 3;
@@ -17,20 +18,19 @@ export function MessageLines({ format }: { format: Format }) {
   if (all.length === 0) return null;
   const shown = all.slice(0, MOST);
   return (
-    <View testID="messages" role="log" aria-label="Messages">
+    <View testID="messages" role="log" aria-label={words.messages}>
       {shown.map((m, n) => (
         <Row key={m.key} first={n === 0}>
           <View style={{ flex: 1 }} testID={`message-${m.kind}`}>
             <Text kind="strong" tone={m.urgent ? 'ember' : 'ochre'}>{`▲ ${m.title}`}</Text>
             <Text kind="small">{m.text}</Text>
-            <Text
-              kind="small"
-              tone="quiet"
-            >{`told ${format.day(Date.parse(m.at))}, ${format.time(Date.parse(m.at))}`}</Text>
+            <Text kind="small" tone="quiet">
+              {words.told(format.day(Date.parse(m.at)), format.time(Date.parse(m.at)))}
+            </Text>
           </View>
           <Button
-            label="Read"
-            hint={`${m.title}: read, put it aside`}
+            label={words.read}
+            hint={words.readPutItAside(m.title)}
             onPress={() => markRead([m.key])}
             testID="message-read"
           />
@@ -39,7 +39,7 @@ export function MessageLines({ format }: { format: Format }) {
       {all.length > MOST ? (
         <Button
           kind="plain"
-          label={`Put all ${all.length} aside`}
+          label={words.putAllAside(all.length)}
           onPress={() => markRead(all.map((m) => m.key))}
           testID="messages-read"
         />

@@ -5,6 +5,7 @@ import { LineChart } from 'react-native-gifted-charts';
 import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
+import { nightChart as texts } from '../../words/en/night';
 
 export function NightChart({
   report,
@@ -34,9 +35,12 @@ export function NightChart({
       ? { value: low, label, labelTextStyle: text, hideDataPoint: true }
       : { value: u(c), label, labelTextStyle: text };
   const words = spots
-    .map(
-      (s) =>
-        `${s.name}: said ${s.predictedC ? format.t(s.predictedC.mid) : 'nothing'}, measured ${s.measuredMinC === null ? 'nothing' : format.t(s.measuredMinC)}`,
+    .map((s) =>
+      texts.saidMeasured({
+        name: s.name,
+        predictedC: s.predictedC ? format.t(s.predictedC.mid) : 'nothing',
+        measuredMinC: s.measuredMinC === null ? 'nothing' : format.t(s.measuredMinC),
+      }),
     )
     .join('; ');
   return (

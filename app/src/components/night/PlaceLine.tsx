@@ -5,6 +5,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { StackGlyph } from '../place/StackGlyph';
 import { Text } from '../ui/Text';
+import { placeLine as texts } from '../../words/en/night';
 
 export function PlaceLine({
   place,
@@ -21,7 +22,12 @@ export function PlaceLine({
 }) {
   const theme = useTheme();
   const hurt = place.marginK < 0;
-  const words = `${place.name}, ${place.crop}: leaf ${format.t(place.leafC.mid)}, ${place.verdict}`;
+  const words = texts.leaf({
+    name: place.name,
+    crop: place.crop,
+    mid: format.t(place.leafC.mid),
+    verdict: place.verdict,
+  });
   return (
     <Pressable
       role="link"
@@ -47,7 +53,7 @@ export function PlaceLine({
             kind="small"
             tone={hurt ? 'frost' : place.marginK < 1 ? 'ochre' : 'quiet'}
           >{`${hurt ? '▼ ' : place.marginK < 1 ? '▲ ' : ''}${place.verdict}`}</Text>
-          {` · harm below ${format.t(place.harmC)}`}
+          {texts.harmBelow(format.t(place.harmC))}
         </Text>
       </View>
       <View style={{ alignItems: 'flex-end' }}>

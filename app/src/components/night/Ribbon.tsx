@@ -9,6 +9,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { ribbonScale, type RibbonBox } from './ribbonScale';
+import { ribbon as texts } from '../../words/en/night';
 
 export interface RibbonProps {
   view: RibbonView;
@@ -64,7 +65,12 @@ export function Ribbon({ view, width, height, way, format, nowAtMs, tried }: Rib
   const minAtMs = tried ? times[leaf.indexOf(Math.min(...leaf))]! : view.min.atMs;
   const minC = tried ? Math.min(...leaf) : view.min.leafC;
   const harm = view.harmC === null ? null : Math.max(s.domainC[0], Math.min(s.domainC[1], u(view.harmC)));
-  const words = `Night of ${view.name}: leaf down to ${format.t(minC)} at ${format.time(minAtMs)}, outside between ${format.range(Math.min(...view.outsideC.low), Math.min(...view.outsideC.high))} at its lowest.`;
+  const words = texts.nightOfLeafDownTo({
+    name: view.name,
+    minC: format.t(minC),
+    minAtMs: format.time(minAtMs),
+    min: format.range(Math.min(...view.outsideC.low), Math.min(...view.outsideC.high)),
+  });
   const labelAt = (list: readonly number[], share: number) => {
     const i = Math.max(0, Math.min(times.length - 1, Math.round(share * (times.length - 1))));
     const c = Math.min(u(list[i]!), s.domainC[1]);
@@ -233,7 +239,7 @@ export function Ribbon({ view, width, height, way, format, nowAtMs, tried }: Rib
           strokeWidth={3}
         />
         {tag(
-          `leaf ${format.t(minC)} at ${format.time(minAtMs)}`,
+          texts.leafAt(format.t(minC), format.time(minAtMs)),
           { x: s.x(minAtMs, u(minC)), y: s.y(minAtMs, u(minC)) },
           theme.pine,
           'l-leaf',
@@ -258,7 +264,7 @@ export function Ribbon({ view, width, height, way, format, nowAtMs, tried }: Rib
             down ? 4 : -4,
           ),
         )}
-        {tag('soil 5 cm', labelAt(soil, 0.24), theme.ember, 'l-soil', down ? 6 : 6, down ? 4 : -6)}
+        {tag(texts.soil5Cm, labelAt(soil, 0.24), theme.ember, 'l-soil', down ? 6 : 6, down ? 4 : -6)}
         {view.marks.map((m) => (
           <SvgText
             key={m.label}

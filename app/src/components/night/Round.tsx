@@ -10,6 +10,7 @@ import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Stepper } from '../ui/Stepper';
 import { PartTitle, Text } from '../ui/Text';
+import { round as words } from '../../words/en/round';
 
 interface Typed {
   minC: number | null;
@@ -53,7 +54,7 @@ export function Round({
     if (!item) return;
     setChosen(null);
     void act(
-      `${item.name}: ${value.minC === null ? '' : format.t(value.minC)} noted`,
+      words.noted(item.name, value.minC === null ? '' : format.t(value.minC)),
       [
         {
           kind: 'reading',
@@ -70,12 +71,12 @@ export function Round({
   };
   return (
     <View testID="round">
-      {bare ? null : <PartTitle right={`${done} of ${items.length} read`}>Morning round</PartTitle>}
+      {bare ? null : <PartTitle right={words.ofRead(done, items.length)}>{words.morningRound}</PartTitle>}
       {item && now ? (
         <View style={{ gap: 10, paddingBottom: 12 }}>
-          <Text kind="label">{`${item.name}, lowest`}</Text>
+          <Text kind="label">{words.lowest(item.name)}</Text>
           <Stepper
-            label={`${item.name} lowest`}
+            label={words.lowest2(item.name)}
             value={now.minC === null ? null : Number(format.inUnit(now.minC).toFixed(1))}
             start={Number(format.inUnit(item.predictedC?.mid ?? 0).toFixed(1))}
             onChange={(v) => keep(item.spot, { ...now, minC: format.fromUnit(v) })}
@@ -91,15 +92,21 @@ export function Round({
           />
           <Text kind="small" tone="quiet">
             {item.predictedC
-              ? `Said ${format.t(item.predictedC.mid)} (${format.range(item.predictedC.low, item.predictedC.high)}).`
-              : 'Nothing was predicted for it.'}
+              ? words.said(
+                  format.t(item.predictedC.mid),
+                  format.range(item.predictedC.low, item.predictedC.high),
+                )
+              : words.nothingWasPredictedForIt}
             {item.thermometer
-              ? ` Thermometer reads ${format.t(item.thermometer.minC)}, highest ${format.t(item.thermometer.maxC)}.`
+              ? words.thermometerReadsHighest(
+                  format.t(item.thermometer.minC),
+                  format.t(item.thermometer.maxC),
+                )
               : ''}
           </Text>
-          <Text kind="label">Highest</Text>
+          <Text kind="label">{words.highest}</Text>
           <Stepper
-            label={`${item.name} highest`}
+            label={words.highest2(item.name)}
             value={now.maxC === null ? null : Number(format.inUnit(now.maxC).toFixed(1))}
             start={Number(format.inUnit(item.thermometer?.maxC ?? 10).toFixed(1))}
             onChange={(v) => keep(item.spot, { ...now, maxC: format.fromUnit(v) })}
@@ -115,7 +122,7 @@ export function Round({
           {item.thermometer ? (
             <Button
               wide
-              label="Take the thermometer’s"
+              label={words.takeTheThermometers}
               onPress={() => keep(item.spot, { minC: item.thermometer!.minC, maxC: item.thermometer!.maxC })}
               testID="take-thermometer"
             />
@@ -124,14 +131,14 @@ export function Round({
             wide
             kind="main"
             disabled={now.minC === null && now.maxC === null}
-            label={after ? `Note it, next: ${after.name}` : 'Note it'}
+            label={after ? words.noteItNext(after.name) : words.noteIt}
             onPress={() => note(now, now.minC === item.thermometer?.minC ? 'thermometer' : 'grower')}
             testID="note-reading"
           />
         </View>
       ) : bare ? null : (
         <Text tone="quiet" style={{ paddingVertical: 8 }}>
-          Every thermometer has been read.
+          {words.everyThermometerHasBeenRead}
         </Text>
       )}
       {items
@@ -146,8 +153,8 @@ export function Round({
             </Text>
             <Button
               kind="plain"
-              label="Correct"
-              hint={`Correct ${i.name}`}
+              label={words.correct}
+              hint={words.correct2(i.name)}
               onPress={() => setChosen(i.spot)}
             />
           </Row>

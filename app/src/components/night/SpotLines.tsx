@@ -4,20 +4,27 @@ import { View } from 'react-native';
 import type { Format } from '../../data/format';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { spotLines as words } from '../../words/en/day';
 
 export function SpotLines({ spots, format }: { spots: readonly SpotNowView[]; format: Format }) {
   const last = spots[0];
   if (!last) return null;
   return (
     <View testID="spots">
-      <PartTitle right="measured · by the model">Thermometers</PartTitle>
+      <PartTitle right={words.measuredByTheModel}>{words.thermometers}</PartTitle>
       {spots.map((s, n) => (
         <Row key={s.structureId} first={n === 0}>
           <View
             style={{ flex: 1 }}
             testID={s.parted ? 'spot-parted' : 'spot'}
             accessible
-            aria-label={`${s.name} at ${format.time(s.atMs)}: measured ${format.t(s.measuredC)}, by the model ${format.t(s.modelC)}. ${s.parted ?? ''}`}
+            aria-label={words.atMeasuredByTheModel({
+              name: s.name,
+              atMs: format.time(s.atMs),
+              measuredC: format.t(s.measuredC),
+              modelC: format.t(s.modelC),
+              parted: s.parted,
+            })}
           >
             <View style={{ flexDirection: 'row', gap: 12, alignItems: 'baseline' }}>
               <Text kind="strong" style={{ flex: 1 }}>

@@ -7,6 +7,7 @@ import type { Format } from '../../data/format';
 import { Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { stormRows as words } from '../../words/en/day';
 
 export function StormRows({
   jobs,
@@ -21,7 +22,7 @@ export function StormRows({
   if (jobs.length === 0) return null;
   return (
     <View testID="storm">
-      <PartTitle right="in the next day and a half">Wind and snow</PartTitle>
+      <PartTitle right={words.inTheNextDayAnd}>{words.windAndSnow}</PartTitle>
       {jobs.map((j, n) => {
         const key = `${j.structureId}-${j.what}`;
         const shown = open === key;
@@ -31,7 +32,7 @@ export function StormRows({
               <Pressable
                 role="button"
                 aria-expanded={shown}
-                aria-label={`${j.title}, by ${format.time(j.byAtMs)}. Why`}
+                aria-label={words.byWhy(j.title, format.time(j.byAtMs))}
                 onPress={() => setOpen(shown ? null : key)}
                 style={{ flex: 1, flexDirection: 'row', gap: 12, alignItems: 'center', minHeight: 56 }}
                 testID={`storm-${j.what}`}
@@ -50,12 +51,12 @@ export function StormRows({
               </Pressable>
               <Tick
                 done={j.done}
-                label={`${j.title}: ${j.done ? 'done' : 'mark it done'}`}
+                label={words.doneMarkItDone(j.title, j.done)}
                 onPress={() =>
                   void (j.done && j.recordId
                     ? retract([j.recordId], nowAtMs)
                     : act(
-                        `${j.title}: done`,
+                        words.done(j.title),
                         [{ kind: 'secured', atMs: nowAtMs, structureId: j.structureId, what: j.what }],
                         nowAtMs,
                       ))

@@ -13,7 +13,8 @@ import type {
   WaterView,
 } from '@fogata/contract/told';
 import { countWord, type Segment } from '@fogata/core';
-import { turnOf } from '../water/waterWords';
+import { turnOf } from '../../words/en/waterWords';
+import { roundStops as words } from '../../words/en/round';
 
 export type Task =
   | { kind: 'read'; done: boolean; item: RoundItem }
@@ -75,7 +76,7 @@ export function stopsOf(
       .filter((r) => r.structureId === id && turnOf(r, water!.today) === 'now')
       .map((row): Task => ({ kind: 'water', done: false, row })),
   ];
-  return [{ id: OUTSIDE, name: 'Outside' }, ...walk]
+  return [{ id: OUTSIDE, name: words.outside }, ...walk]
     .map(({ id, name }): Stop => {
       const tasks = at(id);
       const left = tasks.filter((t) => !t.done);
@@ -92,17 +93,21 @@ export const isDone = (s: Stop): boolean => s.tasks.every((t) => t.done);
 
 export function roundSentence(name: RoundName, stops: readonly Stop[]): Segment[] {
   const left = stops.filter((s) => !isDone(s));
-  if (stops.length === 0)
-    return [{ text: `${name} round: nothing is to be done anywhere just now.`, tone: 'plain' }];
-  if (left.length === 0) return [{ text: `${name} round: all of it is done.`, tone: 'plain' }];
+  if (stops.length === 0) return [{ text: words.roundNothingIsToBe(name), tone: 'plain' }];
+  if (left.length === 0) return [{ text: words.roundAllOfItIs(name), tone: 'plain' }];
   const things = left.reduce((n, s) => n + s.tasks.filter((t) => !t.done).length, 0);
   const minutes = left.reduce((s, x) => s + x.minutes, 0);
   return [
-    { text: `${name} round: `, tone: 'plain' },
+    { text: words.round(name), tone: 'plain' },
     {
-      text: `${countWord(things)} ${things === 1 ? 'thing' : 'things'} at ${countWord(left.length)} ${left.length === 1 ? 'place' : 'places'}`,
+      text: words.thingThingsAtPlacePlaces({
+        countWord: countWord(things),
+        things,
+        countWord2: countWord(left.length),
+        count: left.length,
+      }),
       tone: 'ember',
     },
-    { text: `, about ${Math.max(1, Math.round(minutes))} min.`, tone: 'plain' },
+    { text: words.aboutMin(Math.max(1, Math.round(minutes))), tone: 'plain' },
   ];
 }

@@ -7,19 +7,23 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { Text } from '../ui/Text';
+import { askStack as texts } from '../../words/en/ask';
 
 export const OUTER_WORDS: Record<Outer, string> = {
-  none: 'nothing stands over it',
-  'film-house': 'a film house',
-  glasshouse: 'a glasshouse',
-  'cold-frame': 'a cold frame',
-  'low-tunnel': 'a low tunnel',
+  none: texts.nothingStandsOverIt,
+  'film-house': texts.aFilmHouse,
+  glasshouse: texts.aGlasshouse,
+  'cold-frame': texts.aColdFrame,
+  'low-tunnel': texts.aLowTunnel,
 };
 export const middleWords = (m: Middle, outer: Outer): string =>
   m === 'none'
-    ? `nothing ${onHoops(outer) ? 'on hoops' : 'over that'}`
-    : `${{ fleece: 'fleece', blanket: 'a frost blanket', film: 'film' }[m]} ${onHoops(outer) ? 'on hoops' : 'over that'}`;
-export const laidWords = (laid: boolean): string => (laid ? 'light fleece on the leaves' : 'bare leaves');
+    ? texts.nothingOnHoopsOverThat(onHoops(outer))
+    : texts.onHoopsOverThat(
+        { fleece: 'fleece', blanket: texts.aFrostBlanket, film: 'film' }[m],
+        onHoops(outer),
+      );
+export const laidWords = (laid: boolean): string => texts.lightFleeceOnTheLeaves(laid);
 
 export interface Over {
   outer: Outer;
@@ -59,7 +63,7 @@ function Press({
   return (
     <Pressable
       role="button"
-      aria-label={`${what}: ${words}. Change it`}
+      aria-label={texts.changeIt(what, words)}
       onPress={onPress}
       testID={testID}
       style={({ pressed }) => [styles.press, { top }, pressed && { opacity: 0.6 }]}
@@ -91,21 +95,21 @@ export function AskStack({ over, onChange }: { over: Over; onChange: (o: Partial
       </Svg>
       <Press
         top={6}
-        what="Over the bed"
+        what={texts.overTheBed}
         words={OUTER_WORDS[over.outer]}
         onPress={() => onChange({ outer: next(OUTER, over.outer) })}
         testID="arc-outer"
       />
       <Press
         top={56}
-        what="Besides"
+        what={texts.besides}
         words={middleWords(over.middle, over.outer)}
         onPress={() => onChange({ middle: next(MIDDLE, over.middle) })}
         testID="arc-middle"
       />
       <Press
         top={106}
-        what="On the leaves"
+        what={texts.onTheLeaves}
         words={laidWords(over.laid)}
         onPress={() => onChange({ laid: !over.laid })}
         testID="arc-laid"

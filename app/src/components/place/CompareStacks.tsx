@@ -8,6 +8,7 @@ import { Button } from '../ui/Button';
 import { Curves } from '../ui/Curves';
 import { PartTitle, Text } from '../ui/Text';
 import { StackGlyph } from './StackGlyph';
+import { compareStacks as words } from '../../words/en/trial';
 
 export interface Side {
   title: string;
@@ -30,27 +31,27 @@ function linesFor(format: Format): Line[] {
   const diff = (of: (s: Side) => number) => (a: Side, b: Side) => format.diff(of(b) - of(a));
   return [
     {
-      what: 'leaf at its coldest',
+      what: words.leafAtItsColdest,
       of: (s) => format.t(s.result.minLeafC),
       less: diff((s) => s.result.minLeafC),
     },
-    { what: 'hours frozen', of: (s) => `${s.result.frozenH} h` },
+    { what: words.hoursFrozen, of: (s) => `${s.result.frozenH} h` },
     {
-      what: 'thawed by',
+      what: words.thawedBy,
       of: (s) =>
         s.result.thawAtMs === null
-          ? 'never frozen'
+          ? words.neverFrozen
           : s.result.thawAtMs === Infinity
-            ? 'not by then'
+            ? words.notByThen
             : format.time(s.result.thawAtMs),
     },
-    { what: 'soil at 5 cm then', of: (s) => format.t(dawn(s)), less: diff(dawn) },
+    { what: words.soilAt5CmThen, of: (s) => format.t(dawn(s)), less: diff(dawn) },
     {
-      what: 'warmest air by day',
-      of: (s) => `${format.t(max(s))} at ${format.time(s.result.timesAtMs[s.result.maxIndex]!)}`,
+      what: words.warmestAirByDay,
+      of: (s) => words.at(format.t(max(s)), format.time(s.result.timesAtMs[s.result.maxIndex]!)),
       less: diff(max),
     },
-    { what: 'to lay', of: (s) => (s.minutes > 0 ? `${Math.round(s.minutes)} min` : 'nothing') },
+    { what: words.toLay, of: (s) => (s.minutes > 0 ? words.min(Math.round(s.minutes)) : 'nothing') },
   ];
 }
 
@@ -73,11 +74,15 @@ export function CompareStacks({
   const better = now.result.minLeafC - held.result.minLeafC;
   return (
     <View testID="compare">
-      <PartTitle right="left is held, right is what you switch">Side by side</PartTitle>
+      <PartTitle right={words.leftIsHeldRightIs}>{words.sideBySide}</PartTitle>
       <Text kind="strong" live testID="compare-sentence">
         {Math.abs(better) < 0.15
-          ? 'The leaf ends as warm under both.'
-          : `${format.diff(Math.abs(better)).replace('+', '')} ${better > 0 ? 'warmer on the right' : 'colder on the right'} at the coldest, for ${minutesWords(now.minutes - held.minutes)}.`}
+          ? words.theLeafEndsAsWarm
+          : words.warmerOnTheRightColder({
+              abs: format.diff(Math.abs(better)).replace('+', ''),
+              better,
+              minutesWords: minutesWords(now.minutes - held.minutes),
+            })}
       </Text>
       <View style={[styles.row, { borderColor: theme.hairline, paddingTop: 10 }]}>
         {[held, now].map((s, i) => (
@@ -112,24 +117,24 @@ export function CompareStacks({
         timesAtMs={now.result.timesAtMs}
         format={format}
         width={width}
-        label="The leaf under both stacks"
+        label={words.theLeafUnderBothStacks}
         curves={[
           { name: 'outside', c: now.result.outsideC, colour: theme.quiet, dash: [2, 3], thick: 1.5 },
-          { name: 'leaf, held', c: held.result.leafC, colour: theme.ink, dash: [7, 4] },
-          { name: 'leaf, switched', c: now.result.leafC, colour: theme.pine, thick: 3 },
+          { name: words.leafHeld, c: held.result.leafC, colour: theme.ink, dash: [7, 4] },
+          { name: words.leafSwitched, c: now.result.leafC, colour: theme.pine, thick: 3 },
         ]}
       />
       <View style={styles.buttons}>
-        <Button label="Swap them" onPress={onSwap} testID="compare-swap" />
-        <Button kind="plain" label="Let go of the held one" onPress={onLetGo} testID="compare-let-go" />
+        <Button label={words.swapThem} onPress={onSwap} testID="compare-swap" />
+        <Button kind="plain" label={words.letGoOfTheHeld} onPress={onLetGo} testID="compare-let-go" />
       </View>
     </View>
   );
 }
 
 function minutesWords(more: number): string {
-  if (Math.abs(more) < 0.5) return 'the same work';
-  return `${Math.round(Math.abs(more))} min ${more > 0 ? 'more' : 'less'} work`;
+  if (Math.abs(more) < 0.5) return words.theSameWork;
+  return words.minMoreLessWork(Math.round(Math.abs(more)), more);
 }
 
 const styles = StyleSheet.create({

@@ -4,12 +4,13 @@ import type { Told } from '@fogata/core/words';
 import { StyleSheet, View } from 'react-native';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { heatFlows as texts } from '../../words/en/place';
 
 export function HeatFlows({ lines, at }: { lines: Told<FlowLine>[]; at: string }) {
   if (lines.length === 0) return null;
   return (
     <View testID="flows">
-      <PartTitle right={`at ${at}, for each m²`}>Why: where its heat goes</PartTitle>
+      <PartTitle right={texts.atForEachM(at)}>{texts.whyWhereItsHeatGoes}</PartTitle>
       {lines.map((l, n) => (
         <Row key={l.words} first={n === 0} style={styles.flow}>
           <Text style={{ flex: 1 }}>{l.words.replace(/^./, (c) => c.toUpperCase())}</Text>

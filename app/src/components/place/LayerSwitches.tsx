@@ -9,6 +9,7 @@ import { Button, Choice, Toggle } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
 import { isOn, requestFor, type Trial, type TriedLayer } from './trial';
+import { layerSwitches as words } from '../../words/en/trial';
 
 interface Shared {
   view: PlaceView;
@@ -46,7 +47,7 @@ function LayerSwitch(p: Shared & { layer: TriedLayer; first: boolean }) {
       <Toggle
         on={on}
         onChange={(next) => p.onChange({ ...trial, on: { ...trial.on, [layer.id]: next } })}
-        label={`${layer.name} ${on ? 'on' : 'off'}`}
+        label={words.onOff(layer.name, on)}
         testID={`layer-${layer.id}`}
       />
     </Row>
@@ -59,26 +60,21 @@ function Another({ trial, onChange }: Pick<Shared, 'trial' | 'onChange'>) {
   const [use, setUse] = useState<'hoops' | 'flat'>('hoops');
   if (!open)
     return (
-      <Button
-        kind="plain"
-        label="Try a cover you do not have"
-        onPress={() => setOpen(true)}
-        testID="try-another"
-      />
+      <Button kind="plain" label={words.tryACoverYouDo} onPress={() => setOpen(true)} testID="try-another" />
     );
   return (
     <View style={styles.another}>
       <Choice
-        label="How it lies"
+        label={words.howItLies}
         options={[
-          { value: 'hoops', label: 'on hoops' },
-          { value: 'flat', label: 'laid on the crop' },
+          { value: 'hoops', label: words.onHoops },
+          { value: 'flat', label: words.laidOnTheCrop },
         ]}
         value={use}
         onChange={setUse}
       />
       <Choice<MaterialId>
-        label="What it is made of"
+        label={words.whatItIsMadeOf}
         options={MATERIAL_IDS.map((id) => ({ value: id, label: MATERIALS[id].name }))}
         value={null}
         onChange={(material) => {
@@ -102,12 +98,12 @@ export function LayerSwitches(p: Shared & { problem: string | null }) {
           <View style={{ flex: 1 }}>
             <Text kind="strong">{MATERIALS[e.material].name.replace(/^./, (c) => c.toUpperCase())}</Text>
             <Text kind="small" tone="quiet">
-              {`tried, ${e.use === 'hoops' ? 'on hoops' : 'laid on'} · not in stock`}
+              {words.triedOnHoopsLaidOn(e.use)}
             </Text>
           </View>
           <Button
-            label="Away"
-            hint={`Take the ${MATERIALS[e.material].name} away again`}
+            label={words.away}
+            hint={words.takeTheAwayAgain(MATERIALS[e.material].name)}
             onPress={() => p.onChange({ ...trial, extra: trial.extra.filter((_, j) => j !== i) })}
           />
         </Row>

@@ -8,6 +8,7 @@ import { useFormat } from '../../data/format';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { placeOptions as words } from '../../words/en/place';
 
 /** So many stacks are shown at first. */
 const SHOWN = 8;
@@ -21,17 +22,17 @@ export function Options({ view }: { view: PlaceView }) {
   const more = view.options.length - shown.length;
   return (
     <View testID="options">
-      <PartTitle right="most expected first">What the covers would give</PartTitle>
+      <PartTitle right={words.mostExpectedFirst}>{words.whatTheCoversWouldGive}</PartTitle>
       {shown.map((o, n) => (
         <Row key={o.key} first={n === 0}>
           <View style={{ flex: 1 }}>
-            <Text kind="strong">{o.names.length === 0 ? 'Nothing on it' : o.names.join(' + ')}</Text>
+            <Text kind="strong">{o.names.length === 0 ? words.nothingOnIt : o.names.join(' + ')}</Text>
             <Text kind="small" tone="quiet">
               {[
-                o.chosen ? '● the plan' : null,
-                o.current ? 'as it is' : null,
-                `about ${format.currency}${Math.round(o.loss)} at risk`,
-                o.minutes > 0 ? `${Math.round(o.minutes)} min` : null,
+                words.thePlan(o.chosen, null),
+                words.asItIs(o.current, null),
+                words.aboutAtRisk(format.currency, Math.round(o.loss)),
+                o.minutes > 0 ? words.min(Math.round(o.minutes)) : null,
               ]
                 .filter(Boolean)
                 .join(' · ')}
@@ -45,15 +46,15 @@ export function Options({ view }: { view: PlaceView }) {
           </View>
           {o.chosen ? null : (
             <Button
-              label="Use"
-              hint={`Use ${o.names.join(' + ') || 'nothing'} on ${view.bed.name}`}
+              label={words.use}
+              hint={words.useOn(o.names.join(' + ') || 'nothing', view.bed.name)}
               onPress={() =>
                 void decide(
                   'changed',
                   [{ bedId: view.bed.id, key: o.key }],
                   view.clock.window.night,
                   view.clock.nowAtMs,
-                  `${view.bed.name}: plan changed`,
+                  words.planChanged(view.bed.name),
                 )
               }
             />
@@ -63,22 +64,22 @@ export function Options({ view }: { view: PlaceView }) {
       <View style={{ paddingTop: 8, flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {more > 0 ? (
           <Button
-            label={`Show ${more} more`}
-            hint={`Show ${more} more stacks`}
+            label={words.showMore(more)}
+            hint={words.showMoreStacks(more)}
             onPress={() => setAll(true)}
             testID="all-options"
           />
         ) : null}
         <Button
           kind="plain"
-          label="Leave this bed to the plan"
+          label={words.leaveThisBedToThe}
           onPress={() =>
             void decide(
               'withdrawn',
               [{ bedId: view.bed.id, key: null }],
               view.clock.window.night,
               view.clock.nowAtMs,
-              `${view.bed.name}: back to the plan`,
+              words.backToThePlan(view.bed.name),
             )
           }
         />
@@ -92,16 +93,18 @@ export function OnNow({ view }: { view: PlaceView }) {
   if (view.covers.length === 0) return null;
   return (
     <View testID="on-now">
-      <PartTitle>On the bed now</PartTitle>
+      <PartTitle>{words.onTheBedNow}</PartTitle>
       {view.covers.map(({ cover, use, on }, n) => (
         <Row key={`${cover.id} ${cover.use}`} first={n === 0}>
-          <Text style={{ flex: 1 }}>{`${cover.name}, ${wayWords(cover.use)}${on ? ': is on' : ''}`}</Text>
+          <Text style={{ flex: 1 }}>
+            {words.isOn({ name: cover.name, wayWords: wayWords(cover.use), onWord: on })}
+          </Text>
           <Button
-            label={on ? 'Took it off' : 'Put it on'}
-            hint={`${cover.name}, ${wayWords(cover.use)}: ${on ? 'took it off' : 'put it on'}`}
+            label={words.tookItOffPutIt(on)}
+            hint={words.tookItOffPutIt2({ name: cover.name, wayWords: wayWords(cover.use), onWord: on })}
             onPress={() =>
               void act(
-                `${cover.name} ${on ? 'off' : 'on'} ${view.bed.name}`,
+                words.offOn({ name: cover.name, onWord: on, name2: view.bed.name }),
                 [
                   {
                     kind: 'cover',

@@ -13,16 +13,17 @@ import { MarginBar } from '../night/MarginBar';
 import { SharedRows } from './SharedRows';
 import { Stepper } from '../ui/Stepper';
 import { Text } from '../ui/Text';
+import { plantingCard as texts } from '../../words/en/place';
 
 const HARM = [
-  { value: 'none', label: 'none' },
-  { value: 'tips', label: 'leaf tips' },
-  { value: 'leaves', label: 'leaves' },
-  { value: 'dead', label: 'dead' },
+  { value: 'none', label: texts.none },
+  { value: 'tips', label: texts.leafTips },
+  { value: 'leaves', label: texts.leaves },
+  { value: 'dead', label: texts.dead },
 ] as const;
 
 function hardWord(h: number): string {
-  return h > 0.85 ? 'hardened' : h > 0.45 ? 'half hardened' : 'hardly hardened';
+  return texts.hardenedHalfHardenedHardlyHardened(h);
 }
 
 /** What the night is expected to take, over all outcomes; nothing where that is next to nothing. */
@@ -30,14 +31,12 @@ export function tollWords(toll: PlantingView['toll']): string {
   if (!toll) return '';
   const percent = (x: number) => `${x < 0.1 ? Math.round(100 * x) : 5 * Math.round(20 * x)} %`;
   const parts = [
-    toll.plants >= 0.01 ? `${percent(toll.plants)} of the plants` : '',
-    toll.leaves >= 0.02 ? `${percent(toll.leaves)} of the leaf` : '',
-    toll.flowers >= 0.02 ? `${percent(toll.flowers)} of the flowers` : '',
-    toll.daysLost >= 0.5
-      ? `${Math.round(toll.daysLost)} ${toll.daysLost < 1.5 ? 'day' : 'days'} of growth`
-      : '',
+    toll.plants >= 0.01 ? texts.ofThePlants(percent(toll.plants)) : '',
+    toll.leaves >= 0.02 ? texts.ofTheLeaf(percent(toll.leaves)) : '',
+    toll.flowers >= 0.02 ? texts.ofTheFlowers(percent(toll.flowers)) : '',
+    toll.daysLost >= 0.5 ? texts.dayDaysOfGrowth(Math.round(toll.daysLost), toll.daysLost) : '',
   ].filter((x) => x !== '');
-  return parts.length > 0 ? ` Over all of them it takes about ${parts.join(', ')}.` : '';
+  return parts.length > 0 ? texts.overAllOfThemIt(parts.join(', ')) : '';
 }
 
 export function PlantingCard({
@@ -64,16 +63,22 @@ export function PlantingCard({
   const [harm, setHarm] = useState<(typeof HARM)[number]['value'] | null>(null);
   const [kg, setKg] = useState<number | null>(null);
   const [note, setNote] = useState('');
-  const rows = p.fromRow === p.toRow ? `row ${p.fromRow}` : `rows ${p.fromRow}–${p.toRow}`;
+  const rows = p.fromRow === p.toRow ? texts.row(p.fromRow) : texts.rows(p.fromRow, p.toRow);
   const chance =
     view.harmChance === null
       ? ''
       : view.harmChance < 0.03
-        ? ' Harm is unlikely.'
-        : ` Harm in ${Math.max(1, Math.round(view.harmChance * 10))} of 10 outcomes.${tollWords(view.toll)}`;
+        ? texts.harmIsUnlikely
+        : texts.harmInOf10Outcomes(Math.max(1, Math.round(view.harmChance * 10)), tollWords(view.toll));
   const words = view.leafC
-    ? `${view.cropName}: leaf ${format.t(view.leafC.mid)} (${format.range(view.leafC.low, view.leafC.high)}), ${view.verdict}; harm below ${format.t(view.harmC)}`
-    : `${view.cropName}: harm below ${format.t(view.harmC)}`;
+    ? texts.leafHarmBelow({
+        cropName: view.cropName,
+        mid: format.t(view.leafC.mid),
+        low: format.range(view.leafC.low, view.leafC.high),
+        verdict: view.verdict,
+        harmC: format.t(view.harmC),
+      })
+    : texts.harmBelow(view.cropName, format.t(view.harmC));
   const mass = format.length === 'm' ? { unit: 'kg', toKg: 1 } : { unit: 'lb', toKg: 0.45359237 };
   const name = `${view.cropName}${p.cultivar ? ` ${p.cultivar}` : ''}`;
   const finish = () => {
@@ -97,10 +102,9 @@ export function PlantingCard({
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 12 }}>
         <View style={{ flex: 1 }}>
           <Text kind="strong">{name}</Text>
-          <Text
-            kind="small"
-            tone="quiet"
-          >{`${rows} · ${view.daysSince} days · ${hardWord(view.hardening)}`}</Text>
+          <Text kind="small" tone="quiet">
+            {texts.days({ rows, daysSince: view.daysSince, hardWord: hardWord(view.hardening) })}
+          </Text>
         </View>
         {view.leafC ? (
           <View style={{ alignItems: 'flex-end' }}>
@@ -115,39 +119,43 @@ export function PlantingCard({
       </View>
       <MarginBar width={width} harmC={view.harmC} deathC={view.deathC} leafC={view.leafC} words={words} />
       <Text kind="small" tone="quiet">
-        {`Harm below ${format.t(view.harmC)}, death near ${format.t(view.deathC)} if it lasts two hours (starting values); a whole night harms sooner.${chance}${view.lastHarm ? ` Last scored: ${HARM.find((h) => h.value === view.lastHarm)?.label}.` : ''}${view.harvestedKg > 0 ? ` ${format.mass(view.harvestedKg)} cut.` : ''}`}
+        {texts.harmBelowDeathNearIf({
+          harmC: format.t(view.harmC),
+          deathC: format.t(view.deathC),
+          chance,
+          lastHarm: view.lastHarm ? texts.lastScored(HARM.find((h) => h.value === view.lastHarm)?.label) : '',
+          harvestedKg: view.harvestedKg > 0 ? texts.cut(format.mass(view.harvestedKg)) : '',
+        })}
       </Text>
       <SharedRows planting={p} others={others} bed={bed} />
       {view.left < 0.5 ? (
         <Text kind="small" tone="ochre" testID="taken-for-lost">
-          {view.lastHarm === 'dead'
-            ? '▲ Scored dead: no cover is planned for it. Clear it, or score it again.'
-            : '▲ Taken for mostly lost in the last nights: little is planned for it. Note what you find.'}
+          {texts.scoredDeadNoCoverIs(view.lastHarm)}
         </Text>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          label="Harm"
-          hint={`Score harm of ${name}`}
+          label={texts.harm}
+          hint={texts.scoreHarmOf(name)}
           onPress={() => setMode(mode === 'harm' ? null : 'harm')}
           testID="score-harm"
         />
         <Button
-          label="Harvest"
-          hint={`Harvest of ${name}`}
+          label={texts.harvest}
+          hint={texts.harvestOf(name)}
           onPress={() => setMode(mode === 'harvest' ? null : 'harvest')}
           testID="harvest"
         />
         <Button
-          label="Story"
-          hint={`The story of ${name}`}
+          label={texts.story}
+          hint={texts.theStoryOf(name)}
           kind="plain"
           onPress={() => router.push(`/story/${p.id}`)}
           testID="open-story"
         />
         <Button
-          label="Change"
-          hint={`Change ${name}`}
+          label={texts.change}
+          hint={texts.change2(name)}
           kind="plain"
           onPress={() => router.push(`/planting/${p.id}`)}
           testID="change-planting"
@@ -155,20 +163,18 @@ export function PlantingCard({
       </View>
       {mode === 'harm' ? (
         <View style={{ gap: 10, paddingTop: 6 }}>
-          <Text kind="small">
-            Score what you see once it has thawed; the dead show days later, and can be scored again.
-          </Text>
-          <Choice label={`Harm of ${name}`} options={HARM} value={harm} onChange={setHarm} />
+          <Text kind="small">{texts.scoreWhatYouSeeOnce}</Text>
+          <Choice label={texts.harmOf(name)} options={HARM} value={harm} onChange={setHarm} />
           <NoteField
-            label="Why, if you can tell"
+            label={texts.whyIfYouCanTell}
             value={note}
             onChange={setNote}
-            placeholder="door end, touched the film…"
+            placeholder={texts.doorEndTouchedTheFilm}
           />
           <Button
             wide
             kind="main"
-            label="Note the harm"
+            label={texts.noteTheHarm}
             disabled={harm === null}
             testID="note-harm"
             onPress={() => {
@@ -185,7 +191,7 @@ export function PlantingCard({
       {mode === 'harvest' ? (
         <View style={{ gap: 10, paddingTop: 6 }}>
           <Stepper
-            label="Weight"
+            label={texts.weight}
             value={kg}
             onChange={setKg}
             step={0.1}
@@ -197,15 +203,15 @@ export function PlantingCard({
             testID="weight"
           />
           <NoteField
-            label="A word about it"
+            label={texts.aWordAboutIt}
             value={note}
             onChange={setNote}
-            placeholder="outer leaves only"
+            placeholder={texts.outerLeavesOnly}
           />
           <Button
             wide
             kind="main"
-            label="Note the harvest"
+            label={texts.noteTheHarvest}
             disabled={kg === null || kg <= 0}
             testID="note-harvest"
             onPress={() => {
@@ -226,7 +232,7 @@ export function PlantingCard({
             }}
           />
           <Text kind="small" tone="quiet">
-            Leaves that froze and broke spoil fast: sort them out before washing.
+            {texts.leavesThatFrozeAndBroke}
           </Text>
         </View>
       ) : null}

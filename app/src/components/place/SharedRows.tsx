@@ -1,6 +1,7 @@
 /** Says which plantings stand in the same rows at a time; silent where none does. */
 import { cropById, sharedRows, type Bed, type Planting } from '@fogata/core';
 import { Text } from '../ui/Text';
+import { sharedRows as texts } from '../../words/en/place';
 
 export function SharedRows({
   planting,
@@ -13,11 +14,11 @@ export function SharedRows({
 }) {
   const found = sharedRows(planting, others, bed);
   if (found.length === 0) return null;
-  const rows = (a: number, b: number) => (a === b ? `row ${a}` : `rows ${a} to ${b}`);
-  const words = found.map((f) => `${cropById(f.planting.crop).name} in ${rows(f.fromRow, f.toRow)}`);
+  const rows = (a: number, b: number) => texts.rowRowsTo(a, b);
+  const words = found.map((f) => texts.inWord(cropById(f.planting.crop).name, rows(f.fromRow, f.toRow)));
   return (
     <Text kind="small" tone="ochre" testID="shared-rows">
-      {`▲ Shares its rows with ${words.join(' and ')}. Sown between what still stands, that is as meant; else change the rows or clear the other.`}
+      {texts.sharesItsRowsWithSown(words.join(' and '))}
     </Text>
   );
 }

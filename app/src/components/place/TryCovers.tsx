@@ -32,10 +32,11 @@ import {
   specFor,
   type Trial,
 } from './trial';
+import { tryCovers as words } from '../../words/en/trial';
 
 function skyWord(sky: { cloudFraction: number; windMs: number }): string {
-  const cloud = sky.cloudFraction < 0.25 ? 'clear' : sky.cloudFraction < 0.7 ? 'broken cloud' : 'overcast';
-  return `${cloud}, ${sky.windMs < 1.3 ? 'still' : sky.windMs < 4 ? 'light wind' : 'windy'}`;
+  const cloud = sky.cloudFraction < 0.25 ? 'clear' : words.brokenCloudOvercast(sky.cloudFraction);
+  return words.words(cloud, sky.windMs < 1.3 ? 'still' : words.lightWindWindy(sky.windMs));
 }
 
 function sideOf(view: PlaceView, trial: Trial, result: TryResult, title: string): Side {
@@ -56,7 +57,7 @@ function sideOf(view: PlaceView, trial: Trial, result: TryResult, title: string)
 
 /** "north house, 2 × fleece 30". */
 function stackList(names: string[]): string {
-  if (names.length === 0) return 'nothing on it';
+  if (names.length === 0) return words.nothingOnIt;
   return [...new Set(names)]
     .map((n) => {
       const times = names.filter((x) => x === n).length;
@@ -87,13 +88,8 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
   // the big chart is drawn after what answers the finger
   const later = useDeferredValue(result);
   const laterTrial = useDeferredValue(trial);
-  if (failed)
-    return (
-      <Problem>
-        The covers cannot be tried in this browser. The plan and the options below still hold.
-      </Problem>
-    );
-  if (!result) return <Loading what="Trying the covers" />;
+  if (failed) return <Problem>{words.theCoversCannotBeTried}</Problem>;
+  if (!result) return <Loading what={words.tryingTheCovers} />;
   const i = hour ?? result.minIndex;
   const harm = Math.max(...view.plantings.map((p) => p.harmC), -99);
   const names = namesFor(w, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
@@ -106,17 +102,14 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
   return (
     <View>
       <View style={styles.hour}>
-        <Text
-          kind="label"
-          tone="quiet"
-          live
-          testID="section-hour"
-        >{`${hour === null ? 'coldest hour, ' : ''}${format.time(result.timesAtMs[i]!)}`}</Text>
+        <Text kind="label" tone="quiet" live testID="section-hour">
+          {words.coldestHour(hour, format.time(result.timesAtMs[i]!))}
+        </Text>
         <View style={{ flexDirection: 'row', gap: 8 }}>
-          <Button label="‹" hint="An hour earlier" onPress={() => setHour(Math.max(0, i - 1))} />
+          <Button label="‹" hint={words.anHourEarlier} onPress={() => setHour(Math.max(0, i - 1))} />
           <Button
             label="›"
-            hint="An hour later"
+            hint={words.anHourLater}
             onPress={() => setHour(Math.min(result.timesAtMs.length - 1, i + 1))}
           />
         </View>
@@ -128,7 +121,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
           const airC = index >= 0 ? result.layersC[index]?.[i] : undefined;
           const open = result.timesAtMs[i]! >= w.dayFromAtMs ? trial.dayOpening : trial.opening;
           return {
-            name: names[index]?.name ?? `under ${l.name.toLowerCase()}`,
+            name: names[index]?.name ?? words.under(l.name.toLowerCase()),
             on: airC !== undefined && Number.isFinite(airC),
             opening: l.id === 'structure' && result.timesAtMs[i]! < w.dayToAtMs ? open : 0,
             airC: airC !== undefined && Number.isFinite(airC) ? airC : null,
@@ -151,12 +144,17 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
       />
       {w.awayTo ? (
         <Text testID="away-to" style={{ paddingTop: 8 }}>
-          {`The plan carries its crates in, to “${w.awayTo}”. What is drawn here is the bed as if they stayed.`}
+          {words.thePlanCarriesItsCrates(w.awayTo)}
         </Text>
       ) : null}
       <View style={{ paddingTop: 8, paddingBottom: 4 }}>
         <Text kind="figure" tone={result.minLeafC < harm ? 'frost' : 'pine'} live testID="tried-min">
-          {`Leaf ${format.t(result.minLeafC)} at its coldest${view.clock.phase === 'morning' ? ' from now on' : ''}${touched ? ', as switched' : view.whatIf?.awayTo ? ', left here' : ', as planned'}`}
+          {words.leafAtItsColdestFrom({
+            minLeafC: format.t(result.minLeafC),
+            phase: view.clock.phase,
+            touched,
+            awayTo: view.whatIf?.awayTo,
+          })}
         </Text>
       </View>
       <LayerSwitches
@@ -168,9 +166,11 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
       />
       {w.layers.some((l) => l.ventable && isOn(trial, l)) ? (
         <View style={{ paddingTop: 10, gap: 6 }}>
-          <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open tonight`}</Text>
+          <Text kind="label" tone="quiet">
+            {words.howFarStandsOpenTonight(view.structure.name)}
+          </Text>
           <Stepper
-            label="Opening"
+            label={words.opening}
             value={Math.round(trial.opening * 100)}
             onChange={(v) => setTrial({ ...trial, opening: v / 100 })}
             step={5}
@@ -187,7 +187,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         {touched && plan !== null ? (
           <Button
             kind="main"
-            label={plan === 'bare' ? 'Plan nothing on it' : 'Plan this for tonight'}
+            label={words.planNothingOnItPlan(plan)}
             testID="plan-this"
             onPress={() =>
               void decide(
@@ -195,7 +195,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
                 [{ bedId: view.bed.id, key: plan }],
                 view.clock.window.night,
                 view.clock.nowAtMs,
-                `${view.bed.name}: plan changed`,
+                words.planChanged(view.bed.name),
               )
             }
           />
@@ -204,12 +204,12 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
           <Button
             label={
               trial.opening === 0
-                ? `${view.structure.name} is now shut`
-                : `${view.structure.name} is now ${Math.round(trial.opening * 100)} % open`
+                ? words.isNowShut(view.structure.name)
+                : words.isNowOpen(view.structure.name, Math.round(trial.opening * 100))
             }
             onPress={() =>
               void act(
-                `${view.structure.name}: ${Math.round(trial.opening * 100)} % open`,
+                words.open(view.structure.name, Math.round(trial.opening * 100)),
                 [
                   {
                     kind: 'vent',
@@ -225,7 +225,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         ) : null}
         {held ? null : (
           <Button
-            label={touched ? 'Hold this to compare' : 'Compare with another'}
+            label={words.holdThisToCompareCompare(touched)}
             onPress={() => setHeld(trial)}
             testID="compare-hold"
           />
@@ -233,7 +233,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         {touched ? (
           <Button
             kind="plain"
-            label="Back to how it is"
+            label={words.backToHowItIs}
             onPress={() => setTrial(asPlanned(w))}
             testID="reset-switches"
           />
@@ -241,8 +241,8 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
       </View>
       {held && beside ? (
         <CompareStacks
-          held={sideOf(view, held, beside, isTouched(w, held) ? 'held' : 'held: as planned')}
-          now={sideOf(view, trial, result, touched ? 'as switched' : 'as planned')}
+          held={sideOf(view, held, beside, words.heldHeldAsPlanned(isTouched(w, held)))}
+          now={sideOf(view, trial, result, words.asSwitchedAsPlanned(touched))}
           format={format}
           width={width}
           onLetGo={() => setHeld(null)}
@@ -272,8 +272,8 @@ const NightRibbon = memo(function NightRibbon({ view, trial, result, format, wid
   const names = namesFor(w, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
   return (
     <>
-      <PartTitle right={touched ? 'solid: as switched, thin: as planned' : undefined}>
-        The night, hour by hour
+      <PartTitle right={words.solidAsSwitchedThinAs(touched, undefined)}>
+        {words.theNightHourByHour}
       </PartTitle>
       <Ribbon
         view={view.ribbon}

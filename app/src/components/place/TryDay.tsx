@@ -10,11 +10,12 @@ import { Curves, type Curve } from '../ui/Curves';
 import { Stepper } from '../ui/Stepper';
 import { PartTitle, Text } from '../ui/Text';
 import { dayWord, isOn, namesFor, type Trial } from './trial';
+import { tryDay as words } from '../../words/en/trial';
 
 export const IN_STRUCTURE = {
-  house: 'in the house',
-  frame: 'in the frame',
-  tunnel: 'in the tunnel',
+  house: words.inTheHouse,
+  frame: words.inTheFrame,
+  tunnel: words.inTheTunnel,
   open: '',
 } as const;
 
@@ -33,23 +34,23 @@ export const DayAndNight = memo(function DayAndNight({ view, trial, result, form
       thick: 1.5,
       ...(dashes[i] ? { dash: dashes[i] } : {}),
     })),
-    { name: 'air at the crop', c: result.canopyC.map(value), colour: theme.pine, dash: [4, 3] },
+    { name: words.airAtTheCrop, c: result.canopyC.map(value), colour: theme.pine, dash: [4, 3] },
     { name: 'leaf', c: result.leafC.map(value), colour: theme.pine, thick: 3 },
-    { name: 'soil at 5 cm', c: result.soil5C.map(value), colour: theme.ember },
+    { name: words.soilAt5Cm, c: result.soil5C.map(value), colour: theme.ember },
   ];
   return (
     <View>
       <PartTitle
-        right={trial.dayOff ? `covers off from ${format.time(view.whatIf!.dayFromAtMs)}` : 'covers stay on'}
+        right={trial.dayOff ? words.coversOffFrom(format.time(view.whatIf!.dayFromAtMs)) : words.coversStayOn}
       >
-        Day and night, every layer
+        {words.dayAndNightEveryLayer}
       </PartTitle>
       <Curves
         timesAtMs={result.timesAtMs}
         curves={curves}
         format={format}
         width={width}
-        label={`${view.bed.name} from now to the evening after`}
+        label={words.fromNowToTheEvening(view.bed.name)}
       />
     </View>
   );
@@ -75,26 +76,32 @@ export function Tomorrow({
   const ventable = view.whatIf!.layers.some((l) => l.ventable && isOn(trial, l));
   return (
     <View style={{ gap: 8 }}>
-      <PartTitle right={`${format.time(view.whatIf!.dayFromAtMs)} to ${format.time(view.whatIf!.dayToAtMs)}`}>
-        {dayWord(view, format.timeZone) === 'today' ? 'Today, by day' : 'Tomorrow, by day'}
+      <PartTitle right={words.to(format.time(view.whatIf!.dayFromAtMs), format.time(view.whatIf!.dayToAtMs))}>
+        {words.todayByDayTomorrowBy(dayWord(view, format.timeZone))}
       </PartTitle>
       <Text kind="figure" tone={warmest > 28 ? 'ochre' : 'ink'} live testID="tried-max">
-        {`${warmest > 28 ? '▲ ' : ''}Air ${format.t(warmest)} at its warmest, ${format.time(result.timesAtMs[result.maxIndex]!)}`}
+        {words.airAtItsWarmest({
+          warmest,
+          warmest2: format.t(warmest),
+          timesAtMs: format.time(result.timesAtMs[result.maxIndex]!),
+        })}
       </Text>
       <Choice
-        label="Covers by day"
+        label={words.coversByDay}
         options={[
-          { value: 'off', label: 'covers off by day' },
-          { value: 'on', label: 'left on' },
+          { value: 'off', label: words.coversOffByDay },
+          { value: 'on', label: words.leftOn },
         ]}
         value={trial.dayOff ? 'off' : 'on'}
         onChange={(v) => onChange({ ...trial, dayOff: v === 'off' })}
       />
       {ventable ? (
         <>
-          <Text kind="label" tone="quiet">{`How far ${view.structure.name} stands open by day`}</Text>
+          <Text kind="label" tone="quiet">
+            {words.howFarStandsOpenBy(view.structure.name)}
+          </Text>
           <Stepper
-            label="Opening by day"
+            label={words.openingByDay}
             value={Math.round(trial.dayOpening * 100)}
             onChange={(v) => onChange({ ...trial, dayOpening: v / 100 })}
             step={5}

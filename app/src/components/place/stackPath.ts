@@ -1,3 +1,4 @@
+import { stackPath as words } from '../../words/en/place';
 /**
  * The geometry of the stack: arcs over an ember on a ground line, one for each layer, drawn from data. Contract: given
  * the layers from the outermost and a box, returns the arcs' paths, each with its gap as wide as its opening.
@@ -52,11 +53,13 @@ export function stackArcs(
 export function stackWords(
   layers: readonly { name: string; state: 'on' | 'off' | 'planned'; opening: number }[],
 ): string {
-  if (layers.length === 0) return 'no cover';
+  if (layers.length === 0) return words.noCover;
   return layers
-    .map(
-      (l) =>
-        `${l.name}${l.state === 'planned' ? ', planned' : l.state === 'off' ? ', off' : l.opening > 0.01 ? ', open' : ''}`,
+    .map((l) =>
+      words.words(
+        l.name,
+        l.state === 'planned' ? words.planned : l.state === 'off' ? words.off : words.open(l.opening),
+      ),
     )
     .join('; ');
 }

@@ -17,6 +17,7 @@ import {
   type MaterialId,
 } from '@fogata/core';
 import type { TryRequest } from '../../worker/whatIf';
+import { trial as words } from '../../words/en/trial';
 
 export interface Trial {
   /** Switched by hand, by layer id; the others are as the plan has them. */
@@ -149,10 +150,10 @@ export function namesFor(w: WhatIf, bed: Bed, s: Trial, inStructure: string): Na
         name:
           l.id === 'structure'
             ? inStructure
-            : `under ${l.name.toLowerCase().replace(', a second one', ', twice')}`,
+            : words.under(l.name.toLowerCase().replace(', a second one', ', twice')),
       };
     }
-    return { id: `tried-${i}`, name: `under ${MATERIALS[layer.material].name}, tried` };
+    return { id: `tried-${i}`, name: words.underTried(MATERIALS[layer.material].name) };
   });
 }
 

@@ -7,9 +7,10 @@ import { Button } from '../ui/Button';
 import { DateStepper } from '../ui/DateStepper';
 import { Amount, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
+import { bedCrates as words } from '../../words/en/plan';
 
 export const cratesSaid = (b: Bed): string =>
-  b.crates ? `${b.crates.count} of them, ${b.crates.count * b.crates.plantsEach} plants` : 'none said yet';
+  b.crates ? words.ofThemPlants(b.crates.count, b.crates.count * b.crates.plantsEach) : words.noneSaidYet;
 
 /** When the soil in crates was last new: what they carried before no longer counts against what comes. */
 function MixOn({ value, onChange }: { value: string | null; onChange: (on: string | null) => void }) {
@@ -19,17 +20,17 @@ function MixOn({ value, onChange }: { value: string | null; onChange: (on: strin
   return value === null ? (
     <Button
       kind="plain"
-      label="They were filled with new soil"
+      label={words.theyWereFilledWithNew}
       onPress={() => onChange(today)}
       testID="mix-new"
     />
   ) : (
     <View style={{ gap: 6 }}>
-      <DateStepper label="Filled with new soil on" value={value} onChange={onChange} />
+      <DateStepper label={words.filledWithNewSoilOn} value={value} onChange={onChange} />
       <Text kind="small" tone="quiet">
-        What stood in them before no longer counts for rotation.
+        {words.whatStoodInThemBefore}
       </Text>
-      <Button kind="plain" label="I do not know when" onPress={() => onChange(null)} />
+      <Button kind="plain" label={words.iDoNotKnowWhen} onPress={() => onChange(null)} />
     </View>
   );
 }
@@ -38,14 +39,14 @@ export function BedCrates({ b, set }: { b: Bed; set: (patch: Partial<Bed>) => vo
   return (
     <View style={{ gap: 16 }}>
       <Amount
-        label="Crates or trays on it"
+        label={words.cratesOrTraysOnIt}
         value={b.crates?.count ?? 0}
         onChange={(count) =>
           set({
             crates: count > 0 ? { lengthM: 0.6, widthM: 0.4, plantsEach: 8, ...b.crates, count } : null,
           })
         }
-        unit="crates"
+        unit={words.crates}
         bigStep={5}
         min={0}
         max={9999}
@@ -53,7 +54,7 @@ export function BedCrates({ b, set }: { b: Bed; set: (patch: Partial<Bed>) => vo
       {b.crates ? (
         <>
           <Metres
-            label="Length of a crate"
+            label={words.lengthOfACrate}
             value={b.crates.lengthM}
             onChange={(lengthM) => set({ crates: { ...b.crates!, lengthM } })}
             step={0.05}
@@ -61,7 +62,7 @@ export function BedCrates({ b, set }: { b: Bed; set: (patch: Partial<Bed>) => vo
             max={5}
           />
           <Metres
-            label="Width of a crate"
+            label={words.widthOfACrate}
             value={b.crates.widthM}
             onChange={(widthM) => set({ crates: { ...b.crates!, widthM } })}
             step={0.05}
@@ -69,32 +70,34 @@ export function BedCrates({ b, set }: { b: Bed; set: (patch: Partial<Bed>) => vo
             max={5}
           />
           <Amount
-            label="Plants in each"
+            label={words.plantsInEach}
             value={b.crates.plantsEach}
             onChange={(plantsEach) => set({ crates: { ...b.crates!, plantsEach } })}
-            unit="plants"
+            unit={words.plants}
             min={1}
             max={2000}
           />
           <Amount
-            label="Kilos that one weighs, 0 where you do not know"
+            label={words.kilosThatOneWeighs0}
             value={b.crates.kgEach ?? 0}
             onChange={(kg) => {
               const { kgEach: _k, ...crates } = b.crates!;
               set({ crates: kg > 0 ? { ...crates, kgEach: kg } : crates });
             }}
-            unit="kg"
+            unit={words.kg}
             bigStep={5}
             min={0}
             max={200}
           />
-          <Text kind="small" tone="quiet">{`${b.crates.count * b.crates.plantsEach} plants in all.`}</Text>
+          <Text kind="small" tone="quiet">
+            {words.plantsInAll(b.crates.count * b.crates.plantsEach)}
+          </Text>
         </>
       ) : null}
-      <Button kind="plain" label="Soil to fill them ›" onPress={() => router.push('/calc/mix')} />
+      <Button kind="plain" label={words.soilToFillThem} onPress={() => router.push('/calc/mix')} />
       <Button
         kind="plain"
-        label="How many crates fit ›"
+        label={words.howManyCratesFit}
         onPress={() => router.push(`/calc/crates?bed=${b.id}`)}
       />
       <MixOn value={b.mixOn ?? null} onChange={(mixOn) => set({ mixOn })} />

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
+import { bedDrawing as texts } from '../../words/en/plan';
 
 const LEAF = 'M0 0C-3-4-2-9 0-11C2-9 3-4 0 0Z';
 
@@ -24,8 +25,8 @@ export function BedDrawing({
   const y = (row: number) => 4 + row * gap;
   const words =
     plantings.length === 0
-      ? `${bed.name}: free`
-      : `${bed.name}: ${plantings.map((p) => `${p.cropName} in rows ${p.planting.fromRow} to ${p.planting.toRow}`).join(', ')}`;
+      ? texts.free(bed.name)
+      : `${bed.name}: ${plantings.map((p) => texts.inRowsTo({ cropName: p.cropName, fromRow: p.planting.fromRow, toRow: p.planting.toRow })).join(', ')}`;
   return (
     <View role="img" aria-label={words}>
       <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden>

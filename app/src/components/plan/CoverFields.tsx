@@ -4,26 +4,31 @@ import { View } from 'react-native';
 import type { Format } from '../../data/format';
 import { Choose } from '../ui/Fields';
 import { SnugFields } from './StructureFields';
+import { coverFields as words } from '../../words/en/covers';
 
 const SHELLS = [
-  { value: 'pe-film', label: 'house film' },
-  { value: 'pe-film-ir', label: 'thermal film' },
-  { value: 'perforated-film', label: 'perforated film' },
-  { value: 'polycarbonate-twin', label: 'twin-wall sheet' },
-  { value: 'glass', label: 'glass' },
-  { value: 'glass-double', label: 'double glass' },
+  { value: 'pe-film', label: words.houseFilm },
+  { value: 'pe-film-ir', label: words.thermalFilm },
+  { value: 'perforated-film', label: words.perforatedFilm },
+  { value: 'polycarbonate-twin', label: words.twinWallSheet },
+  { value: 'glass', label: words.glass },
+  { value: 'glass-double', label: words.doubleGlass },
 ] as const;
 
-export const SNUG_WORD = { tight: 'snug', average: 'some draught', drafty: 'draughty' } as const;
+export const SNUG_WORD = { tight: words.snug, average: words.someDraught, drafty: words.draughty } as const;
 
 export function coverSaid(s: Structure): string {
   const shell = SHELLS.find((x) => x.value === s.material)?.label ?? 'its own cover';
-  return `${shell}, ${s.plies === 2 ? 'two layers' : 'one layer'}, ${s.snug ? SNUG_WORD[s.tightness] : 'not yet asked how snug'}`;
+  return words.twoLayersOneLayer({
+    shell,
+    plies: s.plies,
+    snug: s.snug ? SNUG_WORD[s.tightness] : words.notYetAskedHowSnug,
+  });
 }
 
 export function opensSaid(s: Structure, format: Format): string {
   const list = s.openings ?? [];
-  if (s.ventAreaM2 <= 0.001) return 'nothing yet';
+  if (s.ventAreaM2 <= 0.001) return words.nothingYet;
   return list.length === 0
     ? measureText(s.ventAreaM2, 'area', format.length, 1)
     : list.map((o) => o.name).join(', ');
@@ -31,10 +36,10 @@ export function opensSaid(s: Structure, format: Format): string {
 
 export const extrasSaid = (s: Structure): string =>
   [
-    s.shade ? 'shade cloth' : null,
+    words.shadeCloth(s.shade, null),
     s.waterLitres ? 'water' : null,
     s.heat ? 'heat' : null,
-    (s.snowRatingKgM2 ?? s.windRatingMps) ? 'rated' : 'no rating',
+    words.ratedNoRating(s.snowRatingKgM2 ?? s.windRatingMps),
   ]
     .filter((x) => x !== null)
     .join(', ');
@@ -43,28 +48,28 @@ export function CoverFields({ s, set }: { s: Structure; set: (patch: Partial<Str
   return (
     <View style={{ gap: 16 }}>
       <Choose
-        label="Covered with"
+        label={words.coveredWith}
         value={s.material as (typeof SHELLS)[number]['value']}
         options={SHELLS}
         onChange={(material) => set({ material })}
       />
       <Choose
-        label="In how many layers"
+        label={words.inHowManyLayers}
         value={s.plies}
         options={[
-          { value: 1, label: 'one' },
-          { value: 2, label: 'two, with air between' },
+          { value: 1, label: words.one },
+          { value: 2, label: words.twoWithAirBetween },
         ]}
         onChange={(plies) => set({ plies: plies as 1 | 2 })}
       />
       {s.shape === 'box' && s.kind !== 'house' ? (
         <Choose
-          label="How it stands"
+          label={words.howItStands}
           value={s.footing ?? 'standing'}
           options={[
-            { value: 'standing', label: 'on the ground' },
-            { value: 'banked', label: 'earth against its sides' },
-            { value: 'sunk', label: 'let into the ground' },
+            { value: 'standing', label: words.onTheGround },
+            { value: 'banked', label: words.earthAgainstItsSides },
+            { value: 'sunk', label: words.letIntoTheGround },
           ]}
           onChange={(footing) => set({ footing })}
         />

@@ -5,27 +5,21 @@ import { View } from 'react-native';
 import { Toggle } from '../ui/Button';
 import { Labelled } from '../ui/Fields';
 import { Text } from '../ui/Text';
+import { coverWays as words } from '../../words/en/covers';
 
 const ALL: readonly CoverUse[] = ['hoops', 'flat', 'over'];
 export const WORDS: Record<CoverUse, string> = {
-  hoops: 'on hoops',
-  flat: 'laid on the crop',
-  over: 'over frames and tunnels',
-  indoors: 'carried in',
+  hoops: words.onHoops,
+  flat: words.laidOnTheCrop,
+  over: words.overFramesAndTunnels,
+  indoors: words.carriedIn,
 };
 
 export function CoverWays({ cover, onChange }: { cover: Cover; onChange: (ways: CoverUse[]) => void }) {
   const ways = cover.ways ?? bears(cover.material);
   const asCloth = cover.ways === undefined;
   return (
-    <Labelled
-      label="It may also lie"
-      note={
-        asCloth
-          ? 'As its cloth usually bears; change it where yours does not.'
-          : 'As you set it. The plan uses each where it fits.'
-      }
-    >
+    <Labelled label={words.itMayAlsoLie} note={words.asItsClothUsuallyBears(asCloth)}>
       {ALL.filter((use) => use !== cover.use).map((use) => (
         <View
           key={use}
@@ -33,7 +27,7 @@ export function CoverWays({ cover, onChange }: { cover: Cover; onChange: (ways: 
         >
           <Text style={{ flex: 1 }}>{WORDS[use]}</Text>
           <Toggle
-            label={`may also lie ${wayWords(use)}`}
+            label={words.mayAlsoLie(wayWords(use))}
             on={ways.includes(use)}
             onChange={(on) =>
               onChange(ALL.filter((u) => u !== cover.use && (u === use ? on : ways.includes(u))))

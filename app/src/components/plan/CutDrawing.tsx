@@ -7,6 +7,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { Text } from '../ui/Text';
+import { cutDrawing as texts } from '../../words/en/covers';
 
 export function CutDrawing({
   plan,
@@ -35,11 +36,19 @@ export function CutDrawing({
         const sx = (width - 2) / Math.max(used, 1);
         const sy = Math.max(sx, 54 / roll.widthM);
         const height = roll.widthM * sy;
-        const words = `Roll of ${format.metres(roll.widthM)}: ${cuts.map((c) => c.pieces.map((p) => p.label).join(' beside ')).join('; then ')}`;
+        const words = texts.rollOf(
+          format.metres(roll.widthM),
+          cuts.map((c) => c.pieces.map((p) => p.label).join(' beside ')).join('; then '),
+        );
         return (
           <View key={`${roll.id}-${no}`}>
             <Text kind="label" tone="quiet">
-              {`Roll ${no}, ${format.metres(roll.widthM)} wide: ${format.metres(Number(used.toFixed(1)))} of ${format.metres(roll.lengthM)} used`}
+              {texts.rollWideOfUsed({
+                no,
+                widthM: format.metres(roll.widthM),
+                used: format.metres(Number(used.toFixed(1))),
+                lengthM: format.metres(roll.lengthM),
+              })}
             </Text>
             <View role="img" aria-label={words}>
               <Svg width={width} height={height + 2} viewBox={`0 0 ${width} ${height + 2}`} aria-hidden>

@@ -17,6 +17,7 @@ import { PanResponder, View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
+import { farmPlan as texts } from '../../words/en/plan';
 
 /** How a bed is drawn: harmed tonight, near harm, safe, planted, or free; and a word in it. */
 export interface BedMark {
@@ -120,7 +121,11 @@ export function FarmPlan(p: FarmPlanProps) {
       .sort((a, b) => spanOf(a.corners) - spanOf(b.corners))[0];
     if (near) p.onSelect(near.id);
   };
-  const words = `Plan of the farm: ${p.structures.map((s) => s.name).join(', ')}. ${[...p.marks.values()].filter((m) => m.state === 'harmed').length} beds harmed, ${[...p.marks.values()].filter((m) => m.state === 'free').length} free.`;
+  const words = texts.planOfTheFarmBeds({
+    map: p.structures.map((s) => s.name).join(', '),
+    count: [...p.marks.values()].filter((m) => m.state === 'harmed').length,
+    count2: [...p.marks.values()].filter((m) => m.state === 'free').length,
+  });
   const barM = [1, 2, 5, 10, 20, 50, 100, 200].find((m) => m * scale > 48) ?? 500;
   const crowded = shapes.length > 260;
   return (

@@ -18,11 +18,12 @@ import { useBeds } from '../../data/hooks';
 import { Amount, Choose, Degrees } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { indoors as words } from '../../words/en/covers';
 
 /** One that is new, named as most farms have one. */
 export const newPlace = (id: string): Cover => ({
   id,
-  name: 'Packing room',
+  name: words.packingRoom,
   use: 'indoors',
   count: 10,
   minutes: 0.5,
@@ -38,36 +39,41 @@ export const newPlace = (id: string): Cover => ({
 export function PlacesIndoors({ places, format }: { places: KitView['covers']; format: Format }) {
   return (
     <>
-      <PartTitle>Indoors and lower down</PartTitle>
+      <PartTitle>{words.indoorsAndLowerDown}</PartTitle>
       {places.length === 0 ? (
         <Text tone="quiet" style={{ paddingBottom: 8 }}>
-          Crates and pots can be carried in before a bitter night, or set down on the floor, if the plan knows
-          where to and how many fit.
+          {words.cratesAndPotsCanBe}
         </Text>
       ) : null}
       {places.map((p, n) => (
         <Row key={p.id} first={n === 0}>
           <View style={{ flex: 1 }} testID="place-indoors">
             <Text kind="strong">{p.name}</Text>
-            <Text
-              kind="small"
-              tone="quiet"
-            >{`room for ${countWord(p.count)} crates · ${isLower(p) ? `${format.diff(warmerKOf(p))} against the bench` : `down to ${format.t(nightCOf(p), 0)} at night`}`}</Text>
+            <Text kind="small" tone="quiet">
+              {words.roomForCrates(
+                countWord(p.count),
+                isLower(p)
+                  ? words.againstTheBench(format.diff(warmerKOf(p)))
+                  : words.downToAtNight(format.t(nightCOf(p), 0)),
+              )}
+            </Text>
             {p.beds.length > 0 ? (
-              <Text kind="small" tone="ember">{`in it: ${p.beds.join(', ')}`}</Text>
+              <Text kind="small" tone="ember">
+                {words.inIt(p.beds.join(', '))}
+              </Text>
             ) : null}
           </View>
           <Button
             kind="plain"
-            label="Change"
-            hint={`Change ${p.name}`}
+            label={words.change}
+            hint={words.change2(p.name)}
             onPress={() => router.push(`/cover/${p.id}`)}
           />
         </Row>
       ))}
       <View style={{ flexDirection: 'row', paddingTop: 8 }}>
         <Button
-          label="Add a place for crates"
+          label={words.addAPlaceForCrates}
           onPress={() => router.push('/cover/indoors')}
           testID="add-indoors"
         />
@@ -76,7 +82,7 @@ export function PlacesIndoors({ places, format }: { places: KitView['covers']; f
   );
 }
 
-const floorOf = (house: string) => `Floor of ${house}`;
+const floorOf = (house: string) => words.floorOf(house);
 
 export function IndoorsFields({
   place,
@@ -92,69 +98,69 @@ export function IndoorsFields({
   return (
     <>
       <NoteField
-        label="Name"
+        label={words.name}
         value={place.name}
         onChange={(name) => onChange({ name })}
         testID="cover-name"
       />
       {benches.length > 0 ? (
         <Choose
-          label="What it is"
+          label={words.whatItIs}
           value={place.lowerIn ?? ''}
           options={[
-            { value: '', label: 'a room' },
-            ...benches.map((s) => ({ value: s.structure.id, label: `lower down in ${s.structure.name}` })),
+            { value: '', label: words.aRoom },
+            ...benches.map((s) => ({ value: s.structure.id, label: words.lowerDownIn(s.structure.name) })),
           ]}
           // a name of one's own stays
           onChange={(id) => {
-            const names = ['Packing room', ...benches.map((b) => floorOf(b.structure.name))];
+            const names = [words.packingRoom, ...benches.map((b) => floorOf(b.structure.name))];
             const { name } = benches.find((b) => b.structure.id === id)?.structure ?? {};
-            const named = name === undefined ? 'Packing room' : floorOf(name);
+            const named = name === undefined ? words.packingRoom : floorOf(name);
             onChange({
               lowerIn: id === '' ? null : id,
               ...(names.includes(place.name) ? { name: named } : {}),
             });
           }}
-          note="Lower down: under the bench or on the floor of the same house, for crates that stand there."
+          note={words.lowerDownUnderTheBench}
         />
       ) : null}
       <Amount
-        label="Crates that it has room for"
+        label={words.cratesThatItHasRoom}
         value={place.count}
         onChange={(count) => onChange({ count })}
-        unit="crates"
+        unit={words.crates}
         bigStep={5}
         min={0}
         max={999}
-        note="A bed of crates goes in whole or not at all: part a long bench into two beds where half of it would do."
+        note={words.aBedOfCratesGoes}
         testID="cover-count"
       />
       {lower ? (
         <Degrees
           difference
-          label="Warmer there than on the bench"
+          label={words.warmerThereThanOnThe}
           min={0}
           max={8}
           step={0.5}
           value={warmerKOf(place)}
           onChange={(warmerK) => onChange({ warmerK })}
-          note={`Lay a thermometer there and one on the bench for a clear night. Until then ${format.diff(USUAL_LOWER_K)} is a starting value.`}
+          note={words.layAThermometerThereAnd(format.diff(USUAL_LOWER_K))}
         />
       ) : (
         <Degrees
-          label="The coldest it gets there in a night"
+          label={words.theColdestItGetsThere}
           min={-10}
           max={30}
           value={nightCOf(place)}
           onChange={(nightC) => onChange({ nightC })}
-          note="As you know it, or as a thermometer left there shows: the plan takes your word for it."
+          note={words.asYouKnowItOr}
         />
       )}
       <Amount
-        label={lower ? 'Minutes to set one down' : 'Minutes to carry one in'}
+        label={words.minutesToSetOneDown(lower)}
         value={place.minutes}
         onChange={(minutes) => onChange({ minutes })}
-        unit="min"
+        unit={words.min}
         step={0.1}
         digits={1}
         bigStep={1}
@@ -162,9 +168,7 @@ export function IndoorsFields({
         max={60}
       />
       <Text kind="small" tone="ochre">
-        {lower
-          ? '▲ It is dark and damp down there: up again by day. Keep the paths clear. Heavy crates are for two.'
-          : '▲ Not beside a heater that burns: carbon monoxide, and dry heat on cold leaves. Heavy crates are for two.'}
+        {words.itIsDarkAndDamp(lower)}
       </Text>
     </>
   );

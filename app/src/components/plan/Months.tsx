@@ -7,6 +7,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { PartTitle, Text } from '../ui/Text';
+import { months as words } from '../../words/en/plan';
 
 /** Twelve numbers of a line, or what is wrong with it. A decimal comma is one where the numbers are set apart by spaces or semicolons. */
 export function readMonths(text: string): number[] | string {
@@ -16,8 +17,8 @@ export function readMonths(text: string): number[] | string {
     : line.split(',');
   const numbers = parts.filter((p) => p !== '').map(Number);
   const wrong = parts.find((p) => p !== '' && !Number.isFinite(Number(p)));
-  if (wrong !== undefined) return `“${wrong.slice(0, 20)}” is not a number`;
-  return numbers.length === 12 ? numbers : `twelve numbers from January, these are ${numbers.length}`;
+  if (wrong !== undefined) return words.isNotANumber(wrong.slice(0, 20));
+  return numbers.length === 12 ? numbers : words.twelveNumbersFromJanuaryThese(numbers.length);
 }
 
 export function Months({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string) => void }) {
@@ -37,18 +38,19 @@ export function Months({ farm, save }: { farm: Farm; save: (p: FarmPatch, label:
   const said = (read: number[] | string | null) => (typeof read === 'string' ? read : null);
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle right={farm.climate ? undefined : 'not typed yet'}>The twelve months</PartTitle>
+      <PartTitle right={words.notTypedYet(Boolean(farm.climate), undefined)}>
+        {words.theTwelveMonths}
+      </PartTitle>
       <Text kind="small" tone="quiet">
-        {farm.climate
-          ? 'Season reckons its plausible years from them.'
-          : near
-            ? `Any climate page of your nearest station has them. Until then Season goes by ${near.name}, from a coarse table, good to some 2 degrees there.`
-            : 'Any climate page of your nearest station has them. Until then Season goes by a coarse table of latitudes, good to some 5 degrees.'}
+        {words.seasonReckonsItsPlausibleYears(
+          Boolean(farm.climate),
+          near ? words.anyClimatePageOfYour(near.name) : words.anyClimatePageOfYour2,
+        )}
       </Text>
       {!farm.climate && near && low.trim() === '' && high.trim() === '' ? (
         <View style={{ flexDirection: 'row' }}>
           <Button
-            label={`Begin with those of ${near.name}`}
+            label={words.beginWithThoseOf(near.name)}
             testID="months-near"
             onPress={() => {
               const line = (of: 'lowC' | 'highC') =>
@@ -60,7 +62,7 @@ export function Months({ farm, save }: { farm: Farm; save: (p: FarmPatch, label:
         </View>
       ) : null}
       <NoteField
-        label={`Mean low of each month, January first, in °${unit}`}
+        label={words.meanLowOfEachMonth(unit)}
         value={low}
         onChange={setLow}
         placeholder={unit === 'C' ? '-3 -3 0 4 8 11 13 13 9 6 1 -2' : '27 27 32 39 46 52 55 55 48 43 34 28'}
@@ -68,25 +70,25 @@ export function Months({ farm, save }: { farm: Farm; save: (p: FarmPatch, label:
         testID="months-low"
       />
       <NoteField
-        label={`Mean high of each month, in °${unit}`}
+        label={words.meanHighOfEachMonth(unit)}
         value={high}
         onChange={setHigh}
         placeholder={unit === 'C' ? '2 4 10 15 19 23 25 25 20 14 7 2' : '36 39 50 59 66 73 77 77 68 57 45 36'}
-        problem={said(highs) ?? (crossed >= 0 ? `of month ${crossed + 1} it is not over the low` : null)}
+        problem={said(highs) ?? words.ofMonthItIsNot({ crossed, crossed2: crossed + 1, x: null })}
         testID="months-high"
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          label="Keep these months"
+          label={words.keepTheseMonths}
           disabled={months === null || crossed >= 0}
           testID="months-keep"
-          onPress={() => months && save({ climate: months }, 'The twelve months')}
+          onPress={() => months && save({ climate: months }, words.theTwelveMonths)}
         />
         {farm.climate ? (
           <Button
             kind="plain"
-            label="Take them away"
-            onPress={() => save({ climate: null }, 'The twelve months')}
+            label={words.takeThemAway}
+            onPress={() => save({ climate: null }, words.theTwelveMonths)}
           />
         ) : null}
       </View>

@@ -4,16 +4,17 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { Choose } from '../ui/Fields';
 import { Text } from '../ui/Text';
+import { plantingHow as words } from '../../words/en/plan';
 
 export const PICKED_WORD: Record<Picked, string> = {
-  leaves: 'outer leaves, again and again',
-  cut: 'cut, and it comes again',
-  whole: 'whole',
+  leaves: words.outerLeavesAgainAndAgain,
+  cut: words.cutAndItComesAgain,
+  whole: words.whole,
 };
 const BY_WORD = {
-  itself: 'keeps to itself',
-  insects: 'is crossed by insects',
-  wind: 'is crossed by the wind',
+  itself: words.keepsToItself,
+  insects: words.isCrossedByInsects,
+  wind: words.isCrossedByTheWind,
 };
 
 interface HowProps {
@@ -36,13 +37,18 @@ export function PlantingHow({ crop: id, picked, forSeed, onPicked, onSeed }: How
     <View style={{ gap: 16 }}>
       {way ? (
         <Choose<Picked>
-          label="How it is picked"
+          label={words.howItIsPicked}
           value={way}
           options={ways.map((w) => ({ value: w, label: PICKED_WORD[w] }))}
           onChange={(w) => onPicked(w === ways[0] ? undefined : w)}
           {...(other
             ? {
-                note: `First picking after ${other.pickDd} degree days instead of ${crop.pickDd}, ${other.yieldKgPerM! > crop.yieldKgPerM! ? 'more' : 'less'} in all: starting values.`,
+                note: words.firstPickingAfterDegreeDays({
+                  pickDd: other.pickDd,
+                  pickDd2: crop.pickDd,
+                  yieldKgPerM: other.yieldKgPerM!,
+                  yieldKgPerM2: crop.yieldKgPerM!,
+                }),
               }
             : {})}
         />
@@ -50,17 +56,22 @@ export function PlantingHow({ crop: id, picked, forSeed, onPicked, onSeed }: How
       {saving ? (
         <>
           <Choose
-            label="What becomes of it"
+            label={words.whatBecomesOfIt}
             value={forSeed ? 'seed' : 'eat'}
             options={[
-              { value: 'eat', label: 'picked' },
-              { value: 'seed', label: 'left for seed' },
+              { value: 'eat', label: words.picked },
+              { value: 'seed', label: words.leftForSeed },
             ]}
             onChange={(v) => onSeed(v === 'seed')}
           />
           {forSeed ? (
             <Text kind="small" tone="quiet">
-              {`It stands until its seed is ripe. It ${BY_WORD[saving.by]}: nothing else of ${saving.species} in flower within ${format.metres(saving.apartM)}; keep ${saving.plants} plants or more. Starting values.`}
+              {words.itStandsUntilItsSeed({
+                bywordWord: BY_WORD[saving.by],
+                species: saving.species,
+                apartM: format.metres(saving.apartM),
+                plants: saving.plants,
+              })}
             </Text>
           ) : null}
         </>

@@ -6,6 +6,7 @@ import { NoteField } from '../ui/Field';
 import { Amount, Choose, Metres } from '../ui/Fields';
 import { Steps } from '../ui/Steps';
 import { CoverWays, WORDS } from './CoverWays';
+import { sheetFields as words } from '../../words/en/covers';
 
 type StepId = 'what' | 'size' | 'lies' | 'kept';
 
@@ -13,11 +14,16 @@ type StepId = 'what' | 'size' | 'lies' | 'kept';
 export function saidOf(c: Cover, format: Format): Record<StepId, string> {
   const state = c.condition ?? 'good';
   const ways = (c.ways ?? bears(c.material)).filter((u) => u !== c.use).length;
-  const minutes = `${c.minutes} min to lay one`;
+  const minutes = words.minToLayOne(c.minutes);
   return {
     what: `${MATERIALS[c.material].name}, ${state}`,
-    size: `${format.metres(c.lengthM)} × ${format.metres(c.widthM)}, ${countWord(c.count)} ${c.count === 1 ? 'piece' : 'pieces'}`,
-    lies: `${WORDS[c.use]}${ways === 0 ? '' : `, or in ${countWord(ways)} other ${ways === 1 ? 'way' : 'ways'}`}`,
+    size: words.piecePieces({
+      lengthM: format.metres(c.lengthM),
+      widthM: format.metres(c.widthM),
+      countWord: countWord(c.count),
+      count: c.count,
+    }),
+    lies: words.words(WORDS[c.use], ways === 0 ? '' : words.orInOtherWayWays(countWord(ways), ways)),
     kept: c.keptAt ? `${c.keptAt}, ${minutes}` : minutes,
   };
 }
@@ -39,12 +45,12 @@ export function SheetFields({
       steps={[
         {
           id: 'what',
-          title: 'What it is',
+          title: words.whatItIs,
           said: said.what,
           content: (
             <>
               <Choose<MaterialId>
-                label="Made of"
+                label={words.madeOf}
                 value={c.material}
                 options={MATERIAL_IDS.map((m) => ({ value: m, label: MATERIALS[m].name }))}
                 // a name of one's own stays
@@ -56,19 +62,24 @@ export function SheetFields({
                   })
                 }
               />
-              <NoteField label="Name" value={c.name} onChange={(name) => set({ name })} testID="cover-name" />
+              <NoteField
+                label={words.name}
+                value={c.name}
+                onChange={(name) => set({ name })}
+                testID="cover-name"
+              />
               <Choose
-                label="Their state"
+                label={words.theirState}
                 value={c.condition ?? 'good'}
                 options={[
-                  { value: 'good', label: 'good' },
-                  { value: 'worn', label: 'worn' },
-                  { value: 'torn', label: 'torn' },
+                  { value: 'good', label: words.good },
+                  { value: 'worn', label: words.worn },
+                  { value: 'torn', label: words.torn },
                 ]}
                 onChange={(condition) => set({ condition })}
                 {...(c.condition === 'torn'
                   ? {
-                      note: 'A torn one counts as draughty on the bed, and is not counted on for a bed of its own.',
+                      note: words.aTornOneCountsAs,
                     }
                   : {})}
               />
@@ -77,12 +88,12 @@ export function SheetFields({
         },
         {
           id: 'size',
-          title: 'How large, how many',
+          title: words.howLargeHowMany,
           said: said.size,
           content: (
             <>
               <Metres
-                label="Length"
+                label={words.length}
                 value={c.lengthM}
                 onChange={(lengthM) => set({ lengthM })}
                 step={0.5}
@@ -90,16 +101,16 @@ export function SheetFields({
                 testID="cover-length"
               />
               <Metres
-                label="Width"
+                label={words.width}
                 value={c.widthM}
                 onChange={(widthM) => set({ widthM })}
                 testID="cover-width"
               />
               <Amount
-                label="Pieces"
+                label={words.pieces}
                 value={c.count}
                 onChange={(count) => set({ count })}
-                unit="pieces"
+                unit={words.pieces2}
                 bigStep={5}
                 min={0}
                 max={999}
@@ -110,17 +121,17 @@ export function SheetFields({
         },
         {
           id: 'lies',
-          title: 'How it lies',
+          title: words.howItLies,
           said: said.lies,
           content: (
             <>
               <Choose
-                label="How it usually lies"
+                label={words.howItUsuallyLies}
                 value={c.use}
                 options={[
-                  { value: 'hoops', label: 'on hoops' },
-                  { value: 'flat', label: 'laid on the crop' },
-                  { value: 'over', label: 'over frames and tunnels' },
+                  { value: 'hoops', label: words.onHoops },
+                  { value: 'flat', label: words.laidOnTheCrop },
+                  { value: 'over', label: words.overFramesAndTunnels },
                 ]}
                 onChange={(use) => set({ use })}
               />
@@ -130,27 +141,27 @@ export function SheetFields({
         },
         {
           id: 'kept',
-          title: 'Where it is kept',
+          title: words.whereItIsKept,
           said: said.kept,
           content: (
             <>
               <NoteField
-                label="Where they are kept"
+                label={words.whereTheyAreKept}
                 value={c.keptAt ?? ''}
                 onChange={(keptAt) => set({ keptAt })}
-                placeholder="shed, left wall"
+                placeholder={words.shedLeftWall}
               />
               <NoteField
-                label="Cut or sewn for"
+                label={words.cutOrSewnFor}
                 value={c.madeFor ?? ''}
                 onChange={(madeFor) => set({ madeFor })}
-                placeholder="the long beds"
+                placeholder={words.theLongBeds}
               />
               <Amount
-                label="Minutes to fetch and lay one"
+                label={words.minutesToFetchAndLay}
                 value={c.minutes}
                 onChange={(minutes) => set({ minutes })}
-                unit="min"
+                unit={words.min}
                 bigStep={5}
                 min={0}
                 max={240}

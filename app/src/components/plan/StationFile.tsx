@@ -13,23 +13,29 @@ import { offerUndo } from '../../data/undo';
 import { Problem } from '../ui/Bars';
 import { Button } from '../ui/Button';
 import { PartTitle, Text } from '../ui/Text';
+import { stationFile as words } from '../../words/en/plan';
 
 const KIND = {
-  days: 'a table of days',
-  hours: 'a table of hours',
-  epw: 'a typical year (EPW)',
+  days: words.aTableOfDays,
+  hours: words.aTableOfHours,
+  epw: words.aTypicalYearEpw,
 } as const;
 
 export function stationWords(r: ClimateRead, t: (c: number, digits?: number) => string): string {
-  const span = r.kind === 'epw' ? '' : `, ${r.from} to ${r.to}`;
-  const gaps = r.gaps > 0 ? `, ${r.gaps} left out` : '';
-  const held = `It is ${KIND[r.kind]}: ${r.days} days${span}${gaps}.`;
+  const span = r.kind === 'epw' ? '' : words.to(r.from, r.to);
+  const gaps = r.gaps > 0 ? words.leftOut(r.gaps) : '';
+  const held = words.itIsDays({ kindWord: KIND[r.kind], days: r.days, span, gaps });
   const [jan, jul] = [r.months[0], r.months[6]];
   const means =
-    jan && jul ? ` January ${t(jan.lowC)} to ${t(jan.highC)}, July ${t(jul.lowC)} to ${t(jul.highC)}.` : '';
-  return r.use === 'record'
-    ? `${held}${means} Its own spread, cold spells and order of days will be drawn from.`
-    : `${held}${means} Too short for a spread of its own: its twelve months will be taken.`;
+    jan && jul
+      ? words.januaryToJulyTo({
+          lowC: t(jan.lowC),
+          highC: t(jan.highC),
+          lowC2: t(jul.lowC),
+          highC2: t(jul.highC),
+        })
+      : '';
+  return words.itsOwnSpreadColdSpells({ use: r.use, held, means });
 }
 
 /** A file that is refused still says what is wrong with it. */
@@ -60,7 +66,7 @@ export function StationFile({ farm, save }: { farm: Farm; save: (p: FarmPatch, l
   };
   const look = () =>
     doing(async () => {
-      const file = await pickFile('.csv,.txt,.epw');
+      const file = await pickFile(words.csvTxtEpw);
       if (file) setHeld({ ...file, read: await send(file.text, true) });
     });
   const take = () =>
@@ -69,29 +75,29 @@ export function StationFile({ farm, save }: { farm: Farm; save: (p: FarmPatch, l
       const { recordId } = await send(held.text, false);
       setHeld(null);
       await refresh();
-      if (recordId) offerUndo('A station’s record: taken', () => retract([recordId], Date.now()));
+      if (recordId) offerUndo(words.aStationsRecordTaken, () => retract([recordId], Date.now()));
     });
   const record = farm.climateRecord;
   const good = held && held.read.badRows.length === 0 && held.read.use !== 'nothing';
   return (
     <View style={{ gap: 12 }} testID="station">
-      <PartTitle>A station’s record</PartTitle>
+      <PartTitle>{words.aStationsRecord}</PartTitle>
       <Text kind="small" tone="quiet">
         {record
-          ? `Season goes by ${record.days} days of a station, ${record.from} to ${record.to}, rather than by the twelve months.`
-          : 'A file of days (date, low, high), of hours (date and hour, air temperature) or an EPW. Three years and more are worth more than twelve means: its own cold spells are drawn from.'}
+          ? words.seasonGoesByDaysOf({ days: record.days, from: record.from, to: record.to })
+          : words.aFileOfDaysDate}
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          label={busy ? 'Reading…' : 'Bring a file'}
+          label={words.readingBringAFile(busy)}
           disabled={busy}
           onPress={() => void look()}
           testID="station-bring"
         />
         {record ? (
           <Button
-            label="Go by the twelve months again"
-            onPress={() => save({ climateRecord: null }, 'A station’s record')}
+            label={words.goByTheTwelveMonths}
+            onPress={() => save({ climateRecord: null }, words.aStationsRecord)}
             testID="station-leave"
           />
         ) : null}
@@ -101,23 +107,27 @@ export function StationFile({ farm, save }: { farm: Farm; save: (p: FarmPatch, l
         <View style={{ gap: 8 }} testID="station-read">
           <Text kind="strong">{held.name}</Text>
           {good ? <Text>{stationWords(held.read, format.t)}</Text> : null}
-          {held.read.why ? <Problem>{`Not taken: ${held.read.why}.`}</Problem> : null}
+          {held.read.why ? <Problem>{words.notTaken(held.read.why)}</Problem> : null}
           {held.read.badRows.slice(0, 5).map((r) => (
-            <Text key={r.row} kind="small" tone="ochre">{`▲ Line ${r.row}: ${r.reason}.`}</Text>
+            <Text key={r.row} kind="small" tone="ochre">
+              {words.line(r.row, r.reason)}
+            </Text>
           ))}
           {held.read.badRows.length > 5 ? (
-            <Text kind="small" tone="quiet">{`and ${held.read.badRows.length - 5} more`}</Text>
+            <Text kind="small" tone="quiet">
+              {words.andMore(held.read.badRows.length - 5)}
+            </Text>
           ) : null}
           {good ? (
             <View style={{ flexDirection: 'row', gap: 8 }}>
               <Button
                 kind="main"
-                label="Take it"
+                label={words.takeIt}
                 disabled={busy}
                 onPress={() => void take()}
                 testID="station-take"
               />
-              <Button label="Leave it" onPress={() => setHeld(null)} />
+              <Button label={words.leaveIt} onPress={() => setHeld(null)} />
             </View>
           ) : null}
         </View>

@@ -2,22 +2,23 @@
 import type { Structure } from '@fogata/core';
 import { Amount, Choose, Fold, Measured } from '../ui/Fields';
 import { Text } from '../ui/Text';
+import { structureExtras as words } from '../../words/en/structures';
 
 const HEAT_NOTE = {
-  manure: 'Fresh manure: gloves, and none on what is eaten raw for the months your rules ask.',
-  cable: 'Only with a residual-current device, laid and checked by a licensed electrician.',
-  air: 'Only as the maker and local code allow: ventilation, a carbon monoxide alarm, never beside fabric.',
+  manure: words.freshManureGlovesAndNone,
+  cable: words.onlyWithAResidualCurrent,
+  air: words.onlyAsTheMakerAnd,
 } as const;
 
 export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial<Structure>) => void }) {
   return (
     <>
-      <Fold title="Shade, water, heat" open={Boolean(s.shade || s.waterLitres || s.heat)}>
+      <Fold title={words.shadeWaterHeat} open={Boolean(s.shade || s.waterLitres || s.heat)}>
         <Choose
-          label="Shade cloth that stays on"
+          label={words.shadeClothThatStaysOn}
           value={s.shade ?? 'none'}
           options={[
-            { value: 'none', label: 'none' },
+            { value: 'none', label: words.none },
             { value: 'shade-30', label: '30 %' },
             { value: 'shade-50', label: '50 %' },
           ]}
@@ -25,7 +26,7 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
         />
         <Measured
           what="volume"
-          label="Water in jugs and barrels"
+          label={words.waterInJugsAndBarrels}
           value={s.waterLitres ?? 0}
           onChange={(waterLitres) => set({ waterLitres })}
           steps={{ si: [10, 100], feet: [5, 25] }}
@@ -33,20 +34,20 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
           max={50000}
         />
         <Choose
-          label="Heat, if any"
+          label={words.heatIfAny}
           value={s.heat?.kind ?? 'none'}
           options={[
-            { value: 'none', label: 'none' },
-            { value: 'manure', label: 'fermenting manure' },
-            { value: 'cable', label: 'soil cable' },
-            { value: 'air', label: 'air heater' },
+            { value: 'none', label: words.none },
+            { value: 'manure', label: words.fermentingManure },
+            { value: 'cable', label: words.soilCable },
+            { value: 'air', label: words.airHeater },
           ]}
           onChange={(v) => set({ heat: v === 'none' ? null : { kind: v, wm2: s.heat?.wm2 ?? 50 } })}
         />
         {s.heat ? (
           <>
             <Amount
-              label="Heat for each m² of floor"
+              label={words.heatForEachMOf}
               value={s.heat.wm2}
               onChange={(wm2) => set({ heat: { ...s.heat!, wm2 } })}
               unit="W/m²"
@@ -59,19 +60,19 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
           </>
         ) : null}
       </Fold>
-      <Fold title="Age, and what its maker rates it for" open={Boolean(s.snowRatingKgM2 ?? s.windRatingMps)}>
+      <Fold title={words.ageAndWhatItsMaker} open={Boolean(s.snowRatingKgM2 ?? s.windRatingMps)}>
         <Amount
-          label="Covered in the year"
+          label={words.coveredInTheYear}
           value={s.coveredYear ?? null}
           onChange={(coveredYear) => set({ coveredYear })}
           unit=""
           min={1950}
           max={2200}
-          note="Old film passes less light and tears sooner; the night is not much colder for it."
+          note={words.oldFilmPassesLessLight}
         />
         <Measured
           what="load"
-          label="Snow it is rated for"
+          label={words.snowItIsRatedFor}
           value={s.snowRatingKgM2 ?? null}
           onChange={(snowRatingKgM2) => set({ snowRatingKgM2 })}
           steps={{ si: [5, 25], feet: [1, 5] }}
@@ -80,7 +81,7 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
         />
         <Measured
           what="speed"
-          label="Wind it is rated for"
+          label={words.windItIsRatedFor}
           value={s.windRatingMps ?? null}
           onChange={(windRatingMps) => set({ windRatingMps })}
           steps={{ si: [1, 5], feet: [5, 10] }}
@@ -88,8 +89,7 @@ export function StructureExtras({ s, set }: { s: Structure; set: (patch: Partial
           max={100}
         />
         <Text kind="small" tone="ochre">
-          ▲ Only the maker’s or an engineer’s figure counts here. Leave it empty where you have none: the tool
-          then says so.
+          {words.onlyTheMakersOrAn}
         </Text>
       </Fold>
     </>

@@ -6,17 +6,18 @@ import { Button } from '../ui/Button';
 import { useFormat } from '../../data/format';
 import { Choose, Degrees, Measured, Metres } from '../ui/Fields';
 import { PartTitle, Text } from '../ui/Text';
+import { structureFields as words } from '../../words/en/structures';
 
 const ANSWERS = [
-  { value: 0, label: 'no draught to feel' },
-  { value: 1, label: 'some' },
-  { value: 2, label: 'daylight to see' },
+  { value: 0, label: words.noDraughtToFeel },
+  { value: 1, label: words.some },
+  { value: 2, label: words.daylightToSee },
 ] as const;
 
 const QUESTIONS: { key: keyof Snug; label: string }[] = [
-  { key: 'ends', label: 'At the ends and round the doors' },
-  { key: 'edges', label: 'Along the ground' },
-  { key: 'skin', label: 'Through seams, holes and panes' },
+  { key: 'ends', label: words.atTheEndsAndRound },
+  { key: 'edges', label: words.alongTheGround },
+  { key: 'skin', label: words.throughSeamsHolesAndPanes },
 ];
 
 const START: Record<Structure['tightness'], Snug> = {
@@ -38,7 +39,7 @@ export function SnugFields({
   const snug = value ?? START[tightness];
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle right={value ? undefined : 'not answered yet'}>How snug is it</PartTitle>
+      <PartTitle right={words.notAnsweredYet(Boolean(value), undefined)}>{words.howSnugIsIt}</PartTitle>
       {QUESTIONS.map((q) => (
         <Choose
           key={q.key}
@@ -53,10 +54,10 @@ export function SnugFields({
 }
 
 const KINDS = [
-  { value: 'door', label: 'door' },
-  { value: 'roll-up', label: 'roll-up' },
-  { value: 'lid', label: 'lid' },
-  { value: 'hinged', label: 'hinged' },
+  { value: 'door', label: words.door },
+  { value: 'roll-up', label: words.rollUp },
+  { value: 'lid', label: words.lid },
+  { value: 'hinged', label: words.hinged },
 ] as const;
 
 /** What rolls up is known by its length and how high it goes. */
@@ -76,7 +77,7 @@ function RollUp({
   return (
     <>
       <Metres
-        label={`Length of ${name.toLowerCase()}, all sides together`}
+        label={words.lengthOfAllSidesTogether(name.toLowerCase())}
         value={lengthM}
         onChange={(l) => onChange(area(l, heightM))}
         step={0.5}
@@ -85,7 +86,7 @@ function RollUp({
         max={1000}
       />
       <Metres
-        label="How high it rolls"
+        label={words.howHighItRolls}
         value={heightM}
         onChange={(h) => {
           setHeight(h);
@@ -94,7 +95,9 @@ function RollUp({
         min={0.1}
         max={5}
       />
-      <Text kind="small" tone="quiet">{`${measureText(areaM2, 'area', format.length)} wide open.`}</Text>
+      <Text kind="small" tone="quiet">
+        {words.wideOpen(measureText(areaM2, 'area', format.length))}
+      </Text>
     </>
   );
 }
@@ -106,17 +109,22 @@ export function OpeningsFields({ value, onChange }: { value: Opening[]; onChange
     onChange(value.map((o, j) => (j === i ? { ...o, ...patch } : o)));
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle right="each with its area wide open">What opens</PartTitle>
+      <PartTitle right={words.eachWithItsAreaWide}>{words.whatOpens}</PartTitle>
       {value.map((o, i) => (
         <View key={i} style={{ gap: 8 }}>
           <Text kind="strong">{o.name}</Text>
-          <Choose label="How it opens" value={o.kind} options={KINDS} onChange={(kind) => put(i, { kind })} />
+          <Choose
+            label={words.howItOpens}
+            value={o.kind}
+            options={KINDS}
+            onChange={(kind) => put(i, { kind })}
+          />
           {o.kind === 'roll-up' ? (
             <RollUp name={o.name} areaM2={o.areaM2} onChange={(areaM2) => put(i, { areaM2 })} />
           ) : (
             <Measured
               what="area"
-              label={`Area of ${o.name.toLowerCase()}`}
+              label={words.areaOf(o.name.toLowerCase())}
               value={o.areaM2}
               onChange={(areaM2) => put(i, { areaM2 })}
               steps={{ si: [0.1, 1], feet: [1, 10] }}
@@ -126,25 +134,25 @@ export function OpeningsFields({ value, onChange }: { value: Opening[]; onChange
             />
           )}
           <Choose
-            label="What opens it"
+            label={words.whatOpensIt}
             value={o.wax ? 'wax' : 'hand'}
             options={[
-              { value: 'hand', label: 'a hand' },
-              { value: 'wax', label: 'a wax cylinder' },
+              { value: 'hand', label: words.aHand },
+              { value: 'wax', label: words.aWaxCylinder },
             ]}
             onChange={(v) => put(i, { wax: v === 'wax' ? { startC: 16, fullC: 26 } : null })}
           />
           {o.wax ? (
             <>
               <Degrees
-                label="It starts to open at"
+                label={words.itStartsToOpenAt}
                 value={o.wax.startC}
                 onChange={(startC) => put(i, { wax: { startC, fullC: Math.max(o.wax!.fullC, startC + 1) } })}
                 min={0}
                 max={50}
               />
               <Degrees
-                label="It is fully open at"
+                label={words.itIsFullyOpenAt}
                 value={o.wax.fullC}
                 onChange={(fullC) => put(i, { wax: { startC: Math.min(o.wax!.startC, fullC - 1), fullC } })}
                 min={5}
@@ -154,7 +162,7 @@ export function OpeningsFields({ value, onChange }: { value: Opening[]; onChange
           ) : null}
           <Button
             kind="plain"
-            label={`Take ${o.name.toLowerCase()} away`}
+            label={words.takeAway(o.name.toLowerCase())}
             onPress={() => onChange(value.filter((_, j) => j !== i))}
           />
         </View>
@@ -162,14 +170,14 @@ export function OpeningsFields({ value, onChange }: { value: Opening[]; onChange
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {(
           [
-            ['a door', 'Door', 'door', 2],
-            ['a roll-up side', 'Roll-up side', 'roll-up', 10],
-            ['a vent', 'Vent', 'hinged', 0.5],
+            [words.aDoor, words.door2, 'door', 2],
+            [words.aRollUpSide, words.rollUpSide, 'roll-up', 10],
+            [words.aVent, words.vent, 'hinged', 0.5],
           ] as const
         ).map(([label, name, kind, areaM2]) => (
           <Button
             key={label}
-            label={`Add ${label}`}
+            label={words.add(label)}
             onPress={() =>
               onChange([
                 ...value,

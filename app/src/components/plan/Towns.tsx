@@ -10,10 +10,16 @@ import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
+import { towns as words } from '../../words/en/plan';
 
 /** "47.38° north, 8.54° east" */
 export const sides = (farm: Pick<Farm, 'latitude' | 'longitude'>) =>
-  `${Math.abs(farm.latitude).toFixed(2)}° ${farm.latitude >= 0 ? 'north' : 'south'}, ${Math.abs(farm.longitude).toFixed(2)}° ${farm.longitude >= 0 ? 'east' : 'west'}`;
+  words.northSouthEastWest({
+    abs: Math.abs(farm.latitude).toFixed(2),
+    latitude: farm.latitude,
+    abs2: Math.abs(farm.longitude).toFixed(2),
+    longitude: farm.longitude,
+  });
 
 /** A town near by, found as its name is typed. */
 export function Towns({ onPick }: { onPick: (town: TownRow) => void }) {
@@ -24,10 +30,10 @@ export function Towns({ onPick }: { onPick: (town: TownRow) => void }) {
   return (
     <View style={{ gap: 6 }}>
       <NoteField
-        label="A town near by"
+        label={words.aTownNearBy}
         value={text}
         onChange={setText}
-        placeholder="Salamanca"
+        placeholder={words.salamanca}
         testID="town"
       />
       {found.map((t, n) => (
@@ -53,9 +59,7 @@ export function Towns({ onPick }: { onPick: (town: TownRow) => void }) {
       ))}
       {text.trim() !== '' && (error || (data && found.length === 0)) ? (
         <Text kind="small" tone="quiet">
-          {error
-            ? 'The list of towns is on the server, which does not answer.'
-            : 'No town of that name is in the list: try a larger one not far, or type latitude and longitude.'}
+          {words.theListOfTownsIs(Boolean(error))}
         </Text>
       ) : null}
     </View>
@@ -68,11 +72,16 @@ export function NearTown({ town, onPick }: { town: TownRow | null; onPick: (t: T
   return (
     <View style={{ gap: 6 }}>
       <Text kind="label" tone="quiet">
-        {town ? `Near ${town.name}, ${town.country}` : 'Where are you?'}
+        {town ? words.near(town.name, town.country) : words.whereAreYou}
       </Text>
       {town && !elsewhere ? (
         <View style={{ flexDirection: 'row', marginLeft: -8 }}>
-          <Button kind="plain" label="Somewhere else" onPress={() => setElsewhere(true)} testID="elsewhere" />
+          <Button
+            kind="plain"
+            label={words.somewhereElse}
+            onPress={() => setElsewhere(true)}
+            testID="elsewhere"
+          />
         </View>
       ) : (
         <Towns

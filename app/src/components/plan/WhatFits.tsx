@@ -5,6 +5,7 @@ import type { Format } from '../../data/format';
 import { useKit } from '../../data/hooks';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
+import { whatFits as words } from '../../words/en/structures';
 
 export function WhatFits({ bed, owner, format }: { bed: Bed; owner: Structure; format: Format }) {
   const { data } = useKit();
@@ -12,16 +13,16 @@ export function WhatFits({ bed, owner, format }: { bed: Bed; owner: Structure; f
   if (covers.length === 0) return null;
   return (
     <View testID="what-fits">
-      <PartTitle>What fits it, of what there is</PartTitle>
+      <PartTitle>{words.whatFitsItOfWhat}</PartTitle>
       {covers.map((c, n) => {
         const fit = fitCover(c, owner, bed);
         const said = !isFit(fit)
           ? format.say(fit.why)
           : fit.pieces > c.count
-            ? `takes ${fit.pieces} overlapped, there ${c.count === 1 ? 'is' : 'are'} ${c.count}`
+            ? words.takesOverlappedThereIsAre(fit.pieces, c.count)
             : fit.pieces === 1
-              ? `one covers it, ${Math.round(fit.minutes)} min`
-              : `${fit.pieces} overlapped, ${Math.round(fit.minutes)} min`;
+              ? words.oneCoversItMin(Math.round(fit.minutes))
+              : words.overlappedMin(fit.pieces, Math.round(fit.minutes));
         return (
           <Row key={c.id} first={n === 0} style={{ minHeight: 44 }}>
             <Text

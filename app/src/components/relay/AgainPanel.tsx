@@ -4,12 +4,13 @@ import { yearAgain } from '@fogata/core/relay';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { newId } from '../../data/id';
-import { dayShort, upper } from '../season/seasonWords';
+import { dayShort, upper } from '../../words/en/seasonWords';
 import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
 import type { Board } from './useBoard';
+import { againPanel as texts } from '../../words/en/scenarios';
 
 export function AgainPanel({ board }: { board: Board }) {
   const { view, year } = board;
@@ -21,7 +22,14 @@ export function AgainPanel({ board }: { board: Board }) {
   if (!again || again.plantings.length + again.left.length === 0) return null;
   const bedName = (id: string) => year?.beds.find((b) => b.id === id)?.name ?? id;
   const words = (p: Planting) =>
-    `${upper(cropById(p.crop).name)}${p.cultivar ? ` ${p.cultivar}` : ''} in ${bedName(p.bedId)}, ${p.fromRow === p.toRow ? `row ${p.fromRow}` : `rows ${p.fromRow}–${p.toRow}`}, from ${dayShort(p.plantedOn.slice(5))} ${p.plantedOn.slice(0, 4)}`;
+    texts.inFrom({
+      name: upper(cropById(p.crop).name),
+      cultivar: p.cultivar ? ` ${p.cultivar}` : '',
+      bedName: bedName(p.bedId),
+      fromRow: p.fromRow === p.toRow ? texts.row(p.fromRow) : texts.rows(p.fromRow, p.toRow),
+      plantedOn: dayShort(p.plantedOn.slice(5)),
+      plantedOn2: p.plantedOn.slice(0, 4),
+    });
   const take = async (list: readonly Planting[]) => {
     setBusy(true);
     for (const p of list) if (!(await board.put(null, p))) break;
@@ -29,18 +37,18 @@ export function AgainPanel({ board }: { board: Board }) {
   };
   return (
     <View testID="again">
-      <Fold title="Last year again, one bed on">
+      <Fold title={texts.lastYearAgainOneBed}>
         <Text>
           {again.plantings.length > 0
-            ? `${again.plantings.length} of last year’s plantings find their rows free a year on, each one bed further in its structure, so that no family comes back at once.`
-            : 'None of last year’s plantings finds its rows free a year on, one bed further.'}
+            ? texts.ofLastYearsPlantingsFind(again.plantings.length)
+            : texts.noneOfLastYearsPlantings}
         </Text>
         {again.plantings.length > 0 ? (
           <View style={{ flexDirection: 'row', paddingTop: 8 }}>
             <Button
               kind="main"
               disabled={busy}
-              label={busy ? 'Putting them there…' : `Put all ${again.plantings.length} on the board`}
+              label={busy ? texts.puttingThemThere : texts.putAllOnTheBoard(again.plantings.length)}
               onPress={() => void take(again.plantings)}
               testID="again-all"
             />
@@ -52,15 +60,15 @@ export function AgainPanel({ board }: { board: Board }) {
             <Button
               kind="plain"
               disabled={busy}
-              label="Put it there"
-              hint={`Put it there: ${words(p)}`}
+              label={texts.putItThere}
+              hint={texts.putItThere2(words(p))}
               onPress={() => void take([p])}
             />
           </Row>
         ))}
         {again.left.map(({ planting: p, bed, why }) => (
           <Text key={p.id} kind="small" tone="quiet" style={{ paddingVertical: 4 }}>
-            {`Left out: ${cropById(p.crop).name} of ${bedName(p.bedId)}; ${why === 'taken' ? `its rows in ${bed} are taken then` : `${bed} has fewer rows`}.`}
+            {texts.leftOutOfItsRows({ name: cropById(p.crop).name, bedName: bedName(p.bedId), why, bed })}
           </Text>
         ))}
       </Fold>

@@ -9,19 +9,33 @@ import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { dayShort } from '../season/seasonWords';
+import { dayShort } from '../../words/en/seasonWords';
 import { Text } from '../ui/Text';
 import { placedOf } from './board';
 import { drawnHeight, StripDrawing } from './StripDrawing';
 import { SupplyBand, SUPPLY_PX } from './SupplyBand';
 import { LANE, RowTarget, rowsWords, StripTarget } from './targets';
 import { BOARD_WEEKS, type Board } from './useBoard';
+import { boardGrid as words } from '../../words/en/board';
 
 const HEAD = 92;
 const LABELS = { wide: 104, narrow: 62 } as const;
 /** Narrower than this, months are letters and labels short. */
 const NARROW = 600;
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const MONTHS = [
+  words.jan,
+  words.feb,
+  words.mar,
+  words.apr,
+  words.may,
+  words.jun,
+  words.jul,
+  words.aug,
+  words.sep,
+  words.oct,
+  words.nov,
+  words.dec,
+];
 const DARK_H = 10;
 
 export type Zoom = 'year' | 'season' | 'month';
@@ -123,7 +137,7 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
           fontSize={15}
           fill={theme.ember}
         >
-          {narrow ? 'light' : 'light, hours a day'}
+          {words.lightLightHoursADay(narrow)}
         </SvgText>
         {frostIn(coldest) > 0.05 ? (
           <SvgText
@@ -134,12 +148,12 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
             fontSize={15}
             fill={theme.frost}
           >
-            {narrow ? 'frost' : `frost outside, up to ${Math.round(10 * frostIn(coldest))} of 10 nights`}
+            {narrow ? 'frost' : words.frostOutsideUpToOf(Math.round(10 * frostIn(coldest)))}
           </SvgText>
         ) : null}
         {dark.length > 0 ? (
           <SvgText x={x(dark[0]!) + 6} y={HEAD - 24} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-            {narrow ? 'dark weeks' : 'dark weeks: leaves stand still'}
+            {words.darkWeeksDarkWeeksLeaves(narrow)}
           </SvgText>
         ) : null}
         <SupplyBand weeks={weeks} x={x} top={HEAD} theme={theme} />
@@ -193,7 +207,7 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
                     fontSize={15}
                     fill={theme.ember}
                   >
-                    {`${Math.round(p.chance! * 10)} in 10`}
+                    {words.in10(Math.round(p.chance! * 10))}
                   </SvgText>
                 </G>
               );
@@ -223,7 +237,7 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
         )}
         <Line x1={x(year.today)} x2={x(year.today)} y1={0} y2={height} stroke={theme.ink} strokeWidth={1.5} />
         <SvgText x={x(year.today) + 5} y={16} fontFamily={FONT.figure} fontSize={15} fill={theme.ink}>
-          {narrow ? 'today' : `today, ${dayShort(view.today.slice(5))}`}
+          {narrow ? 'today' : words.today(dayShort(view.today.slice(5)))}
         </SvgText>
       </Svg>
       {placed.flatMap(({ bed, lanes }) =>
@@ -236,7 +250,7 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
             fromRow={lane.fromRow}
             toRow={lane.toRow}
             onRow={onRow}
-            label={`${bed.name}, ${rowsWords(lane)}: what next?`}
+            label={words.whatNext(bed.name, rowsWords(lane))}
           />,
           ...lane.strips.map((s) => (
             <StripTarget
@@ -263,7 +277,7 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
       <View style={{ width: label, height }}>
         <View style={{ position: 'absolute', top: HEAD + 2 }}>
           <Text kind="label" tone="quiet">
-            kg a week
+            {words.kgAWeek}
           </Text>
         </View>
         {placed.map(({ bed, lanes, start }) => (

@@ -12,7 +12,7 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { useCrops } from '../../data/hooks';
 import { useSaveFarm } from '../../data/useSaveFarm';
-import { dayShort, upper } from '../season/seasonWords';
+import { dayShort, upper } from '../../words/en/seasonWords';
 import { Problem } from '../ui/Bars';
 import { Button, Choice } from '../ui/Button';
 import { DateStepper } from '../ui/DateStepper';
@@ -20,26 +20,32 @@ import { NoteField } from '../ui/Field';
 import { Amount, Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
+import { demandPanel as words } from '../../words/en/relay';
 
 type Demand = RelaySettings['demand'][number];
 
 const RISKS = [
-  { value: 0.1, label: '1 year in 10' },
-  { value: 0.2, label: '2 in 10' },
-  { value: 0.3, label: '3 in 10' },
-  { value: 0.4, label: '4 in 10' },
+  { value: 0.1, label: words.words1YearIn10 },
+  { value: 0.2, label: words.words2In10 },
+  { value: 0.3, label: words.words3In10 },
+  { value: 0.4, label: words.words4In10 },
 ] as const;
 
 const at = (date: string) => `${dayShort(date.slice(5))} ${date.slice(0, 4)}`;
 
 /** A line in words. */
 export const demandWords = (d: Demand, kilos: (kg: number) => string): string =>
-  `${d.crop === null ? 'Whatever there is' : upper(cropById(d.crop).name)}, ${kilos(d.kgPerWeek)} a week, ${at(d.from)} to ${at(d.to)}`;
+  words.aWeekTo({
+    crop: d.crop === null ? words.whateverThereIs : upper(cropById(d.crop).name),
+    kilos: kilos(d.kgPerWeek),
+    at: at(d.from),
+    at2: at(d.to),
+  });
 
 /** The crops that a word finds; everything where none is typed. */
 export function found(crops: readonly CropRow[], text: string): { value: string; label: string }[] {
   const q = text.trim().toLowerCase();
-  const everything = { value: '', label: 'whatever there is' };
+  const everything = { value: '', label: words.whateverThereIs2 };
   if (q === '') return [everything];
   return [
     everything,
@@ -56,11 +62,17 @@ function NewLine({ today, onAdd }: { today: string; onAdd: (d: Demand) => void }
   const [to, setTo] = useState(addDays(today, 180));
   return (
     <View style={{ gap: 12, paddingTop: 8 }}>
-      <NoteField label="Of what" value={text} onChange={setText} placeholder="lettuce" testID="demand-find" />
-      <Choice label="Of what" options={found(crops ?? [], text)} value={crop} onChange={setCrop} />
+      <NoteField
+        label={words.ofWhat}
+        value={text}
+        onChange={setText}
+        placeholder={words.lettuce}
+        testID="demand-find"
+      />
+      <Choice label={words.ofWhat} options={found(crops ?? [], text)} value={crop} onChange={setCrop} />
       <Amount
-        label="A week"
-        unit="kg"
+        label={words.aWeek}
+        unit={words.kg}
         value={kg}
         onChange={setKg}
         step={1}
@@ -69,15 +81,15 @@ function NewLine({ today, onAdd }: { today: string; onAdd: (d: Demand) => void }
         max={100_000}
         testID="demand-kg"
       />
-      <DateStepper label="From" value={from} onChange={setFrom} />
-      <DateStepper label="To" value={to} onChange={setTo} />
+      <DateStepper label={words.from} value={from} onChange={setFrom} />
+      <DateStepper label={words.to} value={to} onChange={setTo} />
       {to < from ? (
         <Text kind="small" tone="ochre">
-          It ends before it begins: put “to” after “from”.
+          {words.itEndsBeforeItBegins}
         </Text>
       ) : null}
       <Button
-        label="Add it"
+        label={words.addIt}
         kind="main"
         disabled={to < from}
         onPress={() => onAdd({ crop: crop === '' ? null : crop, from, to, kgPerWeek: kg })}
@@ -94,7 +106,7 @@ function Pasted({ lines, onTake }: { lines: readonly Demand[]; onTake: (d: Deman
   return (
     <View style={{ gap: 12, paddingTop: 8 }}>
       <NoteField
-        label="A table: crop, from, to, kg_per_week"
+        label={words.aTableCropFromTo}
         value={text}
         onChange={setText}
         lines={5}
@@ -102,19 +114,21 @@ function Pasted({ lines, onTake }: { lines: readonly Demand[]; onTake: (d: Deman
         testID="demand-table"
       />
       {read?.badRows.slice(0, 5).map((r) => (
-        <Text key={`${r.row} ${r.reason}`} kind="small" tone="ochre">{`▲ Line ${r.row}: ${r.reason}.`}</Text>
+        <Text key={`${r.row} ${r.reason}`} kind="small" tone="ochre">
+          {words.line(r.row, r.reason)}
+        </Text>
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
           kind="main"
-          label={read && read.lines.length > 0 ? `Ask for these ${read.lines.length}` : 'Ask for these'}
+          label={read && read.lines.length > 0 ? words.askForThese(read.lines.length) : words.askForThese2}
           disabled={!read || read.lines.length === 0}
           onPress={() => read && onTake(read.lines)}
           testID="demand-table-take"
         />
         {lines.length > 0 ? (
           <Button
-            label="Put what is asked for here"
+            label={words.putWhatIsAskedFor}
             onPress={() => setText(toDemandCsv(lines))}
             testID="demand-table-out"
           />
@@ -126,9 +140,7 @@ function Pasted({ lines, onTake }: { lines: readonly Demand[]; onTake: (d: Deman
 
 function cellsWords(farm: Farm): string {
   const cells = cellsInAll(farm);
-  return cells === null
-    ? 'Trays are not counted until you say how many there are.'
-    : `Trays of ${cells} cells in all, over everything that is raised at a time.`;
+  return words.traysAreNotCountedUntil(cells);
 }
 
 export function DemandPanel({ today }: { today: string }) {
@@ -141,14 +153,9 @@ export function DemandPanel({ today }: { today: string }) {
   const put = (more: Partial<RelaySettings>, label: string) => save({ relay: { ...relay, ...more } }, label);
   return (
     <View testID="demand">
-      <Fold title="What is asked for, and what there is to do it with" open={relay.demand.length === 0}>
+      <Fold title={words.whatIsAskedForAnd} open={relay.demand.length === 0}>
         {problem ? <Problem>{problem}</Problem> : null}
-        {relay.demand.length === 0 ? (
-          <Text>
-            Nothing is asked for yet: gaps are then filled for what sells, ten kilos of a crop a week at its
-            full value. Say what boxes, kitchens and the market take, and the board says when it is short.
-          </Text>
-        ) : null}
+        {relay.demand.length === 0 ? <Text>{words.nothingIsAskedForYet}</Text> : null}
         {relay.demand.map((d, n) => (
           <Row key={`${d.crop} ${d.from} ${n}`} first={n === 0}>
             <View style={{ flex: 1 }}>
@@ -156,9 +163,9 @@ export function DemandPanel({ today }: { today: string }) {
             </View>
             <Button
               kind="plain"
-              label="Take out"
-              hint={`Take out: ${demandWords(d, format.mass)}`}
-              onPress={() => put({ demand: relay.demand.filter((_, i) => i !== n) }, 'What is asked for')}
+              label={words.takeOut}
+              hint={words.takeOut2(demandWords(d, format.mass))}
+              onPress={() => put({ demand: relay.demand.filter((_, i) => i !== n) }, words.whatIsAskedFor)}
             />
           </Row>
         ))}
@@ -166,16 +173,16 @@ export function DemandPanel({ today }: { today: string }) {
           <NewLine
             today={today}
             onAdd={(d) => {
-              put({ demand: [...relay.demand, d] }, 'What is asked for');
+              put({ demand: [...relay.demand, d] }, words.whatIsAskedFor);
               setAdding(false);
             }}
           />
         ) : (
           <View style={{ flexDirection: 'row', paddingTop: 8 }}>
-            <Button label="Ask for something" onPress={() => setAdding(true)} testID="demand-new" />
+            <Button label={words.askForSomething} onPress={() => setAdding(true)} testID="demand-new" />
             <Button
               kind="plain"
-              label={pasting ? 'No table' : 'From a table'}
+              label={words.noTableFromATable(pasting)}
               onPress={() => setPasting(!pasting)}
               testID="demand-paste"
             />
@@ -189,7 +196,7 @@ export function DemandPanel({ today }: { today: string }) {
               const kept = relay.demand.filter(
                 (d) => !lines.some((l) => l.crop === d.crop && l.from === d.from),
               );
-              put({ demand: [...kept, ...lines] }, 'What is asked for');
+              put({ demand: [...kept, ...lines] }, words.whatIsAskedFor);
               setPasting(false);
             }}
           />
@@ -199,32 +206,28 @@ export function DemandPanel({ today }: { today: string }) {
             <Text>{cellsWords(farm)}</Text>
             <View style={{ flexDirection: 'row' }}>
               <Button
-                label="Trays and where they stand"
+                label={words.traysAndWhereTheyStand}
                 onPress={() => router.push('/nursery')}
                 testID="to-nursery"
               />
             </View>
           </View>
           <Amount
-            label="Hours of work a week"
+            label={words.hoursOfWorkAWeek}
             unit="h"
             value={relay.hoursPerWeek}
-            onChange={(hoursPerWeek) => put({ hoursPerWeek }, 'Hours')}
+            onChange={(hoursPerWeek) => put({ hoursPerWeek }, words.hours)}
             step={1}
             bigStep={10}
             min={0}
             max={10_000}
-            note={
-              relay.hoursPerWeek === null
-                ? 'Not counted until you say how many there are.'
-                : 'For sowing, planting, picking and clearing.'
-            }
+            note={words.notCountedUntilYouSay(relay.hoursPerWeek)}
           />
           <Choice
-            label="May go wrong in"
+            label={words.mayGoWrongIn}
             options={RISKS}
             value={RISKS.find((r) => r.value === relay.risk)?.value ?? null}
-            onChange={(risk) => put({ risk }, 'Risk')}
+            onChange={(risk) => put({ risk }, words.risk)}
           />
         </View>
       </Fold>

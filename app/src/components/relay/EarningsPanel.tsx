@@ -4,19 +4,20 @@ import { earnings, type Earning, type RelayYear } from '@fogata/core/relay';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useFormat, type Format } from '../../data/format';
-import { upper } from '../season/seasonWords';
+import { upper } from '../../words/en/seasonWords';
 import { Choice } from '../ui/Button';
 import { Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { useTheme } from '../../theme/theme';
 import { Text } from '../ui/Text';
+import { earningsPanel as words } from '../../words/en/relay';
 
 const WEEKS = 52;
 type By = 'metre' | 'hour' | 'money';
 const BY = [
-  { value: 'metre' as const, label: 'a metre a week' },
-  { value: 'hour' as const, label: 'an hour' },
-  { value: 'money' as const, label: 'the year' },
+  { value: 'metre' as const, label: words.aMetreAWeek },
+  { value: 'hour' as const, label: words.anHour },
+  { value: 'money' as const, label: words.theYear },
 ];
 
 const OF: Record<By, (e: Earning) => number | null> = {
@@ -32,10 +33,10 @@ export function amountWords(
 ): string {
   const parts = [
     ...(a.kg >= 0.1 ? [format.mass(a.kg < 10 ? Number(a.kg.toFixed(1)) : Math.round(a.kg))] : []),
-    ...(a.stems >= 1 ? [`${Math.round(a.stems)} stems`] : []),
-    ...(a.bunches >= 1 ? [`some ${Math.round(a.bunches)} bunches`] : []),
+    ...(a.stems >= 1 ? [words.stems(Math.round(a.stems))] : []),
+    ...(a.bunches >= 1 ? [words.someBunches(Math.round(a.bunches))] : []),
   ];
-  return parts.length > 0 ? parts.join(', ') : 'nothing yet';
+  return parts.length > 0 ? parts.join(', ') : words.nothingYet;
 }
 
 /** Money to two places where it is little, as a price is said. */
@@ -54,12 +55,10 @@ export function EarningsPanel({ year }: { year: RelayYear }) {
   const all = list.reduce((s, e) => s + e.money, 0);
   const hours = list.reduce((s, e) => s + e.minutes, 0) / 60;
   return (
-    <Fold title="What earns its row">
+    <Fold title={words.whatEarnsItsRow}>
       <View style={{ gap: 10 }} testID="earnings">
-        <Text>
-          {`From today a year on, as it is planned: about ${format.money(all)} in ${Math.round(hours)} hours of work.`}
-        </Text>
-        <Choice label="By" options={BY} value={by} onChange={setBy} />
+        <Text>{words.fromTodayAYearOn(format.money(all), Math.round(hours))}</Text>
+        <Choice label={words.by} options={BY} value={by} onChange={setBy} />
         {sorted.map((e, n) => {
           const value = of(e);
           return (
@@ -67,7 +66,12 @@ export function EarningsPanel({ year }: { year: RelayYear }) {
               <View style={{ flex: 1, gap: 3 }} testID="earning">
                 <Text kind="strong">{upper(cropById(e.crop).name)}</Text>
                 <Text kind="small" tone="quiet">
-                  {`${amountWords(e, format)}; ${e.minutes < 90 ? `${Math.round(e.minutes)} min` : `${Math.round(e.minutes / 60)} h`} of work, ${format.money(e.money)}`}
+                  {words.ofWork({
+                    amountWords: amountWords(e, format),
+                    minutes:
+                      e.minutes < 90 ? words.min(Math.round(e.minutes)) : `${Math.round(e.minutes / 60)} h`,
+                    money: format.money(e.money),
+                  })}
                 </Text>
                 <View
                   style={[
@@ -84,8 +88,7 @@ export function EarningsPanel({ year }: { year: RelayYear }) {
           );
         })}
         <Text kind="small" tone="quiet">
-          Worth a metre and minutes are starting values, yours under Seed and Settings; times the share of
-          years in which it comes off. A bunch is ten stems, or as greens are usually tied.
+          {words.worthAMetreAndMinutes}
         </Text>
       </View>
     </Fold>

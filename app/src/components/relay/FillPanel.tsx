@@ -10,18 +10,19 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { change, useFill } from '../../data/hooks';
 import { newId } from '../../data/id';
-import { dayShort, ofHundred, upper } from '../season/seasonWords';
+import { dayShort, ofHundred, upper } from '../../words/en/seasonWords';
 import { Button, Choice } from '../ui/Button';
 import { Problem } from '../ui/Bars';
 import { Loading, Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 import { rowsWords } from './targets';
 import type { Board } from './useBoard';
+import { fillPanel as words } from '../../words/en/relay';
 
 const AIMS = [
-  { value: 'supply', label: 'what is asked for' },
-  { value: 'value', label: 'the most money' },
-  { value: 'variety', label: 'many kinds' },
+  { value: 'supply', label: words.whatIsAskedFor },
+  { value: 'value', label: words.theMostMoney },
+  { value: 'variety', label: words.manyKinds },
 ] as const;
 type Aim = FillView['aim'];
 
@@ -63,27 +64,35 @@ function Proposal({
   const format = useFormat();
   const name = cropById(p.crop).name;
   const title = `${upper(p.how === 'sow' ? 'sow' : 'plant')} ${name}, ${bed} ${rowsWords(p)}, ${at(p.plantedOn)}`;
-  const trays = p.traysOn ? `In trays from ${at(p.traysOn)}, ${p.cells} cells. ` : '';
-  const gives = p.kg > 0 ? `About ${format.mass(p.kg)} from ${at(p.readyOn)}` : `Ready on ${at(p.readyOn)}`;
+  const trays = p.traysOn ? words.inTraysFromCells(at(p.traysOn), p.cells) : '';
+  const gives = p.kg > 0 ? words.aboutFrom(format.mass(p.kg), at(p.readyOn)) : words.readyOn(at(p.readyOn));
   const fills =
     p.fills.kg > 0.5 && p.fills.from && p.fills.to
-      ? `, ${format.mass(p.fills.kg)} of it where it is short, ${at(p.fills.from)} to ${at(p.fills.to)}`
+      ? words.ofItWhereItIs({ kg: format.mass(p.fills.kg), at: at(p.fills.from), at2: at(p.fills.to) })
       : '';
   const instead =
     p.instead && p.instead.less > 0.5
-      ? ` Next best ${cropById(p.instead.crop).name}, ${format.money(p.instead.less)} less.`
+      ? words.nextBestLess(cropById(p.instead.crop).name, format.money(p.instead.less))
       : '';
   return (
     <Row first={first}>
       <View style={{ flex: 1, gap: 2 }} testID="proposal">
         <Text kind="strong">{title}</Text>
         <Text kind="small" tone="quiet">
-          {`${trays}${gives}${fills}; clear on ${at(p.clearedOn)}. Comes off in ${ofHundred(p.success)}; the plan would lose ${format.money(p.worth)} without it.${instead}`}
+          {words.clearOnComesOffIn({
+            trays,
+            gives,
+            fills,
+            at: at(p.clearedOn),
+            ofHundred: ofHundred(p.success),
+            worth: format.money(p.worth),
+            instead,
+          })}
         </Text>
       </View>
       <View style={{ gap: 4 }}>
-        <Button label="Take it" hint={`Take: ${title}`} onPress={onTake} testID="proposal-take" />
-        <Button kind="plain" label="Not this" hint={`Refuse: ${title}`} onPress={onRefuse} />
+        <Button label={words.takeIt} hint={words.take(title)} onPress={onTake} testID="proposal-take" />
+        <Button kind="plain" label={words.notThis} hint={words.refuse(title)} onPress={onRefuse} />
       </View>
     </Row>
   );
@@ -127,19 +136,19 @@ export function FillPanel({ board, bedIds }: { board: Board; bedIds?: readonly s
     fill?.boundMoney && fill.money !== null ? (fill.boundMoney - fill.money) / fill.boundMoney : null;
   return (
     <View testID="fill">
-      <PartTitle>Fill the gaps</PartTitle>
-      <Choice label="For" options={AIMS} value={aim} onChange={setAim} />
+      <PartTitle>{words.fillTheGaps}</PartTitle>
+      <Choice label={words.forWord} options={AIMS} value={aim} onChange={setAim} />
       <View style={{ flexDirection: 'row', gap: 8, paddingTop: 8, flexWrap: 'wrap' }}>
         <Button
           kind={open.length > 0 ? 'outline' : 'main'}
-          label={open.length > 0 || taken.size > 0 ? 'Look again' : 'What could go in?'}
+          label={words.lookAgainWhatCouldGo(open.length, taken.size)}
           disabled={busy}
           onPress={() => void begin()}
           testID="fill-begin"
         />
         {busy ? (
           <Button
-            label="Stop"
+            label={words.stop}
             onPress={() => void change(call(api.stopFill)).then(() => mutate())}
             testID="fill-stop"
           />
@@ -147,7 +156,7 @@ export function FillPanel({ board, bedIds }: { board: Board; bedIds?: readonly s
         {open.length > 1 && !busy ? (
           <Button
             kind="main"
-            label={`Take all ${open.length}`}
+            label={words.takeAll(open.length)}
             onPress={() => void take(open)}
             testID="fill-all"
           />
@@ -156,20 +165,32 @@ export function FillPanel({ board, bedIds }: { board: Board; bedIds?: readonly s
       {problem ? <Problem>{problem}</Problem> : null}
       {fill?.state === 'failed' ? <Problem>{fill.message ?? ''}</Problem> : null}
       {fill?.state === 'looking' ? (
-        <Loading what={`Going through a hundred years for each crop and place: ${fill.done} of ${fill.of}`} />
+        <Loading what={words.goingThroughAHundredYears(fill.done, fill.of)} />
       ) : null}
       {fill?.state === 'solving' ? (
         <Loading
-          what={`Working it out${fill.money === null ? '' : `: ${format.money(fill.money)} so far${fill.boundMoney ? `, no plan is over ${format.money(fill.boundMoney)}` : ''}`}`}
+          what={words.workingItOut(
+            fill.money === null
+              ? ''
+              : words.soFar(
+                  format.money(fill.money),
+                  fill.boundMoney ? words.noPlanIsOver(format.money(fill.boundMoney)) : '',
+                ),
+          )}
         />
       ) : null}
       {fill && open.length > 0 && fill.money !== null ? (
         <Text kind="small" tone="quiet" live>
-          {`${open.length} plantings. Together they bring about ${format.money(fill.money)} over their work, or meet a need that is counted so${far === null ? '' : `; no plan can be more than ${Math.max(1, Math.ceil(far * 100))} % better`}${fill.simpleMoney ? `. The crop that has waited longest in each free row would bring ${format.money(fill.simpleMoney)}` : ''}. Values of crops are starting values.`}
+          {words.plantingsTogetherTheyBringAbout({
+            count: open.length,
+            money: format.money(fill.money),
+            far: far === null ? '' : words.noPlanCanBeMore(Math.max(1, Math.ceil(far * 100))),
+            simpleMoney: fill.simpleMoney ? words.theCropThatHasWaited(format.money(fill.simpleMoney)) : '',
+          })}
         </Text>
       ) : null}
       {fill?.state === 'ready' && fill.proposals.length === 0 ? (
-        <Text>Nothing more comes off in the rows that are free, at the risk that you accept.</Text>
+        <Text>{words.nothingMoreComesOffIn}</Text>
       ) : null}
       {open.map((p, n) => (
         <Proposal

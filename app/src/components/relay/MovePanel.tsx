@@ -3,27 +3,30 @@ import { flowersOf, isoOf, kgBetween, underChoices, type Strip } from '@fogata/c
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
-import { dayWords, ofHundred, upper } from '../season/seasonWords';
+import { dayWords, ofHundred, upper } from '../../words/en/seasonWords';
 import { Button } from '../ui/Button';
 import { DateStepper } from '../ui/DateStepper';
 import { PartTitle, Text } from '../ui/Text';
 import { mayMove } from './board';
-import { quarrelWords, type Units } from './boardWords';
+import { quarrelWords, type Units } from '../../words/en/boardWords';
 import type { Board } from './useBoard';
 import { WrongPanel } from './WrongPanel';
 import { rowsWords } from './targets';
+import { movePanel as words } from '../../words/en/board';
 
 const day = (d: number) => dayWords(isoOf(d).slice(5));
 
 /** What becomes of it, in a sentence. */
 function course(s: Strip): string {
-  if (s.upDay === null) return 'In the mean year it does not come up from that day.';
-  if (s.readyDay === null)
-    return s.odds
-      ? 'In the mean year it never comes to a picking from that day.'
-      : 'Its place is still being worked out.';
-  const cut = s.endDay <= s.readyDay ? ' It is cleared before that.' : '';
-  return `${upper(s.how === 'sow' ? `up on ${day(s.upDay)}, ready` : 'ready')} on ${day(s.readyDay)} in the middle year${s.overDay !== null && s.overDay < s.endDay ? `, over on ${day(s.overDay)}` : ''}.${cut}`;
+  if (s.upDay === null) return words.inTheMeanYearIt;
+  if (s.readyDay === null) return words.inTheMeanYearIt2(Boolean(s.odds));
+  const cut = words.itIsClearedBeforeThat(s.endDay, s.readyDay);
+  return words.onInTheMiddleYear({
+    how: upper(s.how === 'sow' ? words.upOnReady(day(s.upDay)) : 'ready'),
+    readyDay: day(s.readyDay),
+    overDay: s.overDay !== null && s.overDay < s.endDay ? words.overOn(day(s.overDay)) : '',
+    cut,
+  });
 }
 
 /** What else its rows could carry, and when it flowers where it is kept for seed. */
@@ -34,12 +37,14 @@ function besides(s: Strip, today: number): string[] {
   return [
     ...(flowers
       ? [
-          `For seed: in flower from ${day(flowers.fromDay)} to ${day(flowers.toDay)}, ripe about ${day(s.endDay)}.`,
+          words.forSeedInFlowerFrom({
+            fromDay: day(flowers.fromDay),
+            toDay: day(flowers.toDay),
+            endDay: day(s.endDay),
+          }),
         ]
       : []),
-    ...(first
-      ? [`From ${day(first.fromDay)} on may be sown under it: ${under.map((u) => u.crop.name).join(', ')}.`]
-      : []),
+    ...(first ? [words.fromOnMayBeSown(day(first.fromDay), under.map((u) => u.crop.name).join(', '))] : []),
   ];
 }
 
@@ -66,7 +71,11 @@ export function MovePanel({
     <View role="group" aria-label={s.crop.name} style={{ gap: 10 }} testID="move-panel">
       <PartTitle right={`${bed.name}, ${rowsWords(p)}`}>{s.crop.name}</PartTitle>
       <Text>
-        {`${s.odds ? `Begun then it comes off in ${ofHundred(s.odds.success)}. ` : ''}${course(s)}${kg > 0 ? ` About ${format.mass(kg)}.` : ''}`}
+        {words.words({
+          odds: s.odds ? words.begunThenItComesOff(ofHundred(s.odds.success)) : '',
+          course: course(s),
+          kg: kg > 0 ? words.about(format.mass(kg)) : '',
+        })}
       </Text>
       {besides(s, year.today).map((line) => (
         <Text key={line} kind="small" tone="quiet">
@@ -85,7 +94,7 @@ export function MovePanel({
       })}
       {mayMove(p) ? (
         <DateStepper
-          label={s.how === 'sow' ? 'Sown on' : 'Planted on'}
+          label={words.sownOnPlantedOn(s.how)}
           value={p.plantedOn}
           onChange={(plantedOn) => {
             const by = Math.round((Date.parse(plantedOn) - Date.parse(p.plantedOn)) / 86_400_000);
@@ -97,11 +106,11 @@ export function MovePanel({
         />
       ) : (
         <Text kind="small" tone="quiet">
-          It is in the ground: only its clearing can be moved.
+          {words.itIsInTheGround}
         </Text>
       )}
       <DateStepper
-        label={p.clearedOn === null ? 'Stands until it is over; cleared on' : 'Cleared on'}
+        label={words.standsUntilItIsOver(p.clearedOn)}
         value={p.clearedOn ?? isoOf(s.endDay)}
         onChange={(clearedOn) => {
           if (clearedOn > p.plantedOn && clearedOn > view.today) void board.put(p, { ...p, clearedOn });
@@ -110,12 +119,12 @@ export function MovePanel({
       <WrongPanel board={board} strip={s} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Link href={`/planting/${id}`} asChild>
-          <Button label="Change it" kind="plain" onPress={() => undefined} />
+          <Button label={words.changeIt} kind="plain" onPress={() => undefined} />
         </Link>
         <Link href={`/story/${id}`} asChild>
-          <Button label="Its story" kind="plain" onPress={() => undefined} />
+          <Button label={words.itsStory} kind="plain" onPress={() => undefined} />
         </Link>
-        <Button label="Close" kind="plain" onPress={onClose} testID="move-close" />
+        <Button label={words.close} kind="plain" onPress={onClose} testID="move-close" />
       </View>
     </View>
   );

@@ -6,13 +6,14 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { useNext } from '../../data/hooks';
 import { newId } from '../../data/id';
-import { dayShort, dayWords, ofHundred, upper } from '../season/seasonWords';
+import { dayShort, dayWords, ofHundred, upper } from '../../words/en/seasonWords';
 import { Button } from '../ui/Button';
 import { Loading, Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 import { freeAfter } from './board';
 import { rowsWords } from './targets';
 import type { Board } from './useBoard';
+import { nextPanel as words } from '../../words/en/relay';
 
 export interface RowsAsked {
   bedId: string;
@@ -51,27 +52,38 @@ export function NextPanel({ board, rows, onClose }: { board: Board; rows: RowsAs
   return (
     <View testID="next">
       <PartTitle
-        right={`free from ${dayShort(from.slice(5))}`}
+        right={words.freeFrom(dayShort(from.slice(5)))}
       >{`${bed.name}, ${rowsWords(rows)}`}</PartTitle>
       {error ? <Text tone="ochre">{(error as Error).message}</Text> : null}
       {data?.progress.state === 'computing' ? (
-        <Loading what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of}`} />
+        <Loading what={words.goingThroughAHundredYears(data.progress.done, data.progress.of)} />
       ) : null}
       {data?.progress.state === 'ready' && data.choices.length === 0 ? (
-        <Text>{`Nothing that you grow comes off there in the five weeks from ${dayWords(from.slice(5))}, at the risk that you accept.`}</Text>
+        <Text>{words.nothingThatYouGrowComes(dayWords(from.slice(5)))}</Text>
       ) : null}
       {data?.choices.map((c, n) => (
         <Row key={c.crop} first={n === 0}>
           <View style={{ flex: 1, gap: 2 }}>
-            <Text kind="strong">{`${upper(c.planted ? 'plant' : 'sow')} ${c.name} on ${dayWords(c.plantedOn.slice(5))}`}</Text>
+            <Text kind="strong">
+              {words.onWord({
+                planted: upper(c.planted ? 'plant' : 'sow'),
+                name: c.name,
+                dayWords: dayWords(c.plantedOn.slice(5)),
+              })}
+            </Text>
             <Text kind="small" tone="quiet">
-              {`Ready on ${dayShort(c.readyOn.slice(5))}, clear on ${dayShort(c.clearedOn.slice(5))}${c.kg === null ? '' : `, about ${format.mass(c.kg)}`}. It comes off in ${ofHundred(c.success)}.`}
+              {words.readyOnClearOnIt({
+                readyOn: dayShort(c.readyOn.slice(5)),
+                clearedOn: dayShort(c.clearedOn.slice(5)),
+                kg: c.kg === null ? '' : words.about(format.mass(c.kg)),
+                ofHundred: ofHundred(c.success),
+              })}
             </Text>
           </View>
-          <Button label="Plan it" hint={`Plan ${c.name}`} onPress={() => plan(c)} testID="next-plan" />
+          <Button label={words.planIt} hint={words.plan(c.name)} onPress={() => plan(c)} testID="next-plan" />
         </Row>
       ))}
-      <Button kind="plain" label="Close" onPress={onClose} />
+      <Button kind="plain" label={words.close} onPress={onClose} />
     </View>
   );
 }

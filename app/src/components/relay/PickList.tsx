@@ -2,11 +2,12 @@
 import { isoOf, picks, type RelayYear } from '@fogata/core/relay';
 import { Pressable, View } from 'react-native';
 import { useFormat } from '../../data/format';
-import { dayShort, upper } from '../season/seasonWords';
+import { dayShort, upper } from '../../words/en/seasonWords';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 import { amountWords } from './EarningsPanel';
 import { rowsWords } from './targets';
+import { pickList as words } from '../../words/en/board';
 
 export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingId: string) => void }) {
   const format = useFormat();
@@ -15,12 +16,12 @@ export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingI
   const all = list.reduce((sum, p) => sum + p.kg, 0);
   return (
     <View testID="picks">
-      <PartTitle right={`about ${format.mass(Math.round(all))}`}>To pick this week</PartTitle>
+      <PartTitle right={words.about(format.mass(Math.round(all)))}>{words.toPickThisWeek}</PartTitle>
       {list.map(({ strip: s, kg, stems, bunches, leftDays }, n) => {
         const bed = year.beds.find((b) => b.id === s.planting.bedId)?.name ?? '';
         const title = `${upper(s.crop.name)}, ${bed} ${rowsWords(s.planting)}`;
         const said = amountWords({ kg, stems, bunches }, format);
-        const amount = said === 'nothing yet' ? 'As it opens' : `About ${said.replace('some ', '')}`;
+        const amount = said === 'nothing yet' ? words.asItOpens : words.about2(said.replace('some ', ''));
         return (
           <Pressable
             key={s.planting.id}
@@ -33,7 +34,11 @@ export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingI
               <View style={{ flex: 1, gap: 2 }}>
                 <Text kind="strong">{title}</Text>
                 <Text kind="small" tone={leftDays <= 14 ? 'ochre' : 'quiet'}>
-                  {`${amount}; ${leftDays <= 14 ? 'the last of it by' : 'it stands until'} ${dayShort(isoOf(year.today + leftDays).slice(5))}.`}
+                  {words.theLastOfItBy({
+                    amount,
+                    leftDays,
+                    isoOf: dayShort(isoOf(year.today + leftDays).slice(5)),
+                  })}
                 </Text>
               </View>
             </Row>
@@ -41,7 +46,7 @@ export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingI
         );
       })}
       <Text kind="small" tone="quiet">
-        By the middle year, evenly from the first picking to the last. What you see in the bed is right.
+        {words.byTheMiddleYearEvenly}
       </Text>
     </View>
   );

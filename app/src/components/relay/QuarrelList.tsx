@@ -5,7 +5,8 @@ import { Pressable, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { quarrelWords, type Units } from './boardWords';
+import { quarrelWords, type Units } from '../../words/en/boardWords';
+import { quarrelList as words } from '../../words/en/board';
 
 interface ListProps {
   quarrels: readonly Quarrel[];
@@ -49,7 +50,7 @@ export function QuarrelList({ quarrels, accepted, year, units, onShow, onAccept 
   if (quarrels.length === 0) return null;
   return (
     <View testID="quarrels">
-      <PartTitle right={`${open.length}`}>To look at</PartTitle>
+      <PartTitle right={`${open.length}`}>{words.toLookAt}</PartTitle>
       {shown.map((q, n) => {
         const { what, instead } = quarrelWords(q, year, units);
         const isAccepted = accepted.includes(q.id);
@@ -64,13 +65,13 @@ export function QuarrelList({ quarrels, accepted, year, units, onShow, onAccept 
             >
               <Text kind="strong" tone={isAccepted ? 'quiet' : 'ochre'}>{`▲ ${what}`}</Text>
               <Text kind="small" tone="quiet">
-                {isAccepted ? `Accepted. ${instead}` : instead}
+                {words.accepted(isAccepted, instead)}
               </Text>
             </Pressable>
             <Button
               kind="plain"
-              label={isAccepted ? 'Say it again' : 'Accept'}
-              hint={`${isAccepted ? 'Say again' : 'Accept'}: ${what}`}
+              label={words.sayItAgainAccept(isAccepted)}
+              hint={words.sayAgainAccept(isAccepted, what)}
               onPress={() => onAccept(q.id, !isAccepted)}
             />
           </Row>
@@ -79,7 +80,7 @@ export function QuarrelList({ quarrels, accepted, year, units, onShow, onAccept 
       {more > 0 || all ? (
         <Button
           kind="plain"
-          label={all ? 'Fewer' : `${more} more`}
+          label={words.fewerMore(all, more)}
           onPress={() => setAll(!all)}
           testID="quarrels-more"
         />

@@ -19,7 +19,8 @@ import { Fold } from '../ui/Fields';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
 import { yearOf } from './board';
-import { planLines, planSentence, type PlanColumn } from './scenarioWords';
+import { planLines, planSentence, type PlanColumn } from '../../words/en/scenarioWords';
+import { scenariosPanel as words } from '../../words/en/scenarios';
 
 const WEEKS = 52;
 const NO_MOVES = new Map();
@@ -36,10 +37,10 @@ function Columns({
   const format = useFormat();
   const theme = useTheme();
   return (
-    <ScrollView horizontal tabIndex={0} aria-label="Plans side by side">
-      <View role="table" aria-label="Plans side by side" testID="plans">
+    <ScrollView horizontal tabIndex={0} aria-label={words.plansSideBySide}>
+      <View role="table" aria-label={words.plansSideBySide} testID="plans">
         <View role="row" style={[styles.row, { borderColor: theme.ink }]}>
-          <View role="columnheader" style={styles.label} aria-label="What" />
+          <View role="columnheader" style={styles.label} aria-label={words.what} />
           {plans.map((p) => (
             <View role="columnheader" key={p.id ?? ''} style={styles.cell}>
               <Text kind="strong">{p.name}</Text>
@@ -69,15 +70,15 @@ function Columns({
               {p.id === null ? null : (
                 <>
                   <Button
-                    label="Make it the plan"
-                    hint={`Make ${p.name} the plan`}
+                    label={words.makeItThePlan}
+                    hint={words.makeThePlan(p.name)}
                     onPress={() => onTake(p)}
                     testID="plan-take"
                   />
                   <Button
                     kind="plain"
-                    label="Throw away"
-                    hint={`Throw ${p.name} away`}
+                    label={words.throwAway}
+                    hint={words.throwAway2(p.name)}
                     onPress={() => onDrop(p)}
                   />
                 </>
@@ -98,7 +99,7 @@ function Plans({ year }: { year: RelayYear }) {
   const [problem, setProblem] = useState<string | null>(null);
   const plans = useMemo(
     (): PlanColumn[] => [
-      { id: null, name: 'Planned now', tally: tally(year, year.today, WEEKS), ready: true },
+      { id: null, name: words.plannedNow, tally: tally(year, year.today, WEEKS), ready: true },
       ...(data?.scenarios ?? []).map((s) => ({
         id: s.id,
         name: s.name,
@@ -125,7 +126,7 @@ function Plans({ year }: { year: RelayYear }) {
     tried(async () => {
       const { recordId } = await change(call(api.takeScenario, { id: p.id! }));
       if (recordId !== null && nowAtMs !== undefined)
-        offerUndo(`“${p.name}” is the plan`, () => retract([recordId], nowAtMs));
+        offerUndo(words.isThePlan(p.name), () => retract([recordId], nowAtMs));
     });
   const drop = (p: PlanColumn) =>
     tried(async () => void (await change(call(api.dropScenario, { id: p.id! }))));
@@ -138,23 +139,22 @@ function Plans({ year }: { year: RelayYear }) {
         <Columns plans={plans} onTake={(p) => void take(p)} onDrop={(p) => void drop(p)} />
       ) : null}
       <NoteField
-        label="Put what is planned now by, under the name"
+        label={words.putWhatIsPlannedNow}
         value={name}
         onChange={setName}
-        placeholder="early tomatoes"
+        placeholder={words.earlyTomatoes}
         testID="plan-name"
       />
       <View style={{ flexDirection: 'row' }}>
         <Button
-          label="Put it by"
+          label={words.putItBy}
           disabled={name.trim() === ''}
           onPress={() => void keep()}
           testID="plan-keep"
         />
       </View>
       <Text kind="small" tone="quiet">
-        Of the year from today, by the middle year and the share of years in which it comes off. To go back,
-        put the plan by first: what is planned now is replaced, what stands is not.
+        {words.ofTheYearFromToday}
       </Text>
     </View>
   );
@@ -162,7 +162,7 @@ function Plans({ year }: { year: RelayYear }) {
 
 export function ScenariosPanel({ year }: { year: RelayYear }) {
   return (
-    <Fold title="Plans side by side">
+    <Fold title={words.plansSideBySide}>
       <Plans year={year} />
     </Fold>
   );

@@ -9,12 +9,13 @@ import { Row } from '../ui/Page';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
 import { remakeIn } from './board';
-import { springDetail, springSentence, springTitle } from './springWords';
+import { springDetail, springSentence, springTitle } from '../../words/en/springWords';
 import type { Board } from './useBoard';
+import { springPanel as words } from '../../words/en/scenarios';
 
 export function SpringPanel({ board }: { board: Board }) {
   return (
-    <Fold title="The spring is early, or late">
+    <Fold title={words.theSpringIsEarlyOr}>
       <Asked board={board} />
     </Fold>
   );
@@ -34,19 +35,19 @@ function Asked({ board }: { board: Board }) {
   return (
     <View style={{ gap: 10 }} testID="spring">
       <Choose
-        label="It is"
+        label={words.itIs}
         value={early ? 'early' : 'late'}
         options={[
-          { value: 'early', label: 'early' },
-          { value: 'late', label: 'late' },
+          { value: 'early', label: words.early },
+          { value: 'late', label: words.late },
         ]}
         onChange={(v) => setEarly(v === 'early')}
       />
       <Amount
-        label={`Days that everything is ${early ? 'ahead' : 'behind'}`}
+        label={words.daysThatEverythingIsAhead(early)}
         value={far}
         onChange={setFar}
-        unit="days"
+        unit={words.days}
         step={1}
         bigStep={7}
         min={1}
@@ -64,7 +65,7 @@ function Asked({ board }: { board: Board }) {
           </View>
           {a.moves.length > 0 ? (
             <Button
-              label="Do it"
+              label={words.doIt}
               hint={springTitle(a, days)}
               onPress={() => void board.putAll(a.moves)}
               testID={`spring-do-${a.kind}`}
@@ -73,8 +74,7 @@ function Asked({ board }: { board: Board }) {
         </Row>
       ))}
       <Text kind="small" tone="quiet">
-        What stands gains or loses the days from now on. An early spring does not move the last frost: what is
-        begun sooner has the odds of its own day.
+        {words.whatStandsGainsOrLoses}
       </Text>
     </View>
   );

@@ -2,6 +2,7 @@
 import type { Week } from '@fogata/core/relay';
 import { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT, type Palette } from '../../theme/tokens';
+import { supplyBand as words } from '../../words/en/board';
 
 export const SUPPLY_PX = 84;
 
@@ -56,7 +57,7 @@ export function SupplyBand({ weeks, x, top, theme }: BandProps) {
         stroke={theme.quiet}
       />
       <SvgText x={6} y={y(most) + 12} fontFamily={FONT.label} fontSize={14} fill={theme.quiet}>
-        {`${Math.round(most)} kg`}
+        {words.kg(Math.round(most))}
       </SvgText>
     </>
   );

@@ -10,13 +10,14 @@ import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
 import { refillingIn, remakeIn } from './board';
 import type { Board } from './useBoard';
-import { wrongDetail, wrongSentence, wrongTitle } from './wrongWords';
+import { wrongDetail, wrongSentence, wrongTitle } from '../../words/en/wrongWords';
+import { wrongPanel as words } from '../../words/en/scenarios';
 
 type What = 'late' | 'early' | 'lost';
 
 export function WrongPanel({ board, strip }: { board: Board; strip: Strip }) {
   return (
-    <Fold title="It goes wrong: late, early or lost">
+    <Fold title={words.itGoesWrongLateEarly}>
       <Asked board={board} strip={strip} />
     </Fold>
   );
@@ -42,21 +43,21 @@ function Asked({ board, strip }: { board: Board; strip: Strip }) {
   return (
     <View style={{ gap: 10 }} testID="gone-wrong">
       <Choose<What>
-        label="What happened"
+        label={words.whatHappened}
         value={what}
         options={[
-          { value: 'late', label: 'late' },
-          { value: 'early', label: 'early' },
-          { value: 'lost', label: 'lost' },
+          { value: 'late', label: words.late },
+          { value: 'early', label: words.early },
+          { value: 'lost', label: words.lost },
         ]}
         onChange={setWhat}
       />
       {what === 'lost' ? null : (
         <Amount
-          label={`Days ${what === 'late' ? 'later' : 'sooner'} than its middle year`}
+          label={words.daysLaterSoonerThanIts(what)}
           value={days}
           onChange={setDays}
-          unit="days"
+          unit={words.days}
           step={1}
           bigStep={7}
           min={1}
@@ -75,7 +76,7 @@ function Asked({ board, strip }: { board: Board; strip: Strip }) {
           </View>
           {a.moves.length > 0 ? (
             <Button
-              label="Do it"
+              label={words.doIt}
               hint={wrongTitle(a)}
               onPress={() => void board.putAll(a.moves)}
               testID="wrong-do"
@@ -84,8 +85,7 @@ function Asked({ board, strip }: { board: Board; strip: Strip }) {
         </Row>
       ))}
       <Text kind="small" tone="quiet">
-        By the crops’ worth, what is taken of each by its clearing, and the odds of the day it would be begun
-        on. For a stand with gaps ask the planting itself.
+        {words.byTheCropsWorthWhat}
       </Text>
     </View>
   );

@@ -5,15 +5,16 @@ import { memo, useState } from 'react';
 import { Platform, StyleSheet, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTheme } from '../../theme/theme';
-import { dayShort } from '../season/seasonWords';
+import { dayShort } from '../../words/en/seasonWords';
 import { mayMove, movedBy } from './board';
 import type { Hand } from './useBoard';
+import { targets as words } from '../../words/en/board';
 
 /** Height of a row of the board, px. */
 export const LANE = 54;
 
 export const rowsWords = (l: { fromRow: number; toRow: number }): string =>
-  l.fromRow === l.toRow ? `row ${l.fromRow}` : `rows ${l.fromRow}–${l.toRow}`;
+  l.fromRow === l.toRow ? words.row(l.fromRow) : words.rows(l.fromRow, l.toRow);
 
 export const RowTarget = memo(function RowTarget({
   top,
@@ -105,7 +106,14 @@ export const StripTarget = memo(function StripTarget({
     else return;
     e.preventDefault();
   };
-  const label = `${s.crop.name}, ${bedName} ${rowsWords(s.planting)}, ${dayShort(s.planting.plantedOn.slice(5))} to ${dayShort(isoOf(s.endDay).slice(5))}${mayMove(s.planting) ? '' : ', in the ground'}`;
+  const label = words.toInTheGround({
+    name: s.crop.name,
+    bedName,
+    rowsWords: rowsWords(s.planting),
+    plantedOn: dayShort(s.planting.plantedOn.slice(5)),
+    isoOf: dayShort(isoOf(s.endDay).slice(5)),
+    mayMove: mayMove(s.planting),
+  });
   return (
     <>
       <GestureDetector gesture={pan('all')}>

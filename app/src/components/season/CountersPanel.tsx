@@ -17,13 +17,14 @@ import { NoteField } from '../ui/Field';
 import { Amount, Choose, Degrees, Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { counterWords, soFarWords } from './counterWords';
+import { counterWords, soFarWords } from '../../words/en/counterWords';
+import { countersPanel as words } from '../../words/en/seasonPanels';
 
 const WHAT = [
-  { value: 'ripe', label: 'fruit set to ripe' },
-  { value: 'bloom', label: 'planting to flower' },
-  { value: 'cold', label: 'weeks of cold for bulbs' },
-  { value: 'heat', label: 'warmth to a mark' },
+  { value: 'ripe', label: words.fruitSetToRipe },
+  { value: 'bloom', label: words.plantingToFlower },
+  { value: 'cold', label: words.weeksOfColdForBulbs },
+  { value: 'heat', label: words.warmthToAMark },
 ] as const;
 
 function Line({
@@ -45,7 +46,7 @@ function Line({
         <Text tone={v.full ? 'ember' : 'ink'}>{counterWords(v, today)}</Text>
         <View
           role="img"
-          aria-label={`${Math.round(100 * v.share)} per cent`}
+          aria-label={words.perCent(Math.round(100 * v.share))}
           style={[styles.track, { borderColor: theme.hairline }]}
         >
           <View style={{ width: `${100 * v.share}%`, height: 6, backgroundColor: theme.pine }} />
@@ -54,7 +55,7 @@ function Line({
           {soFarWords(v, today)}
         </Text>
       </View>
-      <Button kind="plain" label="Stop" hint={`Stop counting: ${v.counter.name}`} onPress={onRemove} />
+      <Button kind="plain" label={words.stop} hint={words.stopCounting(v.counter.name)} onPress={onRemove} />
     </Row>
   );
 }
@@ -63,7 +64,7 @@ function Fresh({ today, onAdd }: { today: string; onAdd: (c: Counter) => void })
   const { data: beds } = useBeds();
   const [c, set] = useState<Counter>(() => ({
     id: newId(),
-    name: 'Tomatoes, first truss',
+    name: words.tomatoesFirstTruss,
     what: 'ripe',
     crop: 'tomato',
     structureId: null,
@@ -77,13 +78,13 @@ function Fresh({ today, onAdd }: { today: string; onAdd: (c: Counter) => void })
   return (
     <View style={{ gap: 12 }}>
       <NoteField
-        label="Called"
+        label={words.called}
         value={c.name}
         onChange={(name) => set({ ...c, name })}
         testID="counter-name"
       />
       <Choose
-        label="What is counted"
+        label={words.whatIsCounted}
         value={c.what}
         options={WHAT}
         onChange={(what) => change(what, c.crop)}
@@ -92,24 +93,24 @@ function Fresh({ today, onAdd }: { today: string; onAdd: (c: Counter) => void })
         <CropChoice
           crops={CROPS}
           value={c.crop}
-          placeholder="tomatoes"
+          placeholder={words.tomatoes}
           onChange={(id) => change(c.what, id)}
         />
       )}
       <Choose
-        label="Where"
+        label={words.where}
         value={c.structureId ?? ''}
         options={[
-          { value: '', label: 'in the open' },
+          { value: '', label: words.inTheOpen },
           ...(beds?.structures ?? [])
             .filter((s) => s.structure.kind !== 'open')
             .map((s) => ({ value: s.structure.id, label: s.structure.name })),
         ]}
         onChange={(id) => set({ ...c, structureId: id === '' ? null : id })}
       />
-      <DateStepper label="From" value={c.from} onChange={(from) => set({ ...c, from })} />
+      <DateStepper label={words.from} value={c.from} onChange={(from) => set({ ...c, from })} />
       <Degrees
-        label={c.what === 'cold' ? 'Cold counts up to' : 'Warmth counts over'}
+        label={words.coldCountsUpToWarmth(c.what)}
         value={c.baseC}
         onChange={(baseC) => set({ ...c, baseC })}
         step={0.5}
@@ -119,17 +120,17 @@ function Fresh({ today, onAdd }: { today: string; onAdd: (c: Counter) => void })
         signed
       />
       <Amount
-        label="Full at"
+        label={words.fullAt}
         value={c.target}
         onChange={(target) => set({ ...c, target })}
-        unit={c.what === 'cold' ? 'days' : '°C days'}
+        unit={words.daysCDays(c.what)}
         step={c.what === 'cold' ? 7 : 10}
         bigStep={c.what === 'cold' ? 28 : 100}
         min={1}
         max={6000}
-        note="A starting value. When yours was full, put it right: the next one goes by that."
+        note={words.aStartingValueWhenYours}
       />
-      <Button kind="main" label="Count it" onPress={() => onAdd(c)} testID="counter-add" />
+      <Button kind="main" label={words.countIt} onPress={() => onAdd(c)} testID="counter-add" />
     </View>
   );
 }
@@ -142,7 +143,9 @@ export function CountersPanel() {
   if (!data) return null;
   return (
     <View testID="counters">
-      {data.counters.length > 0 ? <PartTitle right={`${data.counters.length}`}>Counted</PartTitle> : null}
+      {data.counters.length > 0 ? (
+        <PartTitle right={`${data.counters.length}`}>{words.counted}</PartTitle>
+      ) : null}
       {data.counters.map((v, n) => (
         <Line
           key={v.counter.id}
@@ -152,14 +155,14 @@ export function CountersPanel() {
           onRemove={() =>
             save(
               { counters: held.filter((x) => x.id !== v.counter.id) },
-              `${v.counter.name}: no longer counted`,
+              words.noLongerCounted(v.counter.name),
             )
           }
         />
       ))}
       {problem ? <Problem>{problem}</Problem> : null}
-      <Fold title="Count from a day" key={held.length}>
-        <Fresh today={data.today} onAdd={(c) => save({ counters: [...held, c] }, `${c.name}: counted`)} />
+      <Fold title={words.countFromADay} key={held.length}>
+        <Fresh today={data.today} onAdd={(c) => save({ counters: [...held, c] }, words.counted2(c.name))} />
       </Fold>
     </View>
   );

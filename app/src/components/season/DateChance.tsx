@@ -3,7 +3,8 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { useSeasonCrop } from '../../data/hooks';
 import { Text } from '../ui/Text';
-import { dateSentence, dayShort, placeTitle, rowAt } from './seasonWords';
+import { dateSentence, dayShort, placeTitle, rowAt } from '../../words/en/seasonWords';
+import { dateChance as words } from '../../words/en/season';
 
 export function DateChance({ crop, structureId, date }: { crop: string; structureId: string; date: string }) {
   const { data } = useSeasonCrop(crop === '' ? null : crop, null);
@@ -13,22 +14,22 @@ export function DateChance({ crop, structureId, date }: { crop: string; structur
   if (!place)
     return data.progress.state === 'computing' ? (
       <Text kind="small" tone="quiet" live>
-        Going through a hundred plausible years of it here
+        {words.goingThroughAHundredPlausible}
       </Text>
     ) : null;
   const at = date.slice(5);
   const open = place.windows.filter((w) => w.school === 'risk' && w.earliest && w.latest);
-  const spans = open.map((w) => `${dayShort(w.earliest!)} to ${dayShort(w.latest!)}`).join(' and ');
+  const spans = open.map((w) => words.to(dayShort(w.earliest!), dayShort(w.latest!))).join(' and ');
   return (
     <View style={{ gap: 4 }} testID="date-chance">
       <Text live>
         {dateSentence(rowAt(place.dates, at), at, data.planted ? 'planted' : 'sown', data.crop)}
       </Text>
       <Text kind="small" tone="quiet">
-        {`${spans === '' ? 'On no day here does it come off in nine years of ten.' : `In nine years of ten it comes off here begun from ${spans}.`} By the model, under ${placeTitle(place)}.`}
+        {words.onNoDayHereDoes(spans, placeTitle(place))}
       </Text>
       <Link href={`/season/${crop}`}>
-        <Text kind="label">Its whole year ›</Text>
+        <Text kind="label">{words.itsWholeYear}</Text>
       </Link>
     </View>
   );

@@ -10,13 +10,14 @@ import { useFarm } from '../../data/hooks';
 import { Button, Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { dayNumber, daysTo, inDays, jobDetail, jobGroups } from './jobWords';
+import { dayNumber, daysTo, inDays, jobDetail, jobGroups } from '../../words/en/jobWords';
+import { jobList as words } from '../../words/en/season';
 
 const MOVES = [
-  { label: '−1 week', days: -7 },
-  { label: '−1 day', days: -1 },
-  { label: '+1 day', days: 1 },
-  { label: '+1 week', days: 7 },
+  { label: words.words1Week, days: -7 },
+  { label: words.words1Day, days: -1 },
+  { label: words.words1Day2, days: 1 },
+  { label: words.words1Week2, days: 7 },
 ] as const;
 
 function JobLine({
@@ -49,7 +50,7 @@ function JobLine({
         <Pressable
           role="button"
           aria-expanded={open}
-          aria-label={`${title}, ${dayNumber(job.date)}${late ? ', late' : ''}. Move it, or open it`}
+          aria-label={words.lateMoveItOrOpen({ title, dayNumber: dayNumber(job.date), late })}
           onPress={onToggle}
           style={styles.main}
           testID="season-job"
@@ -60,7 +61,7 @@ function JobLine({
             </Text>
             {late ? (
               <Text kind="small" tone="ochre">
-                late
+                {words.late}
               </Text>
             ) : null}
           </View>
@@ -72,8 +73,8 @@ function JobLine({
         {job.step === 'pick' ? null : (
           <Tick
             done={false}
-            label={`${title}: mark it done`}
-            onPress={() => void write(today, true, `${title}: done`)}
+            label={words.markItDone(title)}
+            onPress={() => void write(today, true, words.done(title))}
             testID="season-tick"
           />
         )}
@@ -81,28 +82,28 @@ function JobLine({
       {open ? (
         <View style={styles.open}>
           {job.mayMove ? (
-            <View style={styles.buttons} role="group" aria-label={`Move: ${title}`}>
+            <View style={styles.buttons} role="group" aria-label={words.move(title)}>
               {MOVES.map(({ label, days }) => (
                 <Button
                   key={label}
                   label={label}
                   hint={`${title}: ${label}`}
-                  onPress={() => void write(inDays(job.date, days), false, `${title}: moved`)}
+                  onPress={() => void write(inDays(job.date, days), false, words.moved(title))}
                 />
               ))}
             </View>
           ) : (
             <Text kind="small" tone="quiet">
-              Its day follows from when it was begun and from the warmth of the year.
+              {words.itsDayFollowsFromWhen}
             </Text>
           )}
           <View style={styles.buttons}>
             <Button
               kind="plain"
-              label="Its story ›"
+              label={words.itsStory}
               onPress={() => router.push(`/story/${job.plantingId}`)}
             />
-            <Button kind="plain" label="Its year ›" onPress={() => router.push(`/season/${job.crop}`)} />
+            <Button kind="plain" label={words.itsYear} onPress={() => router.push(`/season/${job.crop}`)} />
           </View>
         </View>
       ) : null}

@@ -8,6 +8,7 @@ import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
+import { margins as texts } from '../../words/en/season';
 
 const HEIGHT = 150;
 const [LEFT, RIGHT, TOP, BOTTOM] = [44, 12, 12, 24];
@@ -45,7 +46,12 @@ export function Margins({
     .join(' ');
   const floor = HEIGHT - BOTTOM;
   const under = nights.filter((n) => n.leafC < n.harmC).length;
-  const words = `${nights.length} nights from ${day(all[0]!.night)}: ${under === 0 ? 'none' : under} under what harms it${tonight ? `; tonight ${format.t(tonight.leafC.mid)}, harm below ${format.t(tonight.harmC)}` : ''}.`;
+  const words = texts.nightsFromUnderWhatHarms({
+    count: nights.length,
+    night: day(all[0]!.night),
+    under: under === 0 ? 'none' : under,
+    tonight: tonight ? texts.tonightHarmBelow(format.t(tonight.leafC.mid), format.t(tonight.harmC)) : '',
+  });
   return (
     <View role="img" aria-label={words} testID="margins">
       <Svg width={width} height={HEIGHT}>

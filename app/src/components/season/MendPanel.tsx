@@ -9,11 +9,12 @@ import { Amount, Fold } from '../ui/Fields';
 import { Loading, Row } from '../ui/Page';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
-import { mendSentence, mendTitle, mendWords } from './mendWords';
+import { mendSentence, mendTitle, mendWords } from '../../words/en/mendWords';
+import { mendPanel as words } from '../../words/en/seasonPanels';
 
 export function MendPanel({ planting }: { planting: Planting }) {
   return (
-    <Fold title="It came up patchy, or frost thinned it">
+    <Fold title={words.itCameUpPatchyOr}>
       <Asked planting={planting} />
     </Fold>
   );
@@ -30,10 +31,10 @@ function Asked({ planting }: { planting: Planting }) {
   return (
     <View style={{ gap: 12 }} testID="mend">
       <Amount
-        label="Of a hundred, so many stand"
+        label={words.ofAHundredSoMany}
         value={stands}
         onChange={setStands}
-        unit="of 100"
+        unit={words.of100}
         step={5}
         bigStep={20}
         min={0}
@@ -41,10 +42,10 @@ function Asked({ planting }: { planting: Planting }) {
         testID="mend-stands"
       />
       <Amount
-        label="Spare plants in trays"
+        label={words.sparePlantsInTrays}
         value={spares}
         onChange={setSpares}
-        unit="plants"
+        unit={words.plants}
         step={10}
         bigStep={100}
         min={0}
@@ -52,9 +53,9 @@ function Asked({ planting }: { planting: Planting }) {
         testID="mend-spares"
       />
       {error ? <Problem>{(error as Error).message}</Problem> : null}
-      {!data && !error ? <Loading what="Pricing what can be done" /> : null}
+      {!data && !error ? <Loading what={words.pricingWhatCanBeDone} /> : null}
       {data?.progress.state === 'computing' ? (
-        <Loading what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of}`} />
+        <Loading what={words.goingThroughAHundredYears(data.progress.done, data.progress.of)} />
       ) : null}
       {data && data.answers.length > 0 ? <Sentence parts={mendSentence(data, format)} /> : null}
       {(data?.answers ?? []).map((m, n) => (
@@ -68,8 +69,7 @@ function Asked({ planting }: { planting: Planting }) {
         </Row>
       ))}
       <Text kind="small" tone="quiet">
-        Over what is left of its time, less the work at your hourly rate. Values and minutes are starting
-        values; what seed costs is not in it.
+        {words.overWhatIsLeftOf}
       </Text>
     </View>
   );

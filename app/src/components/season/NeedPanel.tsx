@@ -17,8 +17,9 @@ import { Fold, Measured } from '../ui/Fields';
 import { Loading, Row } from '../ui/Page';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
-import { needSentence, sowingWords, spotWords } from './needWords';
-import { dayShort } from './seasonWords';
+import { needSentence, sowingWords, spotWords } from '../../words/en/needWords';
+import { dayShort } from '../../words/en/seasonWords';
+import { needPanel as texts } from '../../words/en/seasonPanels';
 
 function Weeks({ view }: { view: NeedView }) {
   const theme = useTheme();
@@ -26,12 +27,12 @@ function Weeks({ view }: { view: NeedView }) {
   const { weeks } = view.answer!;
   const most = Math.max(view.kgPerWeek, ...weeks.map((w) => w.kg));
   const words = weeks
-    .map((w) => `week of ${dayShort(w.from.slice(5))}: ${format.mass(Number(w.kg.toFixed(1)))}`)
+    .map((w) => texts.weekOf(dayShort(w.from.slice(5)), format.mass(Number(w.kg.toFixed(1)))))
     .join('; ');
   return (
     <View
       role="img"
-      aria-label={`What it gives by the week. ${words}`}
+      aria-label={texts.whatItGivesByThe(words)}
       style={[styles.weeks, { borderColor: theme.quiet }]}
     >
       {weeks.map((w) => (
@@ -88,11 +89,11 @@ function Answer({ view }: { view: NeedView }) {
     setProblem(null);
     try {
       const { recordId } = await change(call(api.putPlantings), {
-        name: `${view.name} for ${format.mass(view.kgPerWeek)} a week`,
+        name: texts.forAWeek(view.name, format.mass(view.kgPerWeek)),
         plantings: placed,
       });
       if (recordId)
-        offerUndo(`${placed.length} plantings of ${view.name}`, () =>
+        offerUndo(texts.plantingsOf(placed.length, view.name), () =>
           retract([recordId], farm?.clock.nowAtMs ?? Date.now()),
         );
     } catch (e) {
@@ -113,10 +114,9 @@ function Answer({ view }: { view: NeedView }) {
               {spotWords(s, format)}
             </Text>
             {s.leftM > 0 ? (
-              <Text
-                kind="small"
-                tone="ochre"
-              >{`▲ ${format.metres(Number(s.leftM.toFixed(1)))} of it find no free row there then.`}</Text>
+              <Text kind="small" tone="ochre">
+                {texts.ofItFindNoFree(format.metres(Number(s.leftM.toFixed(1))))}
+              </Text>
             ) : null}
           </View>
         </Row>
@@ -127,14 +127,13 @@ function Answer({ view }: { view: NeedView }) {
           wide
           kind="main"
           disabled={busy}
-          label={busy ? 'Putting them on the list…' : 'Put them on the list'}
+          label={texts.puttingThemOnTheList(busy)}
           onPress={() => void take()}
           testID="need-take"
         />
       ) : null}
       <Text kind="small" tone="quiet">
-        The fewest metres, in the mean year, times the share of years in which a sowing comes off. Yields and
-        seed are starting values.
+        {texts.theFewestMetresInThe}
       </Text>
     </View>
   );
@@ -150,10 +149,10 @@ export function NeedPanel({ crop, how, today }: { crop: string; how: 'sow' | 'tr
   const query = { from, to, kg, how };
   const addressOf = (q: Query) => call(api.need, { crop }, q).address;
   return (
-    <Fold title="Backwards from what you need">
+    <Fold title={texts.backwardsFromWhatYouNeed}>
       <View style={{ gap: 12 }}>
         <Measured
-          label="Wanted a week"
+          label={texts.wantedAWeek}
           what="mass"
           value={kg}
           onChange={setKg}
@@ -163,19 +162,22 @@ export function NeedPanel({ crop, how, today }: { crop: string; how: 'sow' | 'tr
           steps={{ si: [0.5, 5], feet: [1, 10] }}
           testID="need-kg"
         />
-        <DateStepper label="From" value={from} onChange={setFrom} />
-        <DateStepper label="Until" value={to} onChange={setTo} />
-        <Button kind="main" label="What do I begin when?" onPress={() => setAsked(query)} testID="need-ask" />
+        <DateStepper label={texts.from} value={from} onChange={setFrom} />
+        <DateStepper label={texts.until} value={to} onChange={setTo} />
+        <Button
+          kind="main"
+          label={texts.whatDoIBeginWhen}
+          onPress={() => setAsked(query)}
+          testID="need-ask"
+        />
         {error ? <Problem>{(error as Error).message}</Problem> : null}
         {data?.progress.state === 'computing' ? (
-          <Loading
-            what={`Going through a hundred years: ${data.progress.done} of ${data.progress.of} places`}
-          />
+          <Loading what={texts.goingThroughAHundredYears(data.progress.done, data.progress.of)} />
         ) : null}
         {asked && data?.answer ? <Answer view={data} /> : null}
         {asked && addressOf(asked) !== addressOf(query) ? (
           <Text kind="small" tone="ochre">
-            ▲ This is of what was asked before; ask again.
+            {texts.thisIsOfWhatWas}
           </Text>
         ) : null}
       </View>

@@ -17,6 +17,7 @@ import {
   type At,
   type GridRow,
 } from './plantingGrid';
+import { plantingGrid as words } from '../../words/en/season';
 
 interface Props {
   rows: readonly GridRow[];
@@ -167,7 +168,7 @@ export function PlantingGrid({ rows, wrong, complete, onChange, jump }: Props) {
       <View
         ref={grid}
         role="grid"
-        aria-label="Plantings"
+        aria-label={words.plantings}
         aria-rowcount={rows.length}
         tabIndex={0}
         testID="planting-grid"
@@ -200,7 +201,12 @@ export function PlantingGrid({ rows, wrong, complete, onChange, jump }: Props) {
                   key={c.id}
                   {...({ role: 'gridcell', ...(here ? { dataSet: { here: '' } } : {}) } as object)}
                   aria-selected={taken}
-                  aria-label={`${c.title}, row ${row + 1}: ${said || 'empty'}${problem ? `; expected ${problem.replace(/^expected /, '')}` : ''}`}
+                  aria-label={words.row2({
+                    title: c.title,
+                    row: row + 1,
+                    said: said || 'empty',
+                    problem: problem ? words.expected(problem.replace(/^expected /, '')) : '',
+                  })}
                   tabIndex={-1}
                   // a space typed in it is a space, and no press
                   disabled={here && text !== null}
@@ -232,12 +238,12 @@ export function PlantingGrid({ rows, wrong, complete, onChange, jump }: Props) {
                         if (text !== said) onChange(typed(rows, at, text, complete));
                         setText(null);
                       }}
-                      aria-label={`${c.title}, row ${row + 1}`}
+                      aria-label={words.row3(c.title, row + 1)}
                       style={[cell, styles.input]}
                     />
                   ) : (
                     <Text kind={isChanged(r) && said !== (r.kept?.[c.id] ?? '') ? 'strong' : 'body'}>
-                      {said === '' && row === rows.length - 1 && col === 0 ? 'new…' : said}
+                      {words.newWord({ said, row, count: rows.length - 1, col })}
                     </Text>
                   )}
                 </Pressable>

@@ -7,7 +7,8 @@ import { useShade } from '../../data/hooks';
 import { Problem } from '../ui/Bars';
 import { Loading, Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { dayShort } from './seasonWords';
+import { dayShort } from '../../words/en/seasonWords';
+import { shadeWeeks as words } from '../../words/en/seasonPanels';
 
 const day = (date: string) => dayShort(date.slice(5));
 
@@ -15,31 +16,29 @@ const day = (date: string) => dayShort(date.slice(5));
 export function shadeWords(row: ShadeRow, today: string, format: Format): { title: string; why: string } {
   if (row.what === 'off')
     return {
-      title: `${row.name}: cloth off`,
-      why: row.to
-        ? `Nothing that stands there wants it before ${day(row.to)}, and it takes light.`
-        : 'Nothing that stands there wants it this year, and it takes light.',
+      title: words.clothOff(row.name),
+      why: row.to ? words.nothingThatStandsThereWants(day(row.to)) : words.nothingThatStandsThereWants2,
     };
   const { crop, limitC, openC, clothC } = row.why!;
   const t = (c: number) => format.t(c, 0);
   const begun = row.from! <= today;
-  const when = begun ? `until ${day(row.to!)}` : `${day(row.from!)} to ${day(row.to!)}`;
-  const on = begun && row.isOn ? 'cloth stays on' : 'cloth on';
+  const when = begun ? words.until(day(row.to!)) : words.to(day(row.from!), day(row.to!));
+  const on = words.clothStaysOnClothOn(begun, row.isOn);
   return {
     title: `${row.name}: ${on}, ${when}`,
-    why: `On a warm bright day then, one in ten, leaves of ${crop} come to ${t(openC)} with everything open and ${t(clothC)} under cloth; above ${t(limitC)} they spoil.`,
+    why: words.onAWarmBrightDay({ crop, openC: t(openC), clothC: t(clothC), limitC: t(limitC) }),
   };
 }
 
 export function ShadeWeeks() {
   const format = useFormat();
   const { data } = useShade();
-  if (data?.progress.state === 'computing') return <Loading what="Looking for weeks that want shade" />;
+  if (data?.progress.state === 'computing') return <Loading what={words.lookingForWeeksThatWant} />;
   if (data?.progress.state === 'failed') return <Problem>{data.progress.message ?? ''}</Problem>;
   if (!data || data.rows.length === 0) return null;
   return (
     <View testID="shade-weeks">
-      <PartTitle>Shade cloth</PartTitle>
+      <PartTitle>{words.shadeCloth}</PartTitle>
       {data.rows.map((row, n) => {
         const { title, why } = shadeWords(row, data.today, format);
         return (
@@ -62,8 +61,7 @@ export function ShadeWeeks() {
         );
       })}
       <Text kind="small" tone="quiet">
-        From the site’s plausible years; what has no day of clearing counts until its warmth is had. Cloth is
-        set in the house’s own form.
+        {words.fromTheSitesPlausibleYears}
       </Text>
     </View>
   );

@@ -7,14 +7,15 @@ import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { dayOf, dayWords, ofHundred } from './seasonWords';
+import { dayOf, dayWords, ofHundred } from '../../words/en/seasonWords';
+import { yearStrip as texts } from '../../words/en/season';
 
 const LETTERS = 'JFMAMJJASOND';
 const STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
 const SCHOOLS = [
   ['layers', 'layers'],
   ['light', 'light'],
-  ['risk', 'nine in ten'],
+  ['risk', texts.nineInTen],
 ] as const;
 
 export interface YearStripProps {
@@ -46,11 +47,17 @@ export function YearStrip({ place, width, today, at, latitude }: YearStripProps)
     .join(' ');
   const shape = `${area} L${LABELS + w} ${y(rows.at(-1)?.success ?? 0).toFixed(1)} L${LABELS + w} ${base} L${LABELS} ${base} Z`;
   const open = place.windows.filter((p) => p.school === 'risk' && p.earliest);
-  const words = `${place.name}: ${
-    open.length === 0
-      ? 'on no day does it come off in nine years of ten'
-      : `it comes off in nine years of ten ${open.map((o) => `from ${dayWords(o.earliest!)} to ${dayWords(o.latest!)}`).join(' and ')}`
-  }. Begun on ${dayWords(at)}: ${ofHundred(rows.find((r) => dayOf(r.date) >= dayOf(at))?.success ?? 0)}.`;
+  const words = texts.begunOn({
+    name: place.name,
+    count:
+      open.length === 0
+        ? texts.onNoDayDoesIt
+        : texts.itComesOffInNine(
+            open.map((o) => texts.fromTo(dayWords(o.earliest!), dayWords(o.latest!))).join(' and '),
+          ),
+    dayWords: dayWords(at),
+    ofHundred: ofHundred(rows.find((r) => dayOf(r.date) >= dayOf(at))?.success ?? 0),
+  });
   const spans = (school: string) =>
     place.windows
       .filter((p) => p.school === school && p.earliest && p.latest)
@@ -129,7 +136,7 @@ export function YearStrip({ place, width, today, at, latitude }: YearStripProps)
           />
         ) : null}
         <SvgText x={0} y={y(0.9) + 5} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-          9 in 10
+          {texts.words9In10}
         </SvgText>
         {STARTS.map((d, m) => (
           <SvgText

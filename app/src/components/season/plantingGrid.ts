@@ -19,17 +19,18 @@ import {
   type BedOf,
   type Planting,
 } from '@fogata/core';
+import { plantingGrid as texts } from '../../words/en/season';
 
 export const GRID_COLUMNS = [
-  { id: 'bed', title: 'Bed', wide: 1 },
-  { id: 'crop', title: 'Crop', wide: 1.6 },
-  { id: 'cultivar', title: 'Cultivar', wide: 1.4 },
-  { id: 'how', title: 'How', wide: 1 },
-  { id: 'planted_on', title: 'In the ground on', wide: 1.3 },
-  { id: 'cleared_on', title: 'Clear by', wide: 1.3 },
-  { id: 'from_row', title: 'Row', wide: 0.6 },
-  { id: 'to_row', title: 'to row', wide: 0.7 },
-  { id: 'note', title: 'Note', wide: 1.6 },
+  { id: 'bed', title: texts.bed, wide: 1 },
+  { id: 'crop', title: texts.crop, wide: 1.6 },
+  { id: 'cultivar', title: texts.cultivar, wide: 1.4 },
+  { id: 'how', title: texts.how, wide: 1 },
+  { id: 'planted_on', title: texts.inTheGroundOn, wide: 1.3 },
+  { id: 'cleared_on', title: texts.clearBy, wide: 1.3 },
+  { id: 'from_row', title: texts.row, wide: 0.6 },
+  { id: 'to_row', title: texts.toRow, wide: 0.7 },
+  { id: 'note', title: texts.note, wide: 1.6 },
 ] as const;
 export type GridColumn = (typeof GRID_COLUMNS)[number]['id'];
 

@@ -1,6 +1,7 @@
 /** What is in the box and has been grown of a crop, to tap rather than type. */
 import { Choice } from '../ui/Button';
 import { useSeeds } from '../../data/hooks';
+import { cultivars as words } from '../../words/en/seeds';
 
 const MOST = 6;
 
@@ -21,12 +22,11 @@ export function Cultivars({
   if (names.length === 0) return null;
   return (
     <Choice
-      label="Of what you have"
+      label={words.ofWhatYouHave}
       value={value}
       options={names.map((r) => ({
         value: r.name,
-        label:
-          r.lots.length > 0 ? `${r.name}, seed of ${Math.max(...r.lots.map((l) => l.lot.year))}` : r.name,
+        label: r.lots.length > 0 ? words.seedOf(r.name, Math.max(...r.lots.map((l) => l.lot.year))) : r.name,
       }))}
       onChange={onChange}
     />

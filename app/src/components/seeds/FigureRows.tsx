@@ -7,9 +7,10 @@ import { Button } from '../ui/Button';
 import { Amount, Degrees, Metres } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
-import { figureName, figureText } from './seedWords';
+import { figureName, figureText } from '../../words/en/seedWords';
+import { figureRows as words } from '../../words/en/seeds';
 
-const FROM = { book: 'book', cultivar: 'yours', record: 'your scores' } as const;
+const FROM = { book: words.book, cultivar: words.yours, record: words.yourScores } as const;
 
 function Change({ f, value, onChange }: { f: Figure; value: number; onChange: (x: number) => void }) {
   const label = figureName(f.id);
@@ -37,7 +38,7 @@ function Change({ f, value, onChange }: { f: Figure; value: number; onChange: (x
         {...own}
         value={Math.round(100 * value)}
         onChange={(v) => onChange(v / 100)}
-        unit="of 100"
+        unit={words.of100}
         step={1}
         bigStep={10}
         min={1}
@@ -50,7 +51,7 @@ function Change({ f, value, onChange }: { f: Figure; value: number; onChange: (x
       {...own}
       value={value}
       onChange={onChange}
-      unit={f.unit === 'degree days' ? '°C days' : f.unit}
+      unit={f.unit === 'degree days' ? words.cDays : f.unit}
       step={step}
       bigStep={10 * step}
       digits={step < 1 ? 2 : 0}
@@ -84,7 +85,9 @@ export function FigureRows({
               <View style={{ flex: 1 }}>
                 <Text>{figureName(s.id)}</Text>
                 {s.from === 'book' ? null : (
-                  <Text kind="small" tone="quiet">{`the book: ${figureText(f, s.book, format)}`}</Text>
+                  <Text kind="small" tone="quiet">
+                    {words.theBook(figureText(f, s.book, format))}
+                  </Text>
                 )}
               </View>
               <Text
@@ -97,8 +100,8 @@ export function FigureRows({
               <Text kind="strong">{figureText(f, s.value, format)}</Text>
               <Button
                 kind="plain"
-                label={open === s.id ? 'Close' : 'Change'}
-                hint={`Change ${figureName(s.id)}`}
+                label={words.closeChange(open, s.id)}
+                hint={words.change(figureName(s.id))}
                 onPress={() => setOpen(open === s.id ? null : s.id)}
               />
             </Row>
@@ -107,7 +110,7 @@ export function FigureRows({
                 <Change f={f} value={typed ?? s.book} onChange={(x) => onChange({ ...figures, [s.id]: x })} />
                 {typed === undefined ? null : (
                   <Button
-                    label={`As the book has it: ${figureText(f, s.book, format)}`}
+                    label={words.asTheBookHasIt(figureText(f, s.book, format))}
                     onPress={() => {
                       const { [s.id]: _gone, ...rest } = figures;
                       onChange(rest);

@@ -11,7 +11,8 @@ import { Button } from '../ui/Button';
 import { Amount } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
-import { lotWords } from './seedWords';
+import { lotWords } from '../../words/en/seedWords';
+import { lotRows as texts } from '../../words/en/seeds';
 
 export function LotRows({
   lots,
@@ -37,7 +38,7 @@ export function LotRows({
     }
   };
   const save = (lot: SeedLot) =>
-    tried(`Seed of ${lot.year}: changed`, () => change(call(api.putLot, { id: lot.id }), lot));
+    tried(texts.seedOfChanged(lot.year), () => change(call(api.putLot, { id: lot.id }), lot));
   return (
     <>
       {lots.map((l, n) => {
@@ -46,12 +47,12 @@ export function LotRows({
           <View key={lot.id}>
             <Row first={n === 0}>
               <Text style={{ flex: 1 }} tone={l.now?.old ? 'ochre' : 'ink'}>
-                {`${l.now?.old ? '▲ ' : ''}Seed ${lotWords(l)}`}
+                {texts.seed(l.now?.old, lotWords(l))}
               </Text>
               <Button
                 kind="plain"
-                label={open === lot.id ? 'Close' : 'Count or test'}
-                hint={`Count or test the seed of ${lot.year}`}
+                label={texts.closeCountOrTest(open, lot.id)}
+                hint={texts.countOrTestTheSeed(lot.year)}
                 onPress={() => setOpen(open === lot.id ? null : lot.id)}
                 testID={`lot-${lot.year}`}
               />
@@ -60,10 +61,10 @@ export function LotRows({
               <View style={{ gap: 10, paddingVertical: 10 }}>
                 {lot.seeds !== null ? (
                   <Amount
-                    label="Seeds left"
+                    label={texts.seedsLeft}
                     value={lot.seeds}
                     onChange={(seeds) => void save({ ...lot, seeds })}
-                    unit="seeds"
+                    unit={texts.seeds}
                     step={50}
                     bigStep={1000}
                     min={0}
@@ -71,7 +72,7 @@ export function LotRows({
                   />
                 ) : (
                   <Amount
-                    label="Left of it"
+                    label={texts.leftOfIt}
                     value={lot.grams}
                     onChange={(grams) => void save({ ...lot, grams })}
                     unit="g"
@@ -85,23 +86,23 @@ export function LotRows({
                 )}
                 {crop.sowing ? (
                   <Amount
-                    label="Tested today: of a hundred seeds, so many came up"
+                    label={texts.testedTodayOfAHundred}
                     value={lot.tested ? Math.round(100 * lot.tested.share) : null}
                     onChange={(v) => void save({ ...lot, tested: { share: v / 100, on: today } })}
-                    unit="of 100"
+                    unit={texts.of100}
                     step={1}
                     bigStep={10}
                     min={0}
                     max={100}
                     start={Math.round(100 * (l.now?.germination ?? crop.sowing.germination))}
                     testID="lot-test"
-                    note="Ten seeds on wet paper in the warm tell more than any table."
+                    note={texts.tenSeedsOnWetPaper}
                   />
                 ) : null}
                 <Button
-                  label="Used up or thrown out"
+                  label={texts.usedUpOrThrownOut}
                   onPress={() =>
-                    void tried(`Seed of ${lot.year}: gone`, () => change(call(api.dropLot, { id: lot.id })))
+                    void tried(texts.seedOfGone(lot.year), () => change(call(api.dropLot, { id: lot.id })))
                   }
                 />
               </View>

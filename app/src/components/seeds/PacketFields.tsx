@@ -8,6 +8,7 @@ import { NoteField } from '../ui/Field';
 import { Amount, Choose, Metres } from '../ui/Fields';
 import { Steps } from '../ui/Steps';
 import { Text } from '../ui/Text';
+import { packetFields as words } from '../../words/en/seeds';
 
 export interface Typed {
   crop: string;
@@ -36,17 +37,17 @@ type StepId = 'what' | 'says' | 'holds';
 /** What each part says while it is shut. */
 export function saidOf(t: Typed, format: Pick<Format, 'metres'>): Record<StepId, string> {
   const says = [
-    t.days === null ? '' : `${t.days} days to harvest`,
-    t.germination === null ? '' : `${t.germination} of 100 come up`,
-    t.seedsPerGram === null ? '' : `${t.seedsPerGram} seeds a gram`,
-    t.spacingM === null ? '' : `${format.metres(t.spacingM)} apart`,
+    t.days === null ? '' : words.daysToHarvest(t.days),
+    t.germination === null ? '' : words.of100ComeUp(t.germination),
+    t.seedsPerGram === null ? '' : words.seedsAGram(t.seedsPerGram),
+    t.spacingM === null ? '' : words.apart(format.metres(t.spacingM)),
   ].filter(Boolean);
   const amount =
-    t.holds === 'grams' ? t.grams !== null && `${t.grams} g` : t.seeds !== null && `${t.seeds} seeds`;
+    t.holds === 'grams' ? t.grams !== null && `${t.grams} g` : t.seeds !== null && words.seeds(t.seeds);
   return {
     what: [cropById(t.crop).name, t.name.trim()].filter(Boolean).join(' '),
-    says: says.length > 0 ? says.join(', ') : 'nothing other than the book',
-    holds: amount ? `${amount}, of ${t.year}` : `of ${t.year}, nobody has said how much`,
+    says: says.length > 0 ? says.join(', ') : words.nothingOtherThanTheBook,
+    holds: words.ofOfNobodyHasSaid(amount, t.year),
   };
 }
 
@@ -69,7 +70,7 @@ export function PacketFields({
       steps={[
         {
           id: 'what',
-          title: 'What it is',
+          title: words.whatItIs,
           said: said.what,
           content: (
             <>
@@ -81,10 +82,10 @@ export function PacketFields({
                 }
               />
               <NoteField
-                label="Cultivar"
+                label={words.cultivar}
                 value={t.name}
                 onChange={(name) => set({ name })}
-                placeholder="Brasa Verde"
+                placeholder={words.brasaVerde}
                 testID="packet-name"
               />
             </>
@@ -92,18 +93,18 @@ export function PacketFields({
         },
         {
           id: 'says',
-          title: 'What it says',
+          title: words.whatItSays,
           said: said.says,
           content: (
             <>
               <Text kind="small" tone="quiet">
-                Only what the packet says: the rest stays as the book has it.
+                {words.onlyWhatThePacketSays}
               </Text>
               <Amount
-                label="Days to harvest"
+                label={words.daysToHarvest2}
                 value={t.days}
                 onChange={(days) => set({ days })}
-                unit="days"
+                unit={words.days}
                 step={1}
                 bigStep={10}
                 min={10}
@@ -114,10 +115,10 @@ export function PacketFields({
               {crop.sowing ? (
                 <>
                   <Amount
-                    label="Of a hundred seeds, so many come up"
+                    label={words.ofAHundredSeedsSo}
                     value={t.germination}
                     onChange={(germination) => set({ germination })}
-                    unit="of 100"
+                    unit={words.of100}
                     step={1}
                     bigStep={10}
                     min={1}
@@ -126,10 +127,10 @@ export function PacketFields({
                     testID="packet-germination"
                   />
                   <Amount
-                    label="Seeds in a gram"
+                    label={words.seedsInAGram}
                     value={t.seedsPerGram}
                     onChange={(seedsPerGram) => set({ seedsPerGram })}
-                    unit="a gram"
+                    unit={words.aGram}
                     step={10}
                     bigStep={100}
                     min={1}
@@ -139,7 +140,7 @@ export function PacketFields({
                 </>
               ) : null}
               <Metres
-                label="From plant to plant"
+                label={words.fromPlantToPlant}
                 value={t.spacingM ?? crop.spacingM}
                 onChange={(spacingM) => set({ spacingM })}
                 step={0.01}
@@ -152,12 +153,12 @@ export function PacketFields({
         },
         {
           id: 'holds',
-          title: 'What is in it',
+          title: words.whatIsInIt,
           said: said.holds,
           content: (
             <>
               <Amount
-                label="Of the year"
+                label={words.ofTheYear}
                 value={t.year}
                 onChange={(y) => set({ year: y })}
                 unit=""
@@ -168,17 +169,17 @@ export function PacketFields({
                 testID="packet-year"
               />
               <Choose
-                label="It holds so much, by"
+                label={words.itHoldsSoMuchBy}
                 value={t.holds}
                 options={[
-                  { value: 'grams', label: 'weight' },
-                  { value: 'seeds', label: 'number of seeds' },
+                  { value: 'grams', label: words.weight },
+                  { value: 'seeds', label: words.numberOfSeeds },
                 ]}
                 onChange={(holds) => set({ holds })}
               />
               {t.holds === 'grams' ? (
                 <Amount
-                  label="Weight"
+                  label={words.weight2}
                   value={t.grams}
                   onChange={(grams) => set({ grams })}
                   unit="g"
@@ -192,10 +193,10 @@ export function PacketFields({
                 />
               ) : (
                 <Amount
-                  label="Seeds"
+                  label={words.seeds2}
                   value={t.seeds}
                   onChange={(seeds) => set({ seeds })}
-                  unit="seeds"
+                  unit={words.seeds3}
                   step={50}
                   bigStep={1000}
                   min={0}

@@ -2,31 +2,29 @@
 import { AwaySettings } from '../night/AwaySettings';
 import { Stepper } from '../ui/Stepper';
 import { Part, type SettingsProps } from './Part';
+import { hands as words } from '../../words/en/settings';
 
 export function Hands({ farm, save }: SettingsProps) {
   return (
     <>
-      <Part title="An hour of work" why="The plan weighs minutes against what they save.">
+      <Part title={words.anHourOfWork} why={words.thePlanWeighsMinutesAgainst}>
         <Stepper
-          label="Hourly rate"
+          label={words.hourlyRate}
           value={farm.hourlyRate}
-          onChange={(hourlyRate) => save({ hourlyRate }, 'Hourly rate')}
+          onChange={(hourlyRate) => save({ hourlyRate }, words.hourlyRate)}
           step={1}
           bigStep={5}
           digits={0}
-          unit={`${farm.currency} an hour`}
+          unit={words.anHour(farm.currency)}
           min={0}
           max={500}
         />
       </Part>
-      <Part
-        title="People who cover in the evening"
-        why="How much can be done before dark, and when each job has to be begun."
-      >
+      <Part title={words.peopleWhoCoverInThe} why={words.howMuchCanBeDone}>
         <Stepper
-          label="People"
+          label={words.people}
           value={farm.hands}
-          onChange={(hands) => save({ hands }, 'People')}
+          onChange={(hands) => save({ hands }, words.people)}
           step={1}
           digits={0}
           unit={farm.hands === 1 ? 'person' : 'people'}
@@ -34,10 +32,7 @@ export function Hands({ farm, save }: SettingsProps) {
           max={20}
         />
       </Part>
-      <Part
-        title="When nobody is here"
-        why="What is opened and shut by day is planned for when somebody can do it."
-      >
+      <Part title={words.whenNobodyIsHere} why={words.whatIsOpenedAndShut}>
         <AwaySettings />
       </Part>
     </>

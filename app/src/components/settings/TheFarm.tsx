@@ -6,20 +6,21 @@ import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { DripSettings } from '../water/DripSettings';
 import { Part, type SettingsProps } from './Part';
+import { theFarm as words } from '../../words/en/settings';
 
 function Named({ farm, save }: SettingsProps) {
   const [name, setName] = useState(farm.name);
   const [zone, setZone] = useState(farm.timeZone);
   return (
-    <Part title="The farm">
-      <NoteField label="Name of the farm" value={name} onChange={setName} testID="farm-name" />
-      <NoteField label="Time zone" value={zone} onChange={setZone} placeholder="Europe/Madrid" />
+    <Part title={words.theFarm}>
+      <NoteField label={words.nameOfTheFarm} value={name} onChange={setName} testID="farm-name" />
+      <NoteField label={words.timeZone} value={zone} onChange={setZone} placeholder={words.europeMadrid} />
       <Button
-        label="Keep name and zone"
-        onPress={() => save({ name: name.trim(), timeZone: zone.trim() }, 'Name and zone')}
+        label={words.keepNameAndZone}
+        onPress={() => save({ name: name.trim(), timeZone: zone.trim() }, words.nameAndZone)}
         testID="keep-place"
       />
-      <Button label="Where it is, wind and frost" onPress={() => router.push('/site')} testID="open-site" />
+      <Button label={words.whereItIsWindAnd} onPress={() => router.push('/site')} testID="open-site" />
     </Part>
   );
 }
@@ -28,12 +29,9 @@ function Named({ farm, save }: SettingsProps) {
 function Who() {
   const [name, setName] = useState(whoUses);
   return (
-    <Part
-      title="Who uses this device"
-      why="A name or a mark of yours stands then beside what is done on it. It stays empty where one does it all."
-    >
+    <Part title={words.whoUsesThisDevice} why={words.aNameOrAMark}>
       <NoteField
-        label="Name on this device"
+        label={words.nameOnThisDevice}
         value={name}
         onChange={(n) => {
           setName(n);
@@ -50,8 +48,8 @@ export function TheFarm({ farm, save }: SettingsProps) {
     <>
       <Named farm={farm} save={save} key={`${farm.name}${farm.timeZone}`} />
       <Who />
-      <Part title="Drip lines" why="As most of your beds have them.">
-        <DripSettings drip={farm.drip} onChange={(drip) => save({ drip }, 'Drip lines')} />
+      <Part title={words.dripLines} why={words.asMostOfYourBeds}>
+        <DripSettings drip={farm.drip} onChange={(drip) => save({ drip }, words.dripLines)} />
       </Part>
     </>
   );

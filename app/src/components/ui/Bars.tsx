@@ -9,6 +9,7 @@ import { useFormat } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { Button } from './Button';
 import { Text } from './Text';
+import { bars as words } from '../../words/en/ui';
 
 /** Says when the server is away and what is kept meanwhile; silent otherwise. */
 export function ConnectionBar() {
@@ -16,11 +17,7 @@ export function ConnectionBar() {
   const { offline } = useConnection();
   const { count, refused, kept: onDevice } = useOutbox();
   if (!offline && count === 0 && refused === null) return null;
-  const kept = !onDevice
-    ? `This browser keeps nothing: leave the page open until ${count === 0 ? 'what you enter' : `your ${count === 1 ? 'entry' : `${count} entries`}`} has been sent.`
-    : count === 0
-      ? 'What you enter is kept on this device and sent later.'
-      : `${count} ${count === 1 ? 'entry is' : 'entries are'} kept on this device and will be sent.`;
+  const kept = words.thisBrowserKeepsNothingLeave(onDevice, count);
   return (
     <View
       role="status"
@@ -29,12 +26,14 @@ export function ConnectionBar() {
     >
       {refused !== null ? (
         <View style={styles.line}>
-          <Text kind="small" tone="ochre" style={{ flex: 1 }}>{`▲ One entry was not taken: ${refused}`}</Text>
-          <Button label="Read" kind="plain" onPress={() => outbox.clearRefused()} />
+          <Text kind="small" tone="ochre" style={{ flex: 1 }}>
+            {words.oneEntryWasNotTaken(refused)}
+          </Text>
+          <Button label={words.read} kind="plain" onPress={() => outbox.clearRefused()} />
         </View>
       ) : (
         <Text kind="small" tone="ochre">
-          {offline ? `▲ No server. This is what was last known. ${kept}` : `Sending. ${kept}`}
+          {words.noServerThisIsWhat(offline, kept)}
         </Text>
       )}
     </View>
@@ -51,7 +50,7 @@ export function UndoBar() {
         {offer.label}
       </Text>
       <View style={{ backgroundColor: theme.ground, borderRadius: 3 }}>
-        <Button label="Undo" kind="plain" onPress={() => void takeBack()} testID="undo-button" />
+        <Button label={words.undo} kind="plain" onPress={() => void takeBack()} testID="undo-button" />
       </View>
     </View>
   );
@@ -78,39 +77,38 @@ export function DemoClock() {
     <View
       style={[styles.demo, { borderColor: theme.hairline }]}
       role="group"
-      aria-label="The demo's clock"
+      aria-label={words.theDemosClock}
       testID="demo-clock"
     >
-      <Text
-        kind="small"
-        tone="quiet"
-      >{`${data.practice ? 'Practice on a copy of your farm: weather and readings are invented and nothing here is kept. The' : 'Demo: the'} clock stands at ${format.time(data.clock.nowAtMs)} until you move it.`}</Text>
+      <Text kind="small" tone="quiet">
+        {words.practiceOnACopyOf(data.practice, format.time(data.clock.nowAtMs))}
+      </Text>
       <View style={styles.line}>
         <Button
           label="+1 h"
-          hint="Demo clock one hour on"
+          hint={words.demoClockOneHourOn}
           disabled={busy}
           onPress={() => move('hour')}
           testID="clock-hour"
         />
         <Button
-          label="Closing time"
-          hint="Demo clock to closing time"
+          label={words.closingTime}
+          hint={words.demoClockToClosingTime}
           disabled={busy}
           onPress={() => move('closing')}
           testID="clock-closing"
         />
         <Button
-          label="Next morning"
-          hint="Demo clock to next morning"
+          label={words.nextMorning}
+          hint={words.demoClockToNextMorning}
           disabled={busy}
           onPress={() => move('morning')}
           testID="clock-morning"
         />
         {data.practice ? null : (
           <Button
-            label={spring ? 'Back to January' : 'A day in April'}
-            hint={spring ? 'Demo clock to 14 January, 15:30' : 'Demo clock to 20 April, 07:00'}
+            label={words.backToJanuaryADay(spring)}
+            hint={words.demoClockTo14January(spring)}
             disabled={busy}
             onPress={() => move(Date.parse(spring ? '2027-01-14T14:30:00Z' : '2027-04-20T05:00:00Z'))}
             testID="clock-season"
@@ -130,7 +128,7 @@ export function DemoClock() {
 export function Problem({
   children,
   onRetry,
-  retry = 'Try again',
+  retry = words.tryAgain,
 }: {
   children: string;
   onRetry?: () => void;

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { Button } from './Button';
 import { Text } from './Text';
+import { clockStepper as words } from '../../words/en/ui';
 
 const HALF_HOUR = 30 * 60_000;
 
@@ -28,15 +29,15 @@ export function ClockStepper({
         {label}
       </Text>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <Button label="−2 h" hint={`${label}: two hours earlier`} onPress={() => move(-4)} />
-        <Button label="−½ h" hint={`${label}: half an hour earlier`} onPress={() => move(-1)} />
+        <Button label="−2 h" hint={words.twoHoursEarlier(label)} onPress={() => move(-4)} />
+        <Button label="−½ h" hint={words.halfAnHourEarlier(label)} onPress={() => move(-1)} />
         <View style={{ flex: 1, alignItems: 'center' }}>
           <Text kind="figure" live>
             {format.time(valueAtMs)}
           </Text>
         </View>
-        <Button label="+½ h" hint={`${label}: half an hour later`} onPress={() => move(1)} />
-        <Button label="+2 h" hint={`${label}: two hours later`} onPress={() => move(4)} />
+        <Button label="+½ h" hint={words.halfAnHourLater(label)} onPress={() => move(1)} />
+        <Button label="+2 h" hint={words.twoHoursLater(label)} onPress={() => move(4)} />
       </View>
     </View>
   );

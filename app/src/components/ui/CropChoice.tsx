@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Choice } from './Button';
 import { NoteField } from './Field';
 import { Text } from './Text';
+import { cropChoice as words } from '../../words/en/ui';
 
 export interface CropOffer {
   id: string;
@@ -32,23 +33,22 @@ export function CropChoice({
   return (
     <View style={{ gap: 8 }}>
       <NoteField
-        label="Find a crop"
+        label={words.findACrop}
         value={search}
         onChange={setSearch}
         placeholder={placeholder}
         testID="crop-search"
       />
       <Choice
-        label="Crop"
+        label={words.crop}
         value={value}
         options={shown.map((c) => ({ value: c.id, label: c.name }))}
         onChange={onChange}
       />
       {found.length === 0 && wanted !== '' ? (
-        <Text
-          kind="small"
-          tone="ochre"
-        >{`No crop is called “${search}”. It can be kept under the nearest one, with its cultivar.`}</Text>
+        <Text kind="small" tone="ochre">
+          {words.noCropIsCalledIt(search)}
+        </Text>
       ) : null}
     </View>
   );

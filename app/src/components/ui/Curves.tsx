@@ -6,6 +6,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { Text } from './Text';
+import { curves as texts } from '../../words/en/ui';
 
 export interface Curve {
   name: string;
@@ -44,7 +45,11 @@ export function Curves({
       const values = x.c.filter((c): c is number => c !== null);
       return values.length === 0
         ? ''
-        : `${x.name} from ${format.t(Math.min(...values))} to ${format.t(Math.max(...values))}`;
+        : texts.fromTo({
+            name: x.name,
+            min: format.t(Math.min(...values)),
+            max: format.t(Math.max(...values)),
+          });
     })
     .filter(Boolean)
     .join('; ');

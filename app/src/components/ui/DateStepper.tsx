@@ -7,9 +7,23 @@ import { Button } from './Button';
 import { dateTyped } from './dateTyped';
 import { NoteField } from './Field';
 import { Text } from './Text';
+import { dateStepper as words } from '../../words/en/ui';
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+const MONTHS = [
+  words.jan,
+  words.feb,
+  words.mar,
+  words.apr,
+  words.may,
+  words.jun,
+  words.jul,
+  words.aug,
+  words.sep,
+  words.oct,
+  words.nov,
+  words.dec,
+];
+const DAYS = [words.sun, words.mon, words.tue, words.wed, words.thu, words.fri, 'Sat'];
 
 export function dateWords(date: string): string {
   const d = new Date(`${date}T12:00:00Z`);
@@ -32,7 +46,7 @@ function TypedDay({
     return (
       <Pressable
         role="button"
-        aria-label={`${label}, ${dateWords(value)}: type it`}
+        aria-label={words.typeIt(label, dateWords(value))}
         onPress={() => setText('')}
         style={styles.day}
       >
@@ -43,14 +57,14 @@ function TypedDay({
     );
   const keep = () => {
     const date = text.trim() === '' ? value : dateTyped(text, value);
-    if (date === null) return setProblem(`${label}: expected a day like 14 mar or 2027-03-14.`);
+    if (date === null) return setProblem(words.expectedADayLike14(label));
     setText(null);
     setProblem(null);
     if (date !== value) onChange(date);
   };
   return (
     <NoteField
-      label={`${label}, as day and month`}
+      label={words.asDayAndMonth(label)}
       value={text}
       onChange={(t) => {
         setText(t);
@@ -81,11 +95,11 @@ export function DateStepper({
       </Text>
       <TypedDay label={label} value={value} onChange={onChange} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label="−4 weeks" hint={`${label} four weeks earlier`} onPress={() => move(-28)} />
-        <Button label="−1 week" hint={`${label} a week earlier`} onPress={() => move(-7)} />
-        <Button label="−1 day" hint={`${label} a day earlier`} onPress={() => move(-1)} />
-        <Button label="+1 day" hint={`${label} a day later`} onPress={() => move(1)} />
-        <Button label="+1 week" hint={`${label} a week later`} onPress={() => move(7)} />
+        <Button label={words.words4Weeks} hint={words.fourWeeksEarlier(label)} onPress={() => move(-28)} />
+        <Button label={words.words1Week} hint={words.aWeekEarlier(label)} onPress={() => move(-7)} />
+        <Button label={words.words1Day} hint={words.aDayEarlier(label)} onPress={() => move(-1)} />
+        <Button label={words.words1Day2} hint={words.aDayLater(label)} onPress={() => move(1)} />
+        <Button label={words.words1Week2} hint={words.aWeekLater(label)} onPress={() => move(7)} />
       </View>
     </View>
   );

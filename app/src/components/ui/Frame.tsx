@@ -14,35 +14,36 @@ import { WIDE } from '../../theme/tokens';
 import { ConnectionBar, UndoBar } from './Bars';
 import { PasscodeGate } from './PasscodeGate';
 import { Text } from './Text';
+import { frame as words } from '../../words/en/ui';
 
 const TABS = [
   {
     href: '/',
-    label: 'Now',
+    label: words.now,
     Icon: Flame,
     match: (p: string) => p === '/' || p === '/ahead' || p.startsWith('/place/'),
   },
   {
     href: '/beds',
-    label: 'Beds',
+    label: words.beds,
     Icon: BedDouble,
     match: (p: string) => /^\/(beds|planting|structure|bed|plan)(\/|$)/.test(p),
   },
   {
     href: '/season',
-    label: 'Season',
+    label: words.season,
     Icon: Sprout,
     match: (p: string) => /^\/(season|story|board)(\/|$)/.test(p),
   },
   {
     href: '/log',
-    label: 'Log',
+    label: words.log,
     Icon: BookOpen,
     match: (p: string) => p.startsWith('/log') || p.startsWith('/night'),
   },
   {
     href: '/kit',
-    label: 'Kit',
+    label: words.kit,
     Icon: Layers,
     match: (p: string) => /^\/(kit|settings|import|site|cover|cut|calc|files)(\/|$)/.test(p),
   },
@@ -53,13 +54,13 @@ export function useWide(): boolean {
 }
 
 const SHORTCUTS: [string, string][] = [
-  ['1 to 5', 'Now, Beds, Season, Log, Kit'],
-  ['N', 'a new note'],
-  ['U', 'take the last act back'],
-  ['Space, Enter', 'tick, open'],
-  ['arrows', 'among choices, down a table'],
-  ['?', 'this list'],
-  ['Esc', 'back'],
+  [words.words1To5, words.nowBedsSeasonLogKit],
+  ['N', words.aNewNote],
+  ['U', words.takeTheLastActBack],
+  [words.spaceEnter, words.tickOpen],
+  ['arrows', words.amongChoicesDownATable],
+  ['?', words.thisList],
+  [words.esc, 'back'],
 ];
 
 function useShortcuts(toggleHelp: () => void, closeHelp: () => boolean): void {
@@ -133,7 +134,11 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <View style={[styles.fill, { backgroundColor: theme.ground, flexDirection: wide ? 'row' : 'column' }]}>
       {wide ? (
-        <View role="navigation" aria-label="Screens" style={[styles.rail, { borderColor: theme.hairline }]}>
+        <View
+          role="navigation"
+          aria-label={words.screens}
+          style={[styles.rail, { borderColor: theme.hairline }]}
+        >
           {tabs}
         </View>
       ) : null}
@@ -147,7 +152,7 @@ export function Frame({ children }: { children: ReactNode }) {
       {wide ? null : (
         <View
           role="navigation"
-          aria-label="Screens"
+          aria-label={words.screens}
           style={[styles.tabs, { borderColor: theme.hairline, backgroundColor: theme.raised }]}
         >
           {tabs}
@@ -156,13 +161,13 @@ export function Frame({ children }: { children: ReactNode }) {
       {help ? (
         <Pressable
           role="dialog"
-          aria-label="Keys"
+          aria-label={words.keys}
           aria-modal
           onPress={() => setHelp(false)}
           style={[styles.help, { backgroundColor: theme.raised, borderColor: theme.ink }]}
         >
           <Text kind="title" heading={2}>
-            Keys
+            {words.keys}
           </Text>
           {SHORTCUTS.map(([key, what]) => (
             <View key={key} style={{ flexDirection: 'row', gap: 16 }}>

@@ -7,14 +7,15 @@ import { askToNotify, mayNotify } from '../../data/messages';
 import { Button } from './Button';
 import { Choose } from './Fields';
 import { Text } from './Text';
+import { messageSettings as words } from '../../words/en/ui';
 
 type Messages = Farm['messages'];
 
 const WORD = {
-  granted: 'This browser shows them as they come, while Fogata is open in it.',
-  denied: 'This browser was told not to show them. It can be allowed in its own settings.',
+  granted: words.thisBrowserShowsThemAs,
+  denied: words.thisBrowserWasToldNot,
   default: '',
-  none: 'This browser cannot show them; they stand on Now.',
+  none: words.thisBrowserCannotShowThem,
 } as const;
 
 const FROM = ['20:00', '21:00', '22:00', '23:00'];
@@ -36,41 +37,41 @@ export function MessageSettings({
   return (
     <View style={{ gap: 12 }}>
       <Choose
-        label="Messages"
+        label={words.messages}
         value={value.on ? 1 : 0}
         options={[
-          { value: 1, label: 'tell me' },
-          { value: 0, label: 'never' },
+          { value: 1, label: words.tellMe },
+          { value: 0, label: words.never },
         ]}
         onChange={(on) => onChange({ ...value, on: on === 1 })}
       />
       {value.on ? (
         <>
           <Choose
-            label="Quiet from"
+            label={words.quietFrom}
             value={value.quietFrom}
             options={FROM.map((x) => ({ value: x, label: clockOf(x, hours) }))}
             onChange={(quietFrom) => onChange({ ...value, quietFrom })}
           />
           <Choose
-            label="Quiet until"
+            label={words.quietUntil}
             value={value.quietTo}
             options={TO.map((x) => ({ value: x, label: clockOf(x, hours) }))}
             onChange={(quietTo) => onChange({ ...value, quietTo })}
           />
           <Choose
-            label="What cannot wait until the morning"
+            label={words.whatCannotWaitUntilThe}
             value={value.urgentAnyway ? 1 : 0}
             options={[
-              { value: 1, label: 'wakes me' },
-              { value: 0, label: 'waits too' },
+              { value: 1, label: words.wakesMe },
+              { value: 0, label: words.waitsToo },
             ]}
             onChange={(x) => onChange({ ...value, urgentAnyway: x === 1 })}
           />
           {may === 'default' ? (
             <View style={{ flexDirection: 'row' }}>
               <Button
-                label="Let this browser show them"
+                label={words.letThisBrowserShowThem}
                 onPress={() => void askToNotify().then(setMay)}
                 testID="ask-notify"
               />

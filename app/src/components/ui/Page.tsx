@@ -7,6 +7,7 @@ import { useFarm } from '../../data/hooks';
 import { useTheme } from '../../theme/theme';
 import { TOUCH } from '../../theme/tokens';
 import { Text } from './Text';
+import { page as words } from '../../words/en/ui';
 
 export function TopLine({ back, left, right }: { back?: string; left?: string; right?: string }) {
   const { data } = useFarm();
@@ -17,7 +18,7 @@ export function TopLine({ back, left, right }: { back?: string; left?: string; r
       {back ? (
         <Pressable
           role="link"
-          aria-label={`Back to ${back}`}
+          aria-label={words.backTo(back)}
           onPress={() => (router.canGoBack() ? router.back() : router.replace('/'))}
           style={styles.back}
           testID="back"
@@ -26,7 +27,7 @@ export function TopLine({ back, left, right }: { back?: string; left?: string; r
         </Pressable>
       ) : (
         <Text kind="label" tone="quiet">
-          {left ?? data?.farm.name ?? 'Fogata'}
+          {left ?? data?.farm.name ?? words.fogata}
         </Text>
       )}
       <Text kind="label" tone="quiet" testID="clock">

@@ -10,6 +10,7 @@ import { Button } from './Button';
 import { NoteField } from './Field';
 import { Page } from './Page';
 import { Text } from './Text';
+import { passcodeGate as words } from '../../words/en/ui';
 
 export function PasscodeGate({ children }: { children: ReactNode }) {
   const { error } = useFarm();
@@ -31,20 +32,20 @@ export function PasscodeGate({ children }: { children: ReactNode }) {
     <Page testID="passcode">
       <View style={{ gap: 14, paddingTop: 24 }}>
         <Text kind="title" heading={1}>
-          This farm asks for its passcode
+          {words.thisFarmAsksForIts}
         </Text>
-        <NoteField label="Passcode" value={passcode} onChange={setPasscode} testID="passcode-field" />
+        <NoteField label={words.passcode} value={passcode} onChange={setPasscode} testID="passcode-field" />
         {problem ? <Problem>{problem}</Problem> : null}
         <Button
           wide
           kind="main"
-          label="Open the farm"
+          label={words.openTheFarm}
           disabled={passcode === ''}
           onPress={() => void open()}
           testID="passcode-open"
         />
         <Text kind="small" tone="quiet">
-          Whoever runs the server set it there. It is asked for once in ninety days on each device.
+          {words.whoeverRunsTheServerSet}
         </Text>
       </View>
     </Page>

@@ -5,12 +5,12 @@ import { planAgain } from '../../data/hooks';
 import { useTheme } from '../../theme/theme';
 import { Problem } from './Bars';
 import { Text } from './Text';
+import { progress as texts } from '../../words/en/ui';
 
 /** What is said while it is worked out. */
 function words({ done, of, first }: PlanProgress): string {
-  if (first)
-    return `A first look: at most one more sheet on a bed, under ${first.members} of ${first.of} forecasts. Every cover under every forecast is being worked out.`;
-  return of > 0 ? `${done} of ${of} beds, every cover under every forecast` : 'Reading the forecast';
+  if (first) return texts.aFirstLookAtMost(first.members, first.of);
+  return texts.ofBedsEveryCoverUnder(of, done);
 }
 
 /** `still`: while what was worked out last stands below, a hair's line that moves nothing under a finger. */
@@ -18,16 +18,12 @@ export function Progress({ progress, still = false }: { progress: PlanProgress; 
   const theme = useTheme();
   if (progress.state === 'ready' || progress.state === 'empty' || progress.state === 'waiting') return null;
   if (progress.state === 'failed')
-    return (
-      <Problem onRetry={() => void planAgain()}>
-        {progress.message ?? 'The night could not be worked out.'}
-      </Problem>
-    );
+    return <Problem onRetry={() => void planAgain()}>{progress.message ?? texts.theNightCouldNotBe}</Problem>;
   const share = progress.of > 0 ? progress.done / progress.of : 0;
   return (
     <View
       role="progressbar"
-      aria-label="Working out the night"
+      aria-label={texts.workingOutTheNight}
       aria-valuemin={0}
       aria-valuemax={progress.of}
       aria-valuenow={progress.done}

@@ -6,6 +6,7 @@ import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { stackArcs } from '../place/stackPath';
+import { section as texts } from '../../words/en/ui';
 
 export interface SectionLayer {
   name: string;
@@ -56,11 +57,11 @@ export function Section(p: SectionProps) {
   const cx = shift + width * 0.38;
   const cold = (c: number) => (c < 0 ? theme.frost : theme.ink);
   const words = [
-    `Outside ${p.t(p.outsideC)} ${p.unit}, sky ${p.t(p.skyC)}`,
+    texts.outsideSky({ outsideC: p.t(p.outsideC), unit: p.unit, skyC: p.t(p.skyC) }),
     ...shown.map((l) => `${l.name} ${l.airC === null ? '' : p.t(l.airC)}`),
-    `leaf ${p.t(p.leafC)}`,
-    `soil at 5 cm ${p.t(p.soil5C)}, at 10 cm ${p.t(p.soil10C)}, at 30 cm ${p.t(p.soil30C)}`,
-    ...(p.sun ? [`sun ${Math.round(p.sun.wm2)} W/m²`] : []),
+    texts.leaf(p.t(p.leafC)),
+    texts.soilAt5CmAt({ soil5C: p.t(p.soil5C), soil10C: p.t(p.soil10C), soil30C: p.t(p.soil30C) }),
+    ...(p.sun ? [texts.sunWM(Math.round(p.sun.wm2))] : []),
   ].join('; ');
   // the soil by depth: a line that leans to the right where it is warmer
   const profile = [
@@ -79,13 +80,9 @@ export function Section(p: SectionProps) {
   return (
     <View role="img" aria-label={words} testID="section">
       <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden>
-        <SvgText
-          x={16}
-          y={20}
-          fontFamily={FONT.label}
-          fontSize={17}
-          fill={theme.quiet}
-        >{`sky ${p.t(p.skyC)}`}</SvgText>
+        <SvgText x={16} y={20} fontFamily={FONT.label} fontSize={17} fill={theme.quiet}>
+          {texts.sky(p.t(p.skyC))}
+        </SvgText>
         <SvgText
           x={width - 16}
           y={20}
@@ -184,7 +181,7 @@ export function Section(p: SectionProps) {
           {p.t(p.outsideC)}
         </SvgText>
         <SvgText x={4} y={ground - 9} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-          outside
+          {texts.outside}
         </SvgText>
         {p.on === 'bench' ? (
           <Rect x={cx - 60} y={ground - 14} width={120} height={6} fill={theme.quiet} />
@@ -201,15 +198,11 @@ export function Section(p: SectionProps) {
         <Circle cx={cx} cy={ground} r={7} fill={theme.emberFill} />
         <SvgText x={16} y={ground + 28} fontFamily={FONT.figure} fontSize={18} fill={theme.ember}>
           {p.soilGivesWm2 >= 0
-            ? `giving ${Math.round(p.soilGivesWm2)} W/m²`
-            : `storing ${Math.round(-p.soilGivesWm2)} W/m²`}
+            ? texts.givingWM(Math.round(p.soilGivesWm2))
+            : texts.storingWM(Math.round(-p.soilGivesWm2))}
         </SvgText>
         <SvgText x={16} y={ground + 49} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-          {shown.length > 1
-            ? 'the soil, under its covers'
-            : shown.length === 1
-              ? 'the soil, under one cover'
-              : 'the soil, to the open sky'}
+          {shown.length > 1 ? texts.theSoilUnderItsCovers : texts.theSoilUnderOneCover(shown.length)}
         </SvgText>
         {profile.map((p_) => (
           <G key={p_.cm}>
@@ -224,7 +217,7 @@ export function Section(p: SectionProps) {
               {p.t(p_.c)}
             </SvgText>
             <SvgText x={width - 70} y={p_.y + 6} fontFamily={FONT.label} fontSize={15} fill={theme.quiet}>
-              {`at ${p_.cm} cm`}
+              {texts.atCm(p_.cm)}
             </SvgText>
           </G>
         ))}

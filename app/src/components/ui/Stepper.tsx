@@ -5,6 +5,7 @@ import { useTheme } from '../../theme/theme';
 import { TOUCH } from '../../theme/tokens';
 import { Button } from './Button';
 import { Text } from './Text';
+import { stepper as words } from '../../words/en/ui';
 
 export interface StepperProps {
   label: string;
@@ -34,7 +35,7 @@ export function Stepper(p: StepperProps) {
   const move = (by: number) => p.onChange(clamp((p.value ?? p.start ?? 0) + by));
   const shown = p.value === null ? '–' : sign(p.value.toFixed(digits));
   const big = p.bigStep;
-  const name = (by: number) => `${p.label} ${by < 0 ? 'down' : 'up'} ${Math.abs(by)}`;
+  const name = (by: number) => words.downUp({ label: p.label, by, abs: Math.abs(by) });
   const typed = keys === null ? NaN : Number(keys);
   const valid =
     keys !== null && keys !== '' && keys !== '-' && Number.isFinite(typed) && typed >= min && typed <= max;
@@ -47,7 +48,7 @@ export function Stepper(p: StepperProps) {
         <Step by={-p.step} label={name(-p.step)} onPress={() => move(-p.step)} text="−" large={p.large} />
         <Pressable
           role="button"
-          aria-label={`${p.label}: ${shown} ${p.unit}. Type it`}
+          aria-label={words.typeIt({ label: p.label, shown, unit: p.unit })}
           onPress={() => setKeys(keys === null ? '' : null)}
           style={styles.value}
           testID={p.testID ? `${p.testID}-value` : undefined}
@@ -63,9 +64,9 @@ export function Stepper(p: StepperProps) {
         ) : null}
       </View>
       {keys !== null ? (
-        <View role="group" aria-label={`Keypad for ${p.label}`} style={{ paddingTop: 8, gap: 8 }}>
+        <View role="group" aria-label={words.keypadFor(p.label)} style={{ paddingTop: 8, gap: 8 }}>
           <Text kind="figure" live>
-            {keys === '' ? 'Type a number' : `${sign(keys)} ${p.unit}`}
+            {keys === '' ? words.typeANumber : `${sign(keys)} ${p.unit}`}
           </Text>
           {['123', '456', '789', digits > 0 ? '.0⌫' : '0⌫'].map((line) => (
             <View key={line} style={styles.keys}>
@@ -73,7 +74,7 @@ export function Stepper(p: StepperProps) {
                 <View key={k} style={{ flex: 1 }}>
                   <Button
                     label={k}
-                    hint={k === '⌫' ? 'Delete' : k}
+                    hint={words.deleteWord(k)}
                     wide
                     onPress={() =>
                       setKeys(
@@ -90,7 +91,7 @@ export function Stepper(p: StepperProps) {
               <View style={{ flex: 1 }}>
                 <Button
                   label="±"
-                  hint="Change the sign"
+                  hint={words.changeTheSign}
                   wide
                   onPress={() => setKeys(keys.startsWith('-') ? keys.slice(1) : `-${keys}`)}
                 />
@@ -98,7 +99,7 @@ export function Stepper(p: StepperProps) {
             ) : null}
             <View style={{ flex: 2 }}>
               <Button
-                label={keys !== '' && keys !== '-' && !valid ? `${sign(String(min))} to ${max}` : 'Set'}
+                label={keys !== '' && keys !== '-' && !valid ? words.to(sign(String(min)), max) : words.set}
                 kind="main"
                 wide
                 disabled={!valid}

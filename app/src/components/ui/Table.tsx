@@ -16,6 +16,7 @@ import { useTheme } from '../../theme/theme';
 import { TOUCH } from '../../theme/tokens';
 import { NoteField } from './Field';
 import { Text } from './Text';
+import { table as words } from '../../words/en/ui';
 
 export interface Column<T> {
   id: string;
@@ -90,7 +91,7 @@ export function Table<T>({ label, rows, columns, idOf, nameOf, onOpen, end, empt
     <View style={{ gap: 10 }} testID={testID}>
       <View style={{ maxWidth: 360 }}>
         <NoteField
-          label={`Search ${label.toLowerCase()}`}
+          label={words.search(label.toLowerCase())}
           value={text}
           onChange={setText}
           testID={testID ? `${testID}-search` : undefined}
@@ -109,7 +110,7 @@ export function Table<T>({ label, rows, columns, idOf, nameOf, onOpen, end, empt
               >
                 <Pressable
                   role="button"
-                  aria-label={`Sort by ${c.title.toLowerCase()}`}
+                  aria-label={words.sortBy(c.title.toLowerCase())}
                   onPress={() => table.getColumn(c.id)!.toggleSorting(sorted === 'asc')}
                   style={styles.head}
                 >
@@ -120,7 +121,7 @@ export function Table<T>({ label, rows, columns, idOf, nameOf, onOpen, end, empt
               </View>
             );
           })}
-          {end ? <View role="columnheader" aria-label="What can be done" style={styles.end} /> : null}
+          {end ? <View role="columnheader" aria-label={words.whatCanBeDone} style={styles.end} /> : null}
         </View>
         <View ref={body} role="rowgroup">
           {shown.map(({ id, original }) => (
@@ -150,9 +151,7 @@ export function Table<T>({ label, rows, columns, idOf, nameOf, onOpen, end, empt
           ))}
         </View>
       </View>
-      {shown.length === 0 ? (
-        <Text tone="quiet">{text === '' ? empty : `Nothing here has “${text}” in it.`}</Text>
-      ) : null}
+      {shown.length === 0 ? <Text tone="quiet">{words.nothingHereHasInIt(text, empty)}</Text> : null}
     </View>
   );
 }

@@ -1,8 +1,9 @@
+import { dateTyped as words } from '../../words/en/ui';
 /**
  * A day as one types it. Contract: "14 mar" is the next one that comes (after `near`), "14 mar 2027", "14.3." and "2027-03-14" are what they
  * say; null of what is no day that the calendar has.
  */
-const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
+const MONTHS = words.janFebMarAprMay.split(' ');
 
 /** "14 mar" as the next one that comes; else as it was typed, whether or not there is such a day. */
 export function dayTyped(text: string, near: string): string {

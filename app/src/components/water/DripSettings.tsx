@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Amount, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
+import { dripSettings as words } from '../../words/en/water';
 
 type Drip = NonNullable<Farm['drip']>;
 const USUAL: Drip = { lines: 2, spacingM: 0.2, litresPerHour: 1, uneven: 0 };
@@ -19,10 +20,10 @@ export function DripSettings({
     return (
       <View style={{ gap: 8 }}>
         <Text kind="small" tone="quiet">
-          Water is said in millimetres and litres. With drip lines it is said in minutes as well.
+          {words.waterIsSaidInMillimetres}
         </Text>
         <View style={{ flexDirection: 'row' }}>
-          <Button label="Beds have drip lines" onPress={() => onChange(USUAL)} testID="drip-on" />
+          <Button label={words.bedsHaveDripLines} onPress={() => onChange(USUAL)} testID="drip-on" />
         </View>
       </View>
     );
@@ -30,16 +31,16 @@ export function DripSettings({
   return (
     <View style={{ gap: 12 }}>
       <Amount
-        label="Lines on a bed"
+        label={words.linesOnABed}
         value={drip.lines}
         onChange={(lines) => set({ lines })}
-        unit="lines"
+        unit={words.lines}
         min={1}
         max={12}
         testID="drip-lines"
       />
       <Metres
-        label="From emitter to emitter"
+        label={words.fromEmitterToEmitter}
         value={drip.spacingM}
         onChange={(spacingM) => set({ spacingM })}
         step={0.05}
@@ -48,7 +49,7 @@ export function DripSettings({
         max={2}
       />
       <Amount
-        label="An emitter gives"
+        label={words.anEmitterGives}
         value={drip.litresPerHour}
         onChange={(litresPerHour) => set({ litresPerHour })}
         unit="l/h"
@@ -57,10 +58,10 @@ export function DripSettings({
         digits={1}
         min={0.1}
         max={20}
-        note="As its maker says, at your pressure. On a slope the low end gets more: measure with a cup at both ends."
+        note={words.asItsMakerSaysAt}
       />
       <Amount
-        label="The poor end of a line gets less, by"
+        label={words.thePoorEndOfA}
         value={Math.round(100 * (drip.uneven ?? 0))}
         onChange={(v) => set({ uneven: v / 100 })}
         unit="%"
@@ -68,11 +69,11 @@ export function DripSettings({
         bigStep={20}
         min={0}
         max={60}
-        note="By the cup at both ends. The minutes are then for the poor end; the other gets more than it needs: turn the lines round now and then."
+        note={words.byTheCupAtBoth}
         testID="drip-uneven"
       />
       <View style={{ flexDirection: 'row' }}>
-        <Button kind="plain" label="No drip lines" onPress={() => onChange(null)} />
+        <Button kind="plain" label={words.noDripLines} onPress={() => onChange(null)} />
       </View>
     </View>
   );

@@ -2,7 +2,7 @@
 import type { Segment } from '@fogata/core';
 import type { RelayYear, SpringAnswer, SpringMoves } from '@fogata/core/relay';
 import type { Format } from '../../data/format';
-import { upper } from '../season/seasonWords';
+import { upper } from './seasonWords';
 import { moveWords } from './wrongWords';
 
 const TITLE: Record<SpringAnswer['kind'], [early: string, late: string]> = {

@@ -3,10 +3,10 @@ import { jobTitle } from '@fogata/contract';
 import type { AheadView, KitView, NowView, RelayView, SeasonView } from '@fogata/contract/told';
 import { addDays, cropById, isIndoors } from '@fogata/core';
 import type { Format } from '../../data/format';
-import { nightName, nightWords, shortWords, workWords } from '../ahead/aheadWords';
-import { dayNumber, daysTo, jobDetail } from '../season/jobWords';
-import { dayShort } from '../season/seasonWords';
-import type { Sheet, SheetLine, SheetPart } from './sheet';
+import { nightName, nightWords, shortWords, workWords } from './aheadWords';
+import { dayNumber, daysTo, jobDetail } from './jobWords';
+import { dayShort } from './seasonWords';
+import type { Sheet, SheetLine, SheetPart } from '../../components/sheets/sheet';
 
 const said = (segments: NowView['sentence']) =>
   segments

@@ -9,7 +9,7 @@ import {
   type Strip,
   type Week,
 } from '@fogata/core/relay';
-import { dayShort, dayWords, FAILURE, upper } from '../season/seasonWords';
+import { dayShort, dayWords, FAILURE, upper } from './seasonWords';
 
 export interface Said {
   /** What is wrong, and what would end it. */

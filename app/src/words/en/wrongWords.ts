@@ -2,7 +2,7 @@
 import { cropById, type Planting, type Segment } from '@fogata/core';
 import { dayOf, type GoneWrong, type RelayYear, type WentWrong } from '@fogata/core/relay';
 import type { Format } from '../../data/format';
-import { dayShort, upper } from '../season/seasonWords';
+import { dayShort, upper } from './seasonWords';
 
 const short = (date: string | null) => (date === null ? '' : dayShort(date.slice(5)));
 
