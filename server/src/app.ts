@@ -1,4 +1,5 @@
 /** The Express application: API by topic, then the built web app. */
+import { said } from '@fogata/core';
 import { pageTitle } from '@fogata/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -50,8 +51,7 @@ export function makeApp(
   if (!process.env['FOGATA_DEV']) app.use(sameHouse(guard));
   const often = limiter(MOST_A_MINUTE, 60_000);
   app.use('/api', (req, _res, next) => {
-    if (!often(req.ip ?? ''))
-      throw new Problem(429, 'Too often', 'Too many requests in a minute. Wait a moment.');
+    if (!often(req.ip ?? '')) throw new Problem(429, said('refuse.tooOften'));
     next();
   });
   if (options.farmId !== undefined) app.use('/api', ownFarmOnly(options.farmId));
@@ -94,7 +94,7 @@ export function makeApp(
   ])
     app.use('/api', routes(context));
   app.use('/api', () => {
-    throw new Problem(404, 'Not found', 'There is no such address in the API.');
+    throw new Problem(404, said('refuse.noSuchAddress'));
   });
   const { authority } = guard;
   if (authority)

@@ -3,6 +3,7 @@
  * something has to come from a page of its own, or from no page at all; nobody may frame it. On this machine alone there is no
  * passcode; beyond it there is one, or the server does not start.
  */
+import { said } from '@fogata/core';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import { createHmac, randomBytes, scryptSync, timingSafeEqual } from 'node:crypto';
 import { networkInterfaces } from 'node:os';
@@ -73,19 +74,13 @@ export function sameHouse(o: GuardOptions): RequestHandler {
   const names = allowedNames(o);
   return (req, _res, next) => {
     const host = nameOf(req.headers.host);
-    if (host === null || !names.has(host))
-      throw new Problem(
-        421,
-        'Not this server',
-        'host: expected a name that this server was started for; set FOGATA_NAMES to add one.',
-        'host',
-      );
+    if (host === null || !names.has(host)) throw new Problem(421, said('refuse.host'), 'host');
     const { origin } = req.headers;
     const site = req.headers['sec-fetch-site'];
     const foreign =
       (origin !== undefined && nameOf(origin) !== host) || site === 'cross-site' || site === 'same-site';
     if (foreign && (!SAFE.includes(req.method) || req.path.startsWith('/api')))
-      throw new Problem(403, 'Not from here', 'origin: expected a page of this server.', 'origin');
+      throw new Problem(403, said('refuse.origin'), 'origin');
     next();
   };
 }
@@ -156,22 +151,15 @@ export function passcodeGate(session: Sessions): RequestHandler {
     const path = req.path;
     if (path === '/health' || path.startsWith('/feed/')) return next();
     if (path === '/session' && req.method === 'POST') {
-      if (!guess(req.ip ?? ''))
-        throw new Problem(429, 'Too many tries', 'passcode: tried too often. Wait ten minutes.', 'passcode');
+      if (!guess(req.ip ?? '')) throw new Problem(429, said('refuse.triedTooOften'), 'passcode');
       const given = (req.body as { passcode?: unknown } | undefined)?.passcode;
       if (typeof given !== 'string' || given.length > 200 || !session.same(given))
-        throw new Problem(
-          401,
-          'Not the passcode',
-          'passcode: expected the one that the server was started with.',
-          'passcode',
-        );
+        throw new Problem(401, said('refuse.passcode'), 'passcode');
       res.setHeader('Set-Cookie', sessionCookie(session.make(Date.now()), req.secure));
       res.status(204).end();
       return;
     }
-    if (!session.holds(req.headers.cookie, Date.now()))
-      throw new Problem(401, 'Passcode', 'The passcode of this farm is asked for.');
+    if (!session.holds(req.headers.cookie, Date.now())) throw new Problem(401, said('refuse.locked'));
     next();
   };
 }

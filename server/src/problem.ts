@@ -1,21 +1,28 @@
 /** Errors at the border: one problem shape (RFC 9457), with the field and a sentence that a grower understands. */
+import { said, type Said } from '@fogata/core';
 import type { ProblemBody } from '@fogata/contract';
 import { firstProblem, fieldName } from '@fogata/contract';
+import { en, told, type Style } from '@fogata/core/words';
 import type { NextFunction, Request, Response } from 'express';
 import type { ZodType } from 'zod';
+
+/** What is refused is said in SI units, as the fields are called that it names. */
+const PLAIN: Style = { units: { temperature: 'C', length: 'm' }, currency: '€', hours: 24, timeZone: 'UTC' };
 
 export class Problem extends Error {
   constructor(
     readonly status: number,
-    readonly title: string,
-    detail: string,
+    detail: Said,
     readonly field?: string,
   ) {
-    super(detail);
+    super(told(detail, PLAIN));
   }
 }
 
-export const notFound = (what: string) => new Problem(404, 'Not found', `There is no such ${what}.`);
+/** What the API has by id. */
+export type Thing = Parameters<(typeof en)['refuse.noSuch']>[0]['what'];
+
+export const notFound = (what: Thing) => new Problem(404, said('refuse.noSuch', { what }));
 
 /** A NUL, or half of a letter that takes two. */
 const unkept = (text: string) => text.includes('\0') || /\p{Surrogate}/u.test(text);
@@ -36,18 +43,20 @@ function unkeepable(value: unknown, path: string, depth: number): string | null 
 /** The body as the schema says, or a problem that names the field. */
 export function parseBody<T>(schema: ZodType<T>, body: unknown): T {
   const bad = unkeepable(body, '', 0);
-  if (bad !== null)
-    throw new Problem(
-      422,
-      'Not accepted',
-      `${bad}: expected letters that can be kept; one of them cannot.`,
-      bad,
-    );
+  if (bad !== null) throw new Problem(422, said('refuse.letters', { bad }), bad);
   const result = schema.safeParse(body, { reportInput: true });
   if (result.success) return result.data;
   const field = fieldName(result.error.issues[0]!.path);
-  throw new Problem(422, 'Not accepted', firstProblem(result.error), field === '' ? undefined : field);
+  throw new Problem(
+    422,
+    said('refuse.as', { text: firstProblem(result.error) }),
+    field === '' ? undefined : field,
+  );
 }
+
+const TITLED = [400, 401, 403, 404, 409, 413, 415, 421, 422, 429, 500] as const;
+/** A status that is none of ours is called by its hundred. */
+const titled = (status: number) => TITLED.find((s) => s === status) ?? (status >= 500 ? 500 : 400);
 
 export function sendProblem(error: unknown, _req: Request, res: Response, _next: NextFunction): void {
   const known = error instanceof Problem ? error : fromExpress(error);
@@ -55,7 +64,7 @@ export function sendProblem(error: unknown, _req: Request, res: Response, _next:
     process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
   const body: ProblemBody = {
     type: 'about:blank',
-    title: known.title,
+    title: en[`title.${titled(known.status)}`](),
     status: known.status,
     detail: known.message,
     ...(known.field === undefined ? {} : { field: known.field }),
@@ -72,27 +81,18 @@ function fromExpress(error: unknown): Problem {
     message?: string;
     cause?: { code?: string };
   };
-  if (e.type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'The request is not valid JSON.');
-  if (e.type === 'entity.too.large') return new Problem(413, 'Too large', 'The file is larger than 8 MB.');
+  if (e.type === 'entity.parse.failed') return new Problem(400, said('refuse.notJson'));
+  if (e.type === 'entity.too.large') return new Problem(413, said('refuse.tooLarge'));
   if (e.type === 'charset.unsupported' || e.type === 'encoding.unsupported')
-    return new Problem(415, 'Not understood', 'content-type: expected JSON in UTF-8.', 'content-type');
-  if (error instanceof URIError) return new Problem(400, 'Not an address', 'The address is not well formed.');
+    return new Problem(415, said('refuse.contentType'), 'content-type');
+  if (error instanceof URIError) return new Problem(400, said('refuse.address'));
   // what PostgreSQL cannot hold: a NUL or half a letter, a number out of range
   const code = e.code ?? e.cause?.code;
   if (code === '22021' || code === '22P05' || code === '22P02' || code === '22003')
-    return new Problem(
-      422,
-      'Not accepted',
-      'text: expected letters that can be kept; one of them cannot.',
-      'text',
-    );
+    return new Problem(422, said('refuse.text'), 'text');
   // a server was asked to remove or point at what others hold
-  if (code === '23503') return new Problem(409, 'In use', 'Something else on the farm still points to it.');
+  if (code === '23503') return new Problem(409, said('refuse.pointedAt'));
   if (typeof e.status === 'number' && e.status >= 400 && e.status < 500)
-    return new Problem(e.status, 'Not accepted', 'The request could not be read.');
-  return new Problem(
-    500,
-    'Something broke',
-    'Fogata could not do that. What you entered has not been lost; try again.',
-  );
+    return new Problem(e.status, said('refuse.unreadable'));
+  return new Problem(500, said('refuse.broken'));
 }

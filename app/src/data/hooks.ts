@@ -1,14 +1,13 @@
 /** One hook a need: read through SWR, change through one helper, no second store of server data. */
 import type { FarmPatch, RelayView as RelaySaid, SentRecord } from '@fogata/contract';
-import type { BedsView, FarmView, NowView, TownRow } from '@fogata/contract/told';
+import type { BedsView, NowView, TownRow } from '@fogata/contract/told';
 import { api, call, type Call, type Query } from '@fogata/contract/client';
 import { clockText } from '@fogata/core/telling';
-import { told, type Style, type Told } from '@fogata/core/words';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import useSWR, { mutate, useSWRConfig, type SWRConfiguration } from 'swr';
+import { mutate, useSWRConfig } from 'swr';
 import { NoServer, request } from './api';
 import { keepView, keptView, type KeptView } from './largeViews';
-import { farmSite, learnFarm } from './moment';
+import { farmSite } from './moment';
 import { outbox, type OwnAct } from './outbox';
 import {
   overlay,
@@ -19,100 +18,15 @@ import {
   overlayWater,
   type Asked,
 } from './overlay';
+import { FARM, MINUTE, useAnswer, useRead, useTold } from './read';
 import { steady, steadyBeds, withoutServer } from './steady';
-import { readStored, store } from './storage';
 
-/** Views that this device's own acts are shown on before the server has them. */
-const SHOWS_ACTS = /^\/api\/(now|day|season|water|beds(\?.*)?|places\/[^/]+)$/;
+export { useRead, useStyle } from './read';
 
-const FARM = call(api.farm);
 const NOW = call(api.now);
 const DAY = call(api.day);
 const SEASON = call(api.season);
 const RELAY = call(api.relay);
-
-async function get<A>(asked: Call<A>): Promise<A> {
-  const askedAtMs = Date.now();
-  const answer = await request(asked);
-  if (asked.address === FARM.address) learnFarm(answer as FarmView);
-  return SHOWS_ACTS.test(asked.address) ? { ...answer, askedAtMs } : answer;
-}
-
-/** What was last known, so that a screen opens without the server. */
-const lastKnown = new Map<string, unknown>(Object.entries(readStored<Record<string, unknown>>('last', {})));
-const KEEP = ['/api/farm', '/api/now', '/api/beds', '/api/kit', '/api/crops', '/api/season', '/api/water'];
-
-/** What this device knew of an answer; nothing where another version of the page kept it in another form. */
-function knownOf(asked: Call<unknown>): unknown {
-  const known = lastKnown.get(asked.address);
-  if (known === undefined || checked.has(asked.address)) return known;
-  checked.add(asked.address);
-  if (asked.answer.safeParse(known).success) return known;
-  lastKnown.delete(asked.address);
-  return undefined;
-}
-const checked = new Set<string>();
-
-/** An answer as it came, its sentences still ids. */
-function useAnswer<S>(asked: Call<unknown> | null, config: SWRConfiguration<S> = {}) {
-  const path = asked?.address ?? null;
-  return useSWR<S>(path, () => get(asked!) as Promise<S>, {
-    fallbackData: asked ? (knownOf(asked) as S | undefined) : undefined,
-    revalidateOnMount: true,
-    keepPreviousData: true,
-    dedupingInterval: 200,
-    errorRetryInterval: 3000,
-    ...config,
-    onSuccess: (data: S) => {
-      if (path && KEEP.includes(path)) {
-        lastKnown.set(path, data);
-        store('last', Object.fromEntries(lastKnown));
-      }
-    },
-  });
-}
-
-const MINUTE = 60_000;
-
-/** How this farm is told of things; null as long as it is not known, and then nothing is told. */
-export function useStyle(): Style | null {
-  const { data } = useAnswer<FarmView>(FARM, { refreshInterval: MINUTE });
-  const units = data?.farm.units;
-  const { timeZone, currency } = data?.farm ?? {};
-  return useMemo(
-    () =>
-      units && timeZone !== undefined && currency !== undefined
-        ? { units, hours: units.clock, timeZone, currency }
-        : null,
-    [units, timeZone, currency],
-  );
-}
-
-/** A view in the farm's words. */
-function useTold<T>(said: T | undefined): Told<T> | undefined {
-  const style = useStyle();
-  return useMemo(() => (said === undefined || style === null ? undefined : told(said, style)), [said, style]);
-}
-
-/** An answer in the farm's words. Only what is asked of it is followed, as SWR does. */
-export function useRead<A>(asked: Call<A> | null, config: SWRConfiguration<A> = {}) {
-  type Shown = Asked<Told<A>>;
-  const read = useAnswer<A>(asked, config);
-  const data = useTold(read.data);
-  return {
-    data: data as Shown | undefined,
-    get error(): unknown {
-      return read.error;
-    },
-    get isLoading() {
-      return read.isLoading;
-    },
-    get isValidating() {
-      return read.isValidating;
-    },
-    mutate: read.mutate,
-  };
-}
 
 /**
  * How often a view with a plan in it is read: quickly while the night is being worked out. Taken from the cache at every

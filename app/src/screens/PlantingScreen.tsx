@@ -2,7 +2,7 @@
 import { api, call } from '@fogata/contract/client';
 import { plantingSchema, type PlantingBody } from '@fogata/contract';
 import type { BedsView } from '@fogata/contract/told';
-import { cropById, localDate, mayPick, RESTS, STORED } from '@fogata/core';
+import { cropById, localDate, RESTS, STORED } from '@fogata/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -16,54 +16,19 @@ import { NoteField } from '../components/ui/Field';
 import { Amount, Metres } from '../components/ui/Fields';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { DateChance } from '../components/season/DateChance';
-import { dayWords } from '../words/en/seasonWords';
 import { Cultivars } from '../components/seeds/Cultivars';
-import { PICKED_WORD, PlantingHow } from '../components/plan/PlantingHow';
+import { PlantingHow } from '../components/plan/PlantingHow';
+import { AIMS, saidOf, STEP_OF, type StepId } from '../components/plan/plantingParts';
 import { SharedRows } from '../components/place/SharedRows';
 import { FORM_WIDTH, Steps } from '../components/ui/Steps';
 import { Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
-import { useFormat, type Format } from '../data/format';
+import { useFormat } from '../data/format';
 import { change, useBeds, useCrops, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
 import { readStored, store } from '../data/storage';
 import { offerUndo } from '../data/undo';
 import { plantingScreen as words } from '../words/en/planting';
-
-const AIMS = [
-  { value: 'survive', label: words.surviveTheCold },
-  { value: 'grow', label: words.keepGrowing },
-  { value: 'flower', label: words.saveFlowersAndFruit },
-] as const;
-
-type StepId = 'what' | 'where' | 'how';
-/** In which part a field stands, so that what is wrong is open to be mended. */
-const STEP_OF: Partial<Record<keyof PlantingBody, StepId>> = {
-  crop: 'what',
-  cultivar: 'what',
-  fromRow: 'where',
-  toRow: 'where',
-  lengthM: 'where',
-  plantedOn: 'where',
-  clearedOn: 'where',
-};
-
-/** What each part says now. */
-function saidOf(p: PlantingBody, format: Format): Record<StepId, string> {
-  const rows = p.fromRow === p.toRow ? words.row(p.fromRow) : words.rowsTo(p.fromRow, p.toRow);
-  const aim = AIMS.find((a) => a.value === p.aim)?.label ?? '';
-  const ways = p.crop === '' ? [] : mayPick(cropById(p.crop));
-  const way = p.picked ?? ways[0];
-  const becomes = p.forSeed ? words.leftForSeed : way ? words.picked(PICKED_WORD[way]) : null;
-  return {
-    what: words.words(
-      p.crop === '' ? words.notSaidYet : cropById(p.crop).name,
-      p.cultivar ? ` ${p.cultivar}` : '',
-    ),
-    where: `${rows}, ${format.metres(p.lengthM)}, ${dayWords(p.plantedOn.slice(5))}`,
-    how: [aim, becomes].filter((x) => x !== null && x !== '').join(', '),
-  };
-}
 
 function Form({
   start,

@@ -6,6 +6,7 @@
  * Form `fogata-backup/1`: gzip of lines of JSON; the first names the form, then tables in chunks of rows as the database has
  * them, the last counts the rows of each table and carries the SHA-256 of all lines before it.
  */
+import { said } from '@fogata/core';
 import { asc, count, getTableColumns, max, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { createHash } from 'node:crypto';
@@ -107,8 +108,7 @@ interface Line {
   sha256?: string;
 }
 
-const damaged = (why: string) =>
-  new Problem(422, 'Not accepted', `file: expected a whole backup; ${why}`, 'file');
+const damaged = (why: string) => new Problem(422, said('refuse.backup', { why }), 'file');
 
 /** Lines of a gzip file. A stream that breaks throws here, and nowhere else: a line reader would let the error fall. */
 async function* textLines(path: string): AsyncGenerator<string> {
@@ -194,12 +194,7 @@ export async function readBackup(db: Db, path: string): Promise<Counts> {
   await checkBackup(path);
   const [set] = await db.select({ n: count() }).from(schema.structures);
   const [noted] = await db.select({ n: count() }).from(schema.records);
-  if ((set?.n ?? 0) + (noted?.n ?? 0) > 0)
-    throw new Problem(
-      409,
-      'Not empty',
-      'A backup is only restored into a new data directory; this one has a farm.',
-    );
+  if ((set?.n ?? 0) + (noted?.n ?? 0) > 0) throw new Problem(409, said('refuse.notEmpty'));
   let counts: Counts = {};
   await writing(db, async (tx) => {
     await tx.delete(schema.meta);

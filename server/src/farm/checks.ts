@@ -1,4 +1,5 @@
 /** What is checked of a farm's things besides their form: each throws a sentence that names the field. */
+import { said } from '@fogata/core';
 import { Problem } from '../problem';
 
 type Size = { name: string; lengthM: number; widthM: number };
@@ -15,7 +16,7 @@ export function checkRoom(structure: Size & { kind: string }, bed: Size, changed
       changed === 'bed'
         ? `no more than ${structure[field]}, the ${word} of ${structure.name}`
         : `at least ${bed[field]}, the ${word} of ${bed.name} in it`;
-    throw new Problem(422, 'Not accepted', `${field}: expected ${expected}`, field);
+    throw new Problem(422, said('refuse.expected', { field, expected }), field);
   }
 }
 
@@ -24,6 +25,6 @@ export function checkTimeZone(timeZone: string | undefined): void {
   try {
     new Intl.DateTimeFormat('en', { timeZone });
   } catch {
-    throw new Problem(422, 'Not accepted', 'timeZone: expected a zone like Europe/Madrid', 'timeZone');
+    throw new Problem(422, said('refuse.timeZone'), 'timeZone');
   }
 }

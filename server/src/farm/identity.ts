@@ -2,6 +2,7 @@
  * Which farm this is. Contract: `farmIdOf(db)` is the same for ever and in every backup, drawn at the first start; `newFarmId`
  * gives a copy another one; `ownFarmOnly` refuses what was meant for another farm, before anything of it is read.
  */
+import { said } from '@fogata/core';
 import type { NextFunction, Request, Response } from 'express';
 import { randomUUID } from 'node:crypto';
 import type { Db } from '../db/open';
@@ -27,10 +28,6 @@ export async function newFarmId(db: Db): Promise<string> {
 export const ownFarmOnly = (id: string) => (req: Request, _res: Response, next: NextFunction) => {
   const meant = req.get('x-fogata-farm');
   if (meant !== undefined && meant !== id && req.method !== 'GET' && req.method !== 'HEAD')
-    throw new Problem(
-      421,
-      'Another farm',
-      'Another farm answers at this address. What you entered for yours is kept on this device until yours answers again.',
-    );
+    throw new Problem(421, said('refuse.anotherFarm'));
   next();
 };

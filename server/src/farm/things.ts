@@ -3,6 +3,7 @@
  * gives the record's id; `takeBack` undoes the records that are taken back, by turning round what each changed on what stands
  * now.
  */
+import { said } from '@fogata/core';
 import {
   bedSchema,
   coverSchema,
@@ -76,11 +77,7 @@ const ROOMS: { [W in What]: Room<Things[W]> } = {
     remove: async (db, id) => {
       const inside = await db.select({ name: beds.name }).from(beds).where(eq(beds.structureId, id));
       if (inside.length > 0)
-        throw new Problem(
-          409,
-          'In use',
-          `It holds ${inside.map((b) => b.name).join(', ')}. Take the beds out of it first.`,
-        );
+        throw new Problem(409, said('refuse.holdsBeds', { inside: inside.map((b) => b.name).join(', ') }));
       await db.delete(structures).where(eq(structures.id, id));
     },
     check: (f) => parseBody(structureSchema, namedNow(f)),
@@ -94,8 +91,7 @@ const ROOMS: { [W in What]: Room<Things[W]> } = {
     save: writeBed,
     remove: async (db, id) => {
       const used = await db.select({ id: plantings.id }).from(plantings).where(eq(plantings.bedId, id));
-      if (used.length > 0)
-        throw new Problem(409, 'In use', 'Something is or was planted in this bed; its story would be lost.');
+      if (used.length > 0) throw new Problem(409, said('refuse.hasStory'));
       await db.delete(beds).where(eq(beds.id, id));
     },
     check: (f) => parseBody(bedSchema, f),

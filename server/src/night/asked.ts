@@ -223,8 +223,7 @@ export async function answerAsk(
   const planner = new Planner({ pool });
   const plan = await planner.wait(m.data, weather, askedAtMs);
   const b = plan?.beds.find((x) => x.bed.id === m.bed.id);
-  if (!plan || !b || b.atRisk.length === 0)
-    throw new Problem(422, 'Not accepted', 'typed: expected a lowest in the coming night', 'typed');
+  if (!plan || !b || b.atRisk.length === 0) throw new Problem(422, said('refuse.typedLowest'), 'typed');
   const { means } = await planner.backgroundFor(m.data, weather, askedAtMs);
   const { planting, thresholds } = b.atRisk[0]!;
   const outcome = asIsOutcome(b);

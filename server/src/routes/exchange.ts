@@ -27,6 +27,7 @@ import {
   type BadRow,
   type Cultivar,
   type Planting,
+  said,
 } from '@fogata/core';
 import { Router, type Response } from 'express';
 import { randomUUID } from 'node:crypto';
@@ -44,7 +45,8 @@ import { parseBody, Problem } from '../problem';
 
 const bodySchema = z.object({ dryRun: z.boolean(), file: z.unknown() });
 
-const refuse = (detail: string, field?: string) => new Problem(422, 'Not accepted', detail, field);
+const refuse = (detail: string, field?: string) =>
+  new Problem(422, said('refuse.as', { text: detail }), field);
 
 export function exchangeRoutes(ctx: Context): Router {
   const router = Router();

@@ -21,6 +21,7 @@ import {
   type Bed,
   type Cover,
   type Structure,
+  said,
 } from '@fogata/core';
 import tzlookup from '@photostructure/tz-lookup';
 import { findTowns, townOfZone } from '../towns';
@@ -92,8 +93,7 @@ export function farmRoutes(ctx: Context): Router {
   });
 
   router.post('/clock', async (req, res) => {
-    if (ctx.options.clock.mode === 'real')
-      throw new Problem(409, 'Real time', 'The clock of a real farm cannot be moved.');
+    if (ctx.options.clock.mode === 'real') throw new Problem(409, said('refuse.realClock'));
     const body = parseBody(clockSchema, req.body);
     const { clock } = await ctx.moment();
     const toAtMs =
@@ -143,8 +143,7 @@ export function farmRoutes(ctx: Context): Router {
     const body = parseBody(setupSchema, req.body);
     const known = await ctx.db.select({ id: structures.id }).from(structures);
     const orphan = body.beds.find((b) => ![...known, ...body.structures].some((x) => x.id === b.structureId));
-    if (orphan)
-      throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
+    if (orphan) throw new Problem(422, said('refuse.structureOfFarm'), 'structureId');
     await write(async (db, at) => {
       for (const id of body.remove.beds) await changeThing(db, 'bed', id, null, at);
       for (const id of body.remove.structures) await changeThing(db, 'structure', id, null, at);
@@ -165,8 +164,7 @@ export function farmRoutes(ctx: Context): Router {
   router.put('/beds/:id', async (req, res) => {
     const body = parseBody(bedSchema, { ...(req.body as object), id: req.params.id });
     const owner = await ctx.db.select().from(structures).where(eq(structures.id, body.structureId));
-    if (owner.length === 0)
-      throw new Problem(422, 'Not accepted', 'structureId: expected a structure of this farm', 'structureId');
+    if (owner.length === 0) throw new Problem(422, said('refuse.structureOfFarm'), 'structureId');
     if (owner[0]!.kind !== 'open') checkRoom(owner[0]!, body, 'bed');
     await write((db, at) => changeThing(db, 'bed', body.id, body as Bed, at));
     res.json(body);
@@ -216,7 +214,7 @@ export function farmRoutes(ctx: Context): Router {
     if (!cover) throw notFound('cover');
     const use = inUse(m.data, m.state, cover);
     if (use.pieces > 0)
-      throw new Problem(409, 'In use', `${cover.name} lies on ${use.beds.join(', ')}. Take it off first.`);
+      throw new Problem(409, said('refuse.coverLies', { name: cover.name, beds: use.beds.join(', ') }));
     await write((db, at) => changeThing(db, 'cover', cover.id, null, at));
     res.status(204).end();
   });

@@ -7,7 +7,7 @@ import {
   type FeedView,
   type ImportView,
 } from '@fogata/contract';
-import { readLoggerCsv, type LoggedC } from '@fogata/core';
+import { readLoggerCsv, type LoggedC, said } from '@fogata/core';
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import { Router, type Request } from 'express';
 import type { Context, Moment } from '../context';
@@ -45,12 +45,7 @@ export function feedRoutes(ctx: Context): Router {
   /** The caller holds the token that was last made. */
   async function checkToken(req: Request): Promise<void> {
     const given = /^Bearer (\S{20,100})$/.exec(req.headers.authorization ?? '')?.[1];
-    if (!(await holds(TOKEN, given)))
-      throw new Problem(
-        401,
-        'No token',
-        'authorization: expected the token of the feed, made in the settings',
-      );
+    if (!(await holds(TOKEN, given))) throw new Problem(401, said('refuse.token'));
   }
 
   const view = async (): Promise<FeedView> => ({
@@ -90,7 +85,7 @@ export function feedRoutes(ctx: Context): Router {
   router.get('/feed/season.ics', async (req, res) => {
     const { key } = req.query;
     if (!(await holds(CALENDAR, typeof key === 'string' ? key : undefined)))
-      throw new Problem(401, 'No key', 'key: expected the one of the address that was made in the settings');
+      throw new Problem(401, said('refuse.key'));
     res.type('text/calendar').send(await seasonCalendar(ctx));
   });
 
@@ -111,13 +106,7 @@ export function feedRoutes(ctx: Context): Router {
     const named = spotNamed(await ctx.moment());
     const rows = body.readings.map((r, i): LoggedC => {
       const spot = named(r.spot);
-      if (spot === null)
-        throw new Problem(
-          422,
-          'Not accepted',
-          `readings[${i}].spot: expected outside or a structure of this farm`,
-          `readings[${i}].spot`,
-        );
+      if (spot === null) throw new Problem(422, said('refuse.spotOfReading', { i }), `readings[${i}].spot`);
       return { spot, atMs: Date.parse(r.time), c: r.c };
     });
     await takeTemperatures(ctx.db, rows, 'push', now());
@@ -129,8 +118,7 @@ export function feedRoutes(ctx: Context): Router {
     const body = parseBody(loggerSchema, req.body);
     const m = await ctx.moment();
     const named = spotNamed(m);
-    if (body.spot !== null && named(body.spot) === null)
-      throw new Problem(422, 'Not accepted', 'spot: expected outside or a structure of this farm', 'spot');
+    if (body.spot !== null && named(body.spot) === null) throw new Problem(422, said('refuse.spot'), 'spot');
     const { rows, badRows } = readLoggerCsv(body.csv, m.data.farm.timeZone, body.spot, named);
     const ok = badRows.length === 0;
     const times = rows.map((r) => r.atMs);

@@ -18,6 +18,7 @@ import {
   sheetOf,
   type Lain,
   type Planting,
+  said,
 } from '@fogata/core';
 import { withStep } from '@fogata/core/season';
 import { eq } from 'drizzle-orm';
@@ -38,11 +39,10 @@ const PAGE = 60;
 
 /** What a record points to must be there, or nothing of the batch is taken. */
 function checkTarget(r: SentRecord, m: FarmNow): void {
-  if (r.atMs > m.nowAtMs + AHEAD_MS || r.atMs < 0)
-    throw new Problem(422, 'Not accepted', 'atMs: expected an instant that has passed', 'atMs');
+  if (r.atMs > m.nowAtMs + AHEAD_MS || r.atMs < 0) throw new Problem(422, said('refuse.notYet'), 'atMs');
   const has = (list: readonly { id: string }[], id: string) => list.some((x) => x.id === id);
   const fail = (field: string, what: string) => {
-    throw new Problem(422, 'Not accepted', `${field}: expected ${what} of this farm`, field);
+    throw new Problem(422, said('refuse.ofFarm', { field, what }), field);
   };
   if (r.kind === 'cover') {
     if (!has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
@@ -51,18 +51,12 @@ function checkTarget(r: SentRecord, m: FarmNow): void {
   if (r.kind === 'vent' && !has(m.data.structures, r.structureId)) fail('structureId', 'a structure');
   if (r.kind === 'reading') {
     if (r.spot !== 'outside' && !has(m.data.structures, r.spot)) fail('spot', 'outside or a structure');
-    if (r.minC === null && r.maxC === null)
-      throw new Problem(422, 'Not accepted', 'minC: expected a minimum or a maximum', 'minC');
+    if (r.minC === null && r.maxC === null) throw new Problem(422, said('refuse.noReading'), 'minC');
     if (r.minC !== null && r.maxC !== null && r.minC > r.maxC)
-      throw new Problem(
-        422,
-        'Not accepted',
-        `maxC: expected no lower than the minimum, ${r.minC} °C`,
-        'maxC',
-      );
+      throw new Problem(422, said('refuse.maxUnderMin', { minC: r.minC }), 'maxC');
   }
   if (r.kind === 'step' && r.done && r.on > localDate(m.nowAtMs + AHEAD_MS, m.data.farm.timeZone))
-    throw new Problem(422, 'Not accepted', 'on: expected a day that has come', 'on');
+    throw new Problem(422, said('refuse.dayToCome'), 'on');
   if (
     (r.kind === 'harm' || r.kind === 'harvest' || r.kind === 'step') &&
     !has(m.data.plantings, r.plantingId)
@@ -104,13 +98,7 @@ function stillToDo(list: readonly FarmRecord[], m: FarmNow): FarmRecord[] {
     );
     const left = free.get(r.coverId) ?? 0;
     // one piece on a bed that takes two is what happened, and is kept; with none free it cannot have
-    if (r.on && left < 1)
-      throw new Problem(
-        409,
-        'None left',
-        `Every piece of ${cover.name} is already on a bed. Take one off first, or correct the stock.`,
-        'coverId',
-      );
+    if (r.on && left < 1) throw new Problem(409, said('refuse.noneLeft', { name: cover.name }), 'coverId');
     free.set(r.coverId, left + (r.on ? -pieces : pieces));
     state = apply(state, r);
     return true;
@@ -245,7 +233,7 @@ export function logRoutes(ctx: Context): Router {
     const known = (id: string) => m.data.plantings.find((p) => p.id === id);
     const changes = (body.plantings as Planting[]).map((p) => {
       checkPlanting(p, m.data.beds);
-      if (known(p.id)) throw new Problem(422, 'Not accepted', 'id: expected one that is not there yet', 'id');
+      if (known(p.id)) throw new Problem(422, said('refuse.idTaken'), 'id');
       return {
         what: 'planting' as const,
         targetId: p.id,

@@ -77,7 +77,7 @@ export function nightRoutes(ctx: Context): Router {
     const m = await ctx.moment();
     const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
     const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
-    if (!plan || !b) throw notFound('night for this bed yet');
+    if (!plan || !b) throw notFound('nightOfBed');
     res.json(ribbonOf(plan, b));
   });
 
@@ -85,7 +85,7 @@ export function nightRoutes(ctx: Context): Router {
     const m = await ctx.moment();
     const { plan } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
     const b = plan?.beds.find((x) => x.bed.id === req.params.bedId);
-    if (!plan || !b) throw notFound('night for this bed yet');
+    if (!plan || !b) throw notFound('nightOfBed');
     res.setHeader('Content-Disposition', `attachment; filename="${b.bed.id}-${plan.window.night}.json"`);
     res.json(caseOf(plan, b));
   });

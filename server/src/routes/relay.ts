@@ -1,7 +1,7 @@
 /** The board, and gaps filled. */
 import { date } from '@fogata/contract';
 import { AIMS_OF_FILL } from '@fogata/core/relay';
-import { isCrop } from '@fogata/core';
+import { isCrop, said } from '@fogata/core';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
@@ -41,12 +41,7 @@ export function relayRoutes(ctx: Context): Router {
     const bed = data.beds.find((b) => b.id === asked.bed);
     if (!bed) throw notFound('bed');
     if (asked.toRow > bed.rows || asked.toRow < asked.fromRow)
-      throw new Problem(
-        422,
-        'Not accepted',
-        `toRow: expected a row from ${asked.fromRow} to ${bed.rows}`,
-        'toRow',
-      );
+      throw new Problem(422, said('refuse.rowsOfBed', { fromRow: asked.fromRow, rows: bed.rows }), 'toRow');
     res.json(nextView(ctx.seasons, data, nowAtMs, asked));
   });
 

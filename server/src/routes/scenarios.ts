@@ -1,5 +1,5 @@
 /** Plans put by: what is planned now is kept under a name, looked at beside the plan, and made the plan again. What stands is never touched. */
-import { localDate, withOwn, type Planting } from '@fogata/core';
+import { localDate, withOwn, type Planting, said } from '@fogata/core';
 import { planOf } from '@fogata/core/relay';
 import { asc, eq } from 'drizzle-orm';
 import { Router } from 'express';
@@ -53,15 +53,9 @@ export function scenarioRoutes(ctx: Context): Router {
     await writing(ctx.db, async (tx) => {
       const there = await tx.select({ id: scenarios.id, name: scenarios.name }).from(scenarios);
       if (there.some((s) => s.id === body.id)) return;
-      if (there.length >= MOST)
-        throw new Problem(409, 'Too many', `At most ${MOST} plans are kept. Throw one away first.`);
+      if (there.length >= MOST) throw new Problem(409, said('refuse.tooManyPlans', { most: MOST }));
       if (there.some((s) => s.name.toLowerCase() === body.name.toLowerCase()))
-        throw new Problem(
-          422,
-          'Not accepted',
-          `name: expected one that no other plan has, not ${body.name}`,
-          'name',
-        );
+        throw new Problem(422, said('refuse.planTaken', { name: body.name }), 'name');
       await tx.insert(scenarios).values({ ...body, madeAtMs: nowAtMs, plantings: planned });
     });
     res.status(201).json({ id: body.id });

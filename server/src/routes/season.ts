@@ -1,6 +1,6 @@
 /** Seasons: what to begin this week, a crop's year. */
 import { date } from '@fogata/contract';
-import { daysBetween, isCrop, localDate } from '@fogata/core';
+import { daysBetween, isCrop, localDate, said } from '@fogata/core';
 import { usualHow } from '@fogata/core/season';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -63,7 +63,7 @@ export function seasonRoutes(ctx: Context): Router {
   });
 
   router.get('/season/:crop', async (req, res) => {
-    if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
+    if (!isCrop(req.params.crop)) throw new Problem(404, said('refuse.noSuchCrop'));
     const { how } = parseBody(z.object({ how: z.enum(['sow', 'transplant']).optional() }), req.query);
     const { data, nowAtMs } = await ctx.standing(false);
     res.json(cropView(ctx.seasons, data, nowAtMs, farmCrop(data, req.params.crop), how));
@@ -95,14 +95,14 @@ export function seasonRoutes(ctx: Context): Router {
 
   /** So many kilos a week, from one day to another. */
   router.get('/season/:crop/need', async (req, res) => {
-    if (!isCrop(req.params.crop)) throw new Problem(404, 'Not found', 'There is no such crop in the list.');
+    if (!isCrop(req.params.crop)) throw new Problem(404, said('refuse.noSuchCrop'));
     const asked = parseBody(needSchema, req.query);
     const { data, nowAtMs } = await ctx.standing(false);
     const crop = farmCrop(data, req.params.crop);
     if (crop.yieldKgPerM === null)
-      throw new Problem(422, 'Not accepted', `crop: expected one that is weighed, not ${crop.name}`, 'crop');
+      throw new Problem(422, said('refuse.notWeighed', { name: crop.name }), 'crop');
     const today = localDate(nowAtMs, data.farm.timeZone);
-    if (asked.to < today) throw new Problem(422, 'Not accepted', 'to: expected a day to come', 'to');
+    if (asked.to < today) throw new Problem(422, said('refuse.dayPast'), 'to');
     const how = asked.how ?? usualHow(crop);
     const risk = asked.risk ?? data.farm.relay.risk;
     res.json(await needView(ctx, crop, { from: asked.from, to: asked.to, kgPerWeek: asked.kg, how, risk }));

@@ -13,6 +13,7 @@ import {
   withFigures,
   type Cultivar,
   type SeedLot,
+  said,
 } from '@fogata/core';
 import { seedOf } from '@fogata/core/relay';
 import { howOf, libraryCsv } from '@fogata/core/season';
@@ -93,15 +94,18 @@ async function seedsView(ctx: Context): Promise<SeedsView> {
 function checkCultivar(c: Cultivar, known: readonly Cultivar[]): void {
   const wrong = figuresProblem(cropById(c.crop), c.figures);
   if (wrong)
-    throw new Problem(422, 'Not accepted', `${wrong.field}: expected ${wrong.expected}`, wrong.field);
+    throw new Problem(
+      422,
+      said('refuse.expected', { field: wrong.field, expected: wrong.expected }),
+      wrong.field,
+    );
   const same = known.find(
     (x) => x.id !== c.id && seedKey({ ...x, cultivar: x.name }) === seedKey({ ...c, cultivar: c.name }),
   );
   if (same)
     throw new Problem(
       422,
-      'Not accepted',
-      `name: expected one that no other ${cropById(c.crop).name} has, not ${c.name || 'nothing'}`,
+      said('refuse.cultivarTaken', { name: cropById(c.crop).name, name2: c.name || 'nothing' }),
       'name',
     );
 }

@@ -1,4 +1,5 @@
 /** A whole farm to start from, brought at once and taken back at once. */
+import { said } from '@fogata/core';
 import { bedSchema, coverSchema, farmPatchSchema, plantingSchema, structureSchema } from '@fogata/contract';
 import type { Bed, Structure } from '@fogata/core';
 import { Router } from 'express';
@@ -28,17 +29,11 @@ export function startRoutes(ctx: Context): Router {
     checkTimeZone(body.farm.timeZone);
     for (const b of body.beds) {
       const s = body.structures.find((x) => x.id === b.structureId);
-      if (!s)
-        throw new Problem(
-          422,
-          'Not accepted',
-          'structureId: expected one of these structures',
-          'structureId',
-        );
+      if (!s) throw new Problem(422, said('refuse.oneOfStructures'), 'structureId');
       checkRoom(s as Structure, b as Bed, 'bed');
     }
     if (body.plantings.some((p) => !body.beds.some((b) => b.id === p.bedId)))
-      throw new Problem(422, 'Not accepted', 'bedId: expected one of these beds', 'bedId');
+      throw new Problem(422, said('refuse.oneOfBeds'), 'bedId');
     const patch = Object.fromEntries(Object.entries(body.farm).filter(([k]) => named.includes(k)));
     const recordId = await writing(ctx.db, async (db) => {
       const own = await readFarm(db);

@@ -13,6 +13,7 @@ import {
   type Site,
   type TypedForecast,
   type WeatherEntry,
+  said,
 } from '@fogata/core';
 import { sql } from 'drizzle-orm';
 import { createHash, randomUUID } from 'node:crypto';
@@ -24,7 +25,7 @@ import { Problem } from '../problem';
 import { weatherChanged } from './kept';
 
 const refuse = (detail: string, field: string) =>
-  new Problem(422, 'Not accepted', `${field}: ${detail}`, field);
+  new Problem(422, said('refuse.field', { field, detail }), field);
 
 /** Where the dew point was estimated the whole forecast is doubted more. */
 export const ESTIMATED_DOUBT = 1.25;

@@ -4,7 +4,7 @@
  * name for phones, what feeds it, forecasts issued for it) and says when the rehearsal begins; `practiceWeather` is three
  * nights that teach something: clear and still, then windy, then under cloud, some degrees below the season.
  */
-import { addDays, HOUR_MS, localDate, nightWindow, zonalMeanC, type FarmSite } from '@fogata/core';
+import { addDays, HOUR_MS, localDate, nightWindow, zonalMeanC, type FarmSite, said } from '@fogata/core';
 import type { Episode } from '@fogata/core/standins';
 import { inArray } from 'drizzle-orm';
 import type { Db } from '../db/open';
@@ -41,7 +41,7 @@ export function practiceStartAtMs(site: FarmSite, nowAtMs: number, on: string | 
   const today = localDate(nowAtMs, site.timeZone);
   const date = on ?? today;
   if (!DATE.test(date) || Number.isNaN(Date.parse(date)) || date < today || date > addDays(today, 400))
-    throw new Problem(422, 'Not accepted', `--on: expected a date from ${today} on, not “${date}”.`, 'on');
+    throw new Problem(422, said('refuse.practiceDate', { today, date }), 'on');
   const w = nightWindow(date, site);
   return Math.round(((w.sunsetAtMs ?? w.fromAtMs + 6.5 * HOUR_MS) - 2.5 * HOUR_MS) / 60_000) * 60_000;
 }

@@ -1,6 +1,5 @@
 /** The day's openings: what to open next, by how much, when it is shut, and how hot it gets if it is left. */
 import type { DayStep, DayStructure } from '@fogata/contract/told';
-import { countWord } from '@fogata/core/telling';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { act } from '../../data/actions';
@@ -28,8 +27,6 @@ export function moveWords(name: string, fraction: number, now: number): string {
   return now === 0 ? words.open(name, widthWords(fraction)) : words.to(name, widthWords(fraction));
 }
 
-const ORDINAL = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh'];
-
 /** Heat that opening does not take off: what else would, how many days it has been, and pots. */
 export function moreWords(
   s: Pick<DayStructure, 'more' | 'hotDays' | 'potsC' | 'limitC' | 'crop'>,
@@ -43,17 +40,13 @@ export function moreWords(
     s.more?.lidsOffC ? words.theLidsRightOff(t(s.more.lidsOffC.mid)) : '',
     s.more?.mistK ? words.someMinutesOfMistTake(format.diff(s.more.mistK).replace('+', '')) : '',
   ].filter(Boolean);
-  if (ways.length > 0) out.push(`Opening is not enough: ${ways.join(', ')}.`);
+  if (ways.length > 0) out.push(words.openingIsNotEnough(ways));
   if (s.hotDays && s.hotDays.days >= 2) {
     const { days, more } = s.hotDays;
     const crop = s.crop.toLowerCase();
-    const ends = more === 1 ? words.oneMoreEndsThe(crop) : words.moreEndThe(countWord(more), crop);
-    out.push(
-      `The ${ORDINAL[days] ?? `${days}th`} day in a row over ${t(s.limitC)}: ${words.theWillHardlyComeTo({ more, ends, crop })}.`,
-    );
+    out.push(words.dayInARow({ days, limit: t(s.limitC), more, crop }));
   }
-  if (s.potsC !== null && s.potsC !== undefined)
-    out.push(`The mix in pots and crates comes to ${t(s.potsC)}: shade their sides, water early.`);
+  if (s.potsC !== null && s.potsC !== undefined) out.push(words.theMixInPots(t(s.potsC)));
   return out.map((x) => ` ${x}`).join('');
 }
 

@@ -49,7 +49,7 @@ function sideOf(view: PlaceView, trial: Trial, result: TryResult, title: string)
       state: 'on',
       opening: n.id === 'structure' ? trial.opening : 0,
     })),
-    covers: stackList(names.map((n) => n.name.replace(/^under |, twice$/g, ''))),
+    covers: stackList(names.map((n) => n.cover)),
     minutes: minutesFor(w, trial),
     result,
   };

@@ -133,6 +133,8 @@ export function requestFor(w: WhatIf, bed: Bed, s: Trial): TryRequest {
 export interface NamedLayer {
   id: string;
   name: string;
+  /** What it is, whichever air is meant. */
+  cover: string;
 }
 
 /** Names of the layers that were run, outermost first. */
@@ -145,15 +147,14 @@ export function namesFor(w: WhatIf, bed: Bed, s: Trial, inStructure: string): Na
     // heights change as one goes over another: material and shape in their order say which it is
     if (l && l.spec.material === layer.material && l.spec.shape === layer.shape) {
       next += 1;
-      return {
-        id: l.id,
-        name:
-          l.id === 'structure'
-            ? inStructure
-            : words.under(l.name.toLowerCase().replace(', a second one', ', twice')),
-      };
+      if (l.id === 'structure') return { id: l.id, name: inStructure, cover: inStructure };
+      // a sheet that lies double is called by the one it doubles
+      const one = w.layers.find((x) => `${x.id}#2` === l.id);
+      const cover = (one ?? l).name.toLowerCase();
+      return { id: l.id, name: one ? words.underTwice(cover) : words.under(cover), cover };
     }
-    return { id: `tried-${i}`, name: words.underTried(MATERIALS[layer.material].name) };
+    const { name } = MATERIALS[layer.material];
+    return { id: `tried-${i}`, name: words.underTried(name), cover: words.triedCover(name) };
   });
 }
 

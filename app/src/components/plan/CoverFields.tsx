@@ -18,7 +18,7 @@ const SHELLS = [
 export const SNUG_WORD = { tight: words.snug, average: words.someDraught, drafty: words.draughty } as const;
 
 export function coverSaid(s: Structure): string {
-  const shell = SHELLS.find((x) => x.value === s.material)?.label ?? 'its own cover';
+  const shell = SHELLS.find((x) => x.value === s.material)?.label ?? words.itsOwnCover;
   return words.twoLayersOneLayer({
     shell,
     plies: s.plies,

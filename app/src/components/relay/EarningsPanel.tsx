@@ -26,7 +26,7 @@ const OF: Record<By, (e: Earning) => number | null> = {
   money: (e) => e.money,
 };
 
-/** "38 kg, some 150 bunches", "420 stems, 42 bunches" */
+/** "38 kg, some 150 bunches", "420 stems, 42 bunches"; empty where there is nothing yet. */
 export function amountWords(
   a: Pick<Earning, 'kg' | 'stems' | 'bunches'>,
   format: Pick<Format, 'mass'>,
@@ -36,7 +36,7 @@ export function amountWords(
     ...(a.stems >= 1 ? [words.stems(Math.round(a.stems))] : []),
     ...(a.bunches >= 1 ? [words.someBunches(Math.round(a.bunches))] : []),
   ];
-  return parts.length > 0 ? parts.join(', ') : words.nothingYet;
+  return parts.join(', ');
 }
 
 /** Money to two places where it is little, as a price is said. */
@@ -67,7 +67,7 @@ export function EarningsPanel({ year }: { year: RelayYear }) {
                 <Text kind="strong">{upper(cropById(e.crop).name)}</Text>
                 <Text kind="small" tone="quiet">
                   {words.ofWork({
-                    amountWords: amountWords(e, format),
+                    amountWords: amountWords(e, format) || words.nothingYet,
                     minutes:
                       e.minutes < 90 ? words.min(Math.round(e.minutes)) : `${Math.round(e.minutes / 60)} h`,
                     money: format.money(e.money),

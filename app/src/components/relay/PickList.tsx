@@ -21,7 +21,7 @@ export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingI
         const bed = year.beds.find((b) => b.id === s.planting.bedId)?.name ?? '';
         const title = `${upper(s.crop.name)}, ${bed} ${rowsWords(s.planting)}`;
         const said = amountWords({ kg, stems, bunches }, format);
-        const amount = said === 'nothing yet' ? words.asItOpens : words.about2(said.replace('some ', ''));
+        const amount = said === '' ? words.asItOpens : words.about2(said.replace('some ', ''));
         return (
           <Pressable
             key={s.planting.id}

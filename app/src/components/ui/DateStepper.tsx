@@ -23,7 +23,7 @@ const MONTHS = [
   words.nov,
   words.dec,
 ];
-const DAYS = [words.sun, words.mon, words.tue, words.wed, words.thu, words.fri, 'Sat'];
+const DAYS = [words.sun, words.mon, words.tue, words.wed, words.thu, words.fri, words.sat];
 
 export function dateWords(date: string): string {
   const d = new Date(`${date}T12:00:00Z`);

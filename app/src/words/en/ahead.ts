@@ -1,3 +1,4 @@
+/** Words of the nights to come, by the part that says them. */
 export const aheadScreen = {
   to: (night: string, addDays: string) => `${night} to ${addDays}`,
   atRiskAsPlannedAbout: (lossPlanned: string, lossLeft: string) =>

@@ -1,3 +1,4 @@
+/** Words of the question before anything is set up, by the part that says them. */
 export const askStack = {
   nothingStandsOverIt: 'nothing stands over it',
   aFilmHouse: 'a film house',

@@ -1,3 +1,4 @@
+/** Words of the board, by the part that says them. */
 export const supplyBand = {
   kg: (most: number) => `${most} kg`,
 };

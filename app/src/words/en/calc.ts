@@ -1,3 +1,4 @@
+/** Words of the sums, by the part that says them. */
 export const parts = {
   theWorking: 'The working',
 };

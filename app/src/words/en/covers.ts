@@ -1,3 +1,4 @@
+/** Words of covers, kit and the cut list, by the part that says them. */
 export const indoors = {
   packingRoom: 'Packing room',
   indoorsAndLowerDown: 'Indoors and lower down',
@@ -236,6 +237,7 @@ export const kitScreen = {
 };
 
 export const coverFields = {
+  itsOwnCover: 'its own cover',
   houseFilm: 'house film',
   thermalFilm: 'thermal film',
   perforatedFilm: 'perforated film',

@@ -1,3 +1,4 @@
+/** Words of what is done and undone, and of pages that are none, by the part that says them. */
 export const api = {
   noConnectionToTheFarms: 'No connection to the farm’s server.',
   theServerRefusedThis: 'The server refused this.',

@@ -1,3 +1,8 @@
+/** Words of the day: what is to be opened, storms, thermometers, hours away, by the part that says them. */
+import { countWord } from '@fogata/core/telling';
+
+const ORDINAL = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh'];
+
 export const dayRows = {
   aFingersWidth: 'a finger’s width',
   aTenth: 'a tenth',
@@ -9,10 +14,18 @@ export const dayRows = {
   aLightFabricInPlace: (mid: string) => `a light fabric in place of the film ${mid}`,
   theLidsRightOff: (mid: string) => `the lids right off ${mid}`,
   someMinutesOfMistTake: (mistK: string) => `some minutes of mist take off about ${mistK} while they last`,
-  oneMoreEndsThe: (crop: string) => `one more ends the ${crop}`,
-  moreEndThe: (countWord: string, crop: string) => `${countWord} more end the ${crop}`,
-  theWillHardlyComeTo: ({ more, ends, crop }: { more: number; ends: string; crop: string }) =>
-    more > 0 ? ends : `the ${crop} will hardly come to anything`,
+  openingIsNotEnough: (ways: readonly string[]) => `Opening is not enough: ${ways.join(', ')}.`,
+  dayInARow: ({ days, limit, more, crop }: { days: number; limit: string; more: number; crop: string }) => {
+    const ends =
+      more === 1
+        ? `one more ends the ${crop}`
+        : more > 1
+          ? `${countWord(more)} more end the ${crop}`
+          : `the ${crop} will hardly come to anything`;
+    return `The ${ORDINAL[days] ?? `${days}th`} day in a row over ${limit}: ${ends}.`;
+  },
+  theMixInPots: (potsC: string) =>
+    `The mix in pots and crates comes to ${potsC}: shade their sides, water early.`,
   hotterByThen: 'hotter by then',
   colderByThen: 'colder by then',
   anHourLate: (said: string) => ` (an hour late: ${said})`,

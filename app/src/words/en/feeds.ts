@@ -1,3 +1,4 @@
+/** Words of forecasts, typed and brought, by the part that says them. */
 export const feedsScreen = {
   askedForEveryQuarterOf: 'Asked for every quarter of an hour',
   address: 'Address',

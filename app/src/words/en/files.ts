@@ -1,3 +1,4 @@
+/** Words of files and of tables brought, by the part that says them. */
 export const filesScreen = {
   theWholeFarm: 'The whole farm',
   oneJsonFileSettingsStructures:

@@ -1,3 +1,4 @@
+/** Words of the log, by the part that says them. */
 export const logScreen = {
   all: 'all',
   readings: 'readings',

@@ -1,3 +1,4 @@
+/** Words of Now, of a night and of all nights, by the part that says them. */
 export const forecastList = {
   typed: 'typed',
   fromATable: 'from a table',

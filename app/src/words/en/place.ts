@@ -1,3 +1,4 @@
+/** Words of a bed tonight and of all beds, by the part that says them. */
 export const stackPath = {
   noCover: 'no cover',
   planned: ', planned',

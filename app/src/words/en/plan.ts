@@ -1,3 +1,4 @@
+/** Words of the plan, its beds and how things lie, by the part that says them. */
 export const towns = {
   northSouthEastWest: ({
     abs,

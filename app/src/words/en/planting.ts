@@ -1,3 +1,4 @@
+/** Words of plantings, and of one’s story, by the part that says them. */
 export const plantingScreen = {
   surviveTheCold: 'survive the cold',
   keepGrowing: 'keep growing',

@@ -1,3 +1,4 @@
+/** Words of the panels beside the board, by the part that says them. */
 export const demandPanel = {
   words1YearIn10: '1 year in 10',
   words2In10: '2 in 10',

@@ -1,3 +1,4 @@
+/** Words of the round, by the part that says them. */
 export const round = {
   noted: (name: string, minC: string) => `${name}: ${minC} noted`,
   ofRead: (done: number, count: number) => `${done} of ${count} read`,

@@ -1,3 +1,4 @@
+/** Words of plans side by side, and of what went wrong, by the part that says them. */
 export const againPanel = {
   row: (fromRow: number) => `row ${fromRow}`,
   rows: (fromRow: number, toRow: number) => `rows ${fromRow}–${toRow}`,

@@ -1,3 +1,4 @@
+/** Words of the year and its crops, by the part that says them. */
 export const compareScreen = {
   begun: 'Begun',
   sownWhereItGrows: 'sown where it grows',

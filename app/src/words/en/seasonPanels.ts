@@ -1,3 +1,4 @@
+/** Words of what is mended, needed and counted, by the part that says them. */
 export const needPanel = {
   weekOf: (from: string, kg: string) => `week of ${from}: ${kg}`,
   whatItGivesByThe: (words: string) => `What it gives by the week. ${words}`,

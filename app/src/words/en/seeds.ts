@@ -1,3 +1,4 @@
+/** Words of seed, by the part that says them. */
 export const figureRows = {
   book: 'book',
   yours: 'yours',

@@ -1,3 +1,4 @@
+/** Words of the settings, by the part that says them. */
 export const hands = {
   anHourOfWork: 'An hour of work',
   thePlanWeighsMinutesAgainst: 'The plan weighs minutes against what they save.',

@@ -1,3 +1,4 @@
+/** Words of sheets for paper, by the part that says them. */
 export const sheetScreen = {
   tonight: 'Tonight',
   theWeek: 'The week',

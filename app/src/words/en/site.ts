@@ -1,3 +1,4 @@
+/** Words of the site, by the part that says them. */
 export const siteScreen = {
   aMonthAndDayLike: 'a month and day like 04-18',
   fromYourRecords: (from: string, undefined: undefined) =>

@@ -1,3 +1,4 @@
+/** Words of a farm to start from, by the part that says them. */
 export const startScreen = {
   filmHouses: 'Film houses',
   bedsInEachHouse: 'Beds in each house',

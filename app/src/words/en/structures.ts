@@ -1,3 +1,4 @@
+/** Words of structures, by the part that says them. */
 export const whatFits = {
   whatFitsItOfWhat: 'What fits it, of what there is',
   takesOverlappedThereIsAre: (pieces: number, count: number) =>

@@ -1,6 +1,9 @@
+/** Words of covers that are tried, by the part that says them. */
 export const trial = {
   under: (name: string) => `under ${name}`,
+  underTwice: (name: string) => `under ${name}, twice`,
   underTried: (name: string) => `under ${name}, tried`,
+  triedCover: (name: string) => `${name}, tried`,
 };
 
 export const compareStacks = {

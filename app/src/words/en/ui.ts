@@ -1,3 +1,4 @@
+/** Words that every screen shares: bars, fields, tables, by the part that says them. */
 export const page = {
   backTo: (back: string) => `Back to ${back}`,
   fogata: 'Fogata',
@@ -92,6 +93,7 @@ export const dateStepper = {
   wed: 'Wed',
   thu: 'Thu',
   fri: 'Fri',
+  sat: 'Sat',
   typeIt: (label: string, dateWords: string) => `${label}, ${dateWords}: type it`,
   expectedADayLike14: (label: string) => `${label}: expected a day like 14 mar or 2027-03-14.`,
   asDayAndMonth: (label: string) => `${label}, as day and month`,

@@ -1,3 +1,4 @@
+/** Words of water, by the part that says them. */
 export const dripSettings = {
   waterIsSaidInMillimetres:
     'Water is said in millimetres and litres. With drip lines it is said in minutes as well.',

@@ -5,6 +5,7 @@ import { jobs } from './jobs';
 import { log } from './log';
 import { now } from './now';
 import { places } from './places';
+import { refusals } from './refusals';
 import { reports } from './reports';
 import { season } from './season';
 import { storm } from './storm';
@@ -21,5 +22,6 @@ export const en = {
   ...ask,
   ...log,
   ...season,
+  ...refusals,
 };
 export type En = typeof en;
