@@ -116,7 +116,7 @@ test('a plan is put by, made the plan with a way back, and thrown away', async (
 test('amounts are said in what they are sold by', () => {
   expect(amountWords({ kg: 38.2, stems: 0, bunches: 152.8 }, mockFormat)).toMatch(/38 kg, some 153 bunches$/);
   expect(amountWords({ kg: 0, stems: 420, bunches: 42 }, mockFormat)).toBe('420 stems, some 42 bunches');
-  expect(amountWords({ kg: 0, stems: 0, bunches: 0 }, mockFormat)).toBe('nothing yet');
+  expect(amountWords({ kg: 0, stems: 0, bunches: 0 }, mockFormat)).toBe('');
 });
 
 test('with nothing in the ground or planned there is nothing to earn, and no panel', () => {

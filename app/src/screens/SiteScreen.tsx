@@ -41,7 +41,9 @@ function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
   const wrong = words.aMonthAndDayLike;
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle right={words.fromYourRecords(frost.from, undefined)}>{words.frost}</PartTitle>
+      <PartTitle right={frost.from === 'records' ? words.fromYourRecords : undefined}>
+        {words.frost}
+      </PartTitle>
       <NoteField
         label={words.lastFrostOfSpringOn}
         value={spring}

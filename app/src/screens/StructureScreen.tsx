@@ -214,7 +214,9 @@ export function StructureScreen({ id }: { id: string }) {
           <Button kind="plain" label={words.startAgainFromAnother} onPress={clear} />
         ) : (
           <>
-            <PartTitle right={words.benchesAndRows(formOf(s), undefined)}>{words.bedsInIt}</PartTitle>
+            <PartTitle right={formOf(s) === 'bench-row' ? words.benchesAndRows : undefined}>
+              {words.bedsInIt}
+            </PartTitle>
             {beds.map((b, n) => (
               <Row key={b.id} first={n === 0}>
                 <Text

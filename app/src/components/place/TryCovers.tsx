@@ -272,9 +272,7 @@ const NightRibbon = memo(function NightRibbon({ view, trial, result, format, wid
   const names = namesFor(w, view.bed, trial, IN_STRUCTURE[view.structure.kind]);
   return (
     <>
-      <PartTitle right={words.solidAsSwitchedThinAs(touched, undefined)}>
-        {words.theNightHourByHour}
-      </PartTitle>
+      <PartTitle right={touched ? words.solidAsSwitched : undefined}>{words.theNightHourByHour}</PartTitle>
       <Ribbon
         view={view.ribbon}
         width={width}

@@ -36,9 +36,9 @@ export function opensSaid(s: Structure, format: Format): string {
 
 export const extrasSaid = (s: Structure): string =>
   [
-    words.shadeCloth(s.shade, null),
-    s.waterLitres ? 'water' : null,
-    s.heat ? 'heat' : null,
+    s.shade ? words.shadeCloth : null,
+    s.waterLitres ? words.water : null,
+    s.heat ? words.heat : null,
     words.ratedNoRating(s.snowRatingKgM2 ?? s.windRatingMps),
   ]
     .filter((x) => x !== null)

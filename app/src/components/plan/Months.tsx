@@ -38,9 +38,7 @@ export function Months({ farm, save }: { farm: Farm; save: (p: FarmPatch, label:
   const said = (read: number[] | string | null) => (typeof read === 'string' ? read : null);
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle right={words.notTypedYet(Boolean(farm.climate), undefined)}>
-        {words.theTwelveMonths}
-      </PartTitle>
+      <PartTitle right={farm.climate ? undefined : words.notTypedYet}>{words.theTwelveMonths}</PartTitle>
       <Text kind="small" tone="quiet">
         {words.seasonReckonsItsPlausibleYears(
           Boolean(farm.climate),

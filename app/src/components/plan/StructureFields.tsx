@@ -39,7 +39,7 @@ export function SnugFields({
   const snug = value ?? START[tightness];
   return (
     <View style={{ gap: 12 }}>
-      <PartTitle right={words.notAnsweredYet(Boolean(value), undefined)}>{words.howSnugIsIt}</PartTitle>
+      <PartTitle right={value ? undefined : words.notAnsweredYet}>{words.howSnugIsIt}</PartTitle>
       {QUESTIONS.map((q) => (
         <Choose
           key={q.key}

@@ -251,7 +251,9 @@ export const coverFields = {
   twoLayersOneLayer: ({ shell, plies, snug }: { shell: string; plies: number; snug: string }) =>
     `${shell}, ${plies === 2 ? 'two layers' : 'one layer'}, ${snug}`,
   nothingYet: 'nothing yet',
-  shadeCloth: (shade: undefined | null | string, x: null) => (shade ? 'shade cloth' : x),
+  shadeCloth: 'shade cloth',
+  water: 'water',
+  heat: 'heat',
   ratedNoRating: (snowRatingKgM2: undefined | null | number) => (snowRatingKgM2 ? 'rated' : 'no rating'),
   coveredWith: 'Covered with',
   inHowManyLayers: 'In how many layers',

@@ -195,7 +195,7 @@ export const plantingHow = {
 export const months = {
   isNotANumber: (wrong: string) => `“${wrong}” is not a number`,
   twelveNumbersFromJanuaryThese: (count: number) => `twelve numbers from January, these are ${count}`,
-  notTypedYet: (climate: boolean, undefined: undefined) => (climate ? undefined : 'not typed yet'),
+  notTypedYet: 'not typed yet',
   theTwelveMonths: 'The twelve months',
   anyClimatePageOfYour: (name: string) =>
     `Any climate page of your nearest station has them. Until then Season goes by ${name}, from a coarse table, good to some 2 degrees there.`,

@@ -1,8 +1,7 @@
 /** Words of the site, by the part that says them. */
 export const siteScreen = {
   aMonthAndDayLike: 'a month and day like 04-18',
-  fromYourRecords: (from: string, undefined: undefined) =>
-    from === 'records' ? 'from your records' : undefined,
+  fromYourRecords: 'from your records',
   frost: 'Frost',
   lastFrostOfSpringOn: 'Last frost of spring, on average',
   firstFrostOfAutumnOn: 'First frost of autumn, on average',

@@ -14,7 +14,7 @@ export const structureFields = {
   atTheEndsAndRound: 'At the ends and round the doors',
   alongTheGround: 'Along the ground',
   throughSeamsHolesAndPanes: 'Through seams, holes and panes',
-  notAnsweredYet: (value: boolean, undefined: undefined) => (value ? undefined : 'not answered yet'),
+  notAnsweredYet: 'not answered yet',
   howSnugIsIt: 'How snug is it',
   door: 'door',
   rollUp: 'roll-up',
@@ -91,8 +91,7 @@ export const structureScreen = {
   shadeWaterHeatRatings: 'Shade, water, heat, ratings',
   addSave: (isNew: boolean, name: string) => (isNew ? `Add ${name}` : 'Save'),
   startAgainFromAnother: 'Start again from another',
-  benchesAndRows: (formOf: string, undefined: undefined) =>
-    formOf === 'bench-row' ? 'benches and rows' : undefined,
+  benchesAndRows: 'benches and rows',
   bedsInIt: 'Beds in it',
   change: 'Change',
   change2: (name: string) => `Change ${name}`,

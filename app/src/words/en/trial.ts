@@ -117,7 +117,6 @@ export const tryCovers = {
   backToHowItIs: 'Back to how it is',
   heldHeldAsPlanned: (isTouched: boolean) => (isTouched ? 'held' : 'held: as planned'),
   asSwitchedAsPlanned: (touched: boolean) => (touched ? 'as switched' : 'as planned'),
-  solidAsSwitchedThinAs: (touched: boolean, undefined: undefined) =>
-    touched ? 'solid: as switched, thin: as planned' : undefined,
+  solidAsSwitched: 'solid: as switched, thin: as planned',
   theNightHourByHour: 'The night, hour by hour',
 };
