@@ -1,4 +1,4 @@
-/** What the screens read: answers, made by the server from core, already in the farm’s words where words are needed. */
+/** What the screens read: answers, made by the server from core; what is said in them by id with values (`told/` is the same in words). */
 export * from './ahead';
 export * from './ask';
 export * from './night';
