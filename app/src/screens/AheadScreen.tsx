@@ -44,14 +44,13 @@ function NightRow({ n, first, firstNight }: { n: AheadNight; first: boolean; fir
         </View>
         <Text>{nightWords(n, format)}</Text>
         <Text kind="small" tone="quiet">
-          {words.words(
-            workWords(n),
+          {`${workWords(n)} ${
             n.lossPlanned >= 1
               ? words.atRiskAsPlannedAbout(format.money(n.lossPlanned), format.money(n.lossLeft))
               : n.lossLeft >= 1
                 ? words.leftAloneItWouldCost(format.money(n.lossLeft))
-                : words.leftAloneItCostsNothing,
-          )}
+                : words.leftAloneItCostsNothing
+          }`}
         </Text>
         {n.short.length > 0 && n.shortSaves >= 1 ? (
           <Text kind="small" tone="ochre">

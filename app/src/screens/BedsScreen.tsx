@@ -148,16 +148,11 @@ export function BedsScreen() {
       {(wide && as === 'table' ? [] : data.structures).map(({ structure, beds: list, opening: open }) => (
         <View key={structure.id}>
           <PartTitle
-            right={words.words2(
-              KIND[structure.kind],
+            right={`${KIND[structure.kind]}${
               structure.kind === 'open'
                 ? ''
-                : words.words({
-                    lengthM: format.metres(structure.lengthM),
-                    widthM: format.metres(structure.widthM),
-                    open: open > 0 ? words.open3(Math.round(open * 100)) : '',
-                  }),
-            )}
+                : `, ${format.metres(structure.lengthM)} × ${format.metres(structure.widthM)}${open > 0 ? words.open3(Math.round(open * 100)) : ''}`
+            }`}
           >
             {structure.name}
           </PartTitle>

@@ -32,10 +32,7 @@ function sentenceOf(v: CutView): string {
   });
   const short = v.plan?.missing.reduce((s, m) => s + m.count, 0) ?? 0;
   if (v.rolls.length === 0) return words.thereIsNoRollOf(beds);
-  return words.words(
-    beds,
-    short === 0 ? words.theRollsAreEnough : words.theRollsAreShortOf(countWord(short)),
-  );
+  return `${beds} ${short === 0 ? words.theRollsAreEnough : words.theRollsAreShortOf(countWord(short))}`;
 }
 
 function Rolls({ material }: { material: MaterialId }) {

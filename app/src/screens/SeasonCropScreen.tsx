@@ -65,20 +65,17 @@ function Place({
               .filter((w) => w.school === school)
               .map((w) => (
                 <Text key={w.season} kind="small" tone="quiet">
-                  {words.words({
-                    season: upper(w.season),
-                    earliest:
-                      w.earliest && w.latest
-                        ? words.to({
-                            earliest: dayShort(w.earliest),
-                            latest: dayShort(w.latest),
-                            best: w.best ? words.best(dayShort(w.best)) : '',
-                          })
-                        : words.none,
-                    map: w.reasons
-                      .map((r) => `${upper(`${r.edge === 'best' && !w.best ? '' : `${r.edge}: `}${r.why}`)}.`)
-                      .join(' '),
-                  })}
+                  {`${upper(w.season)}: ${
+                    w.earliest && w.latest
+                      ? words.to({
+                          earliest: dayShort(w.earliest),
+                          latest: dayShort(w.latest),
+                          best: w.best ? words.best(dayShort(w.best)) : '',
+                        })
+                      : words.none
+                  }${w.reasons
+                    .map((r) => `${upper(`${r.edge === 'best' && !w.best ? '' : `${r.edge}: `}${r.why}`)}.`)
+                    .join(' ')}`}
                 </Text>
               ))}
           </View>

@@ -51,7 +51,7 @@ function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {
       : '';
   const also = rows
     .slice(1)
-    .map((r) => words.words(r.place, now ? words.until(dayShort(r.latest)) : words.from(dayShort(r.opens))));
+    .map((r) => `${r.place} ${now ? words.until(dayShort(r.latest)) : words.from(dayShort(r.opens))}`);
   return (
     <Link href={`/season/${row.crop}`} asChild>
       <Pressable role="link" aria-label={`${title}, ${when}`} testID="season-row">
@@ -64,7 +64,7 @@ function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {
           <View style={{ flex: 1, gap: 2 }}>
             <Text kind="strong">{title}</Text>
             <Text kind="small" tone="quiet">
-              {words.words2({ chance, late, count: also.length > 0 ? words.also(also.join(', ')) : '' })}
+              {`${chance}${late}${also.length > 0 ? words.also(also.join(', ')) : ''}`}
             </Text>
           </View>
         </Row>

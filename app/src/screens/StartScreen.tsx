@@ -105,7 +105,7 @@ function Grows({
             key={b.id}
             role="checkbox"
             aria-checked={crop !== undefined}
-            aria-label={words.words(nameOf(b), crop ? cropById(crop).name : words.nothingYet)}
+            aria-label={`${nameOf(b)}: ${crop ? cropById(crop).name : words.nothingYet}`}
             onPress={() => paint([b])}
             testID={`start-bed-${n}`}
           >

@@ -63,13 +63,12 @@ function lateWords(x: DayStep, format: Pick<Format, 'diff'>): string {
 
 /** What comes after the next move, and what it is for. */
 export function dayDetail(s: DayStructure, format: Format): string {
-  const after = s.steps.slice(1).map((x) =>
-    words.words({
-      fraction: x.fraction === 0 ? 'shut' : widthWords(x.fraction),
-      atMs: format.time(x.atMs),
-      lateWords: lateWords(x, format),
-    }),
-  );
+  const after = s.steps
+    .slice(1)
+    .map(
+      (x) =>
+        `${x.fraction === 0 ? 'shut' : widthWords(x.fraction)} ${format.time(x.atMs)}${lateWords(x, format)}`,
+    );
   const then = after.length > 0 ? words.then(after.join(', ')) : '';
   const planned = words.leafAtItsHottest(format.t(s.plannedC.mid, 0));
   if (s.steps.length === 0)

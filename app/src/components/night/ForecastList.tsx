@@ -44,7 +44,7 @@ export function ForecastList() {
         <Row key={f.id} first={n === 0}>
           <View style={{ flex: 1 }}>
             <Text kind="strong" tone={f.active ? 'ink' : 'quiet'}>
-              {texts.words(words(f), f.id === data.using ? texts.tonightGoesByIt : texts.setAside(f.active))}
+              {`${words(f)}${f.id === data.using ? texts.tonightGoesByIt : texts.setAside(f.active)}`}
             </Text>
             <Text kind="small" tone="quiet">
               {texts.ofUpTo(when(f.issuedAtMs), when(f.toAtMs))}

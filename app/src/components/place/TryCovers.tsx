@@ -3,7 +3,7 @@
  * at its coldest, another stack beside it, where the heat goes, the ribbon, and every layer by day and night.
  */
 import type { GlyphLayer, PlaceView } from '@fogata/contract/told';
-import { withTried } from '@fogata/core';
+import { skySaid, withTried } from '@fogata/core';
 import { memo, useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { act, decide } from '../../data/actions';
@@ -33,11 +33,6 @@ import {
   type Trial,
 } from './trial';
 import { tryCovers as words } from '../../words/en/trial';
-
-function skyWord(sky: { cloudFraction: number; windMs: number }): string {
-  const cloud = sky.cloudFraction < 0.25 ? 'clear' : words.brokenCloudOvercast(sky.cloudFraction);
-  return words.words(cloud, sky.windMs < 1.3 ? 'still' : words.lightWindWindy(sky.windMs));
-}
 
 function sideOf(view: PlaceView, trial: Trial, result: TryResult, title: string): Side {
   const w = view.whatIf!;
@@ -130,7 +125,7 @@ export function TryCovers({ view, width, ribbon }: { view: PlaceView; width: num
         outsideC={result.outsideC[i]!}
         skyC={result.skyC[i]!}
         leafC={result.leafC[i]!}
-        skyWord={skyWord(w.weather[i]!)}
+        skyWord={format.say(skySaid(w.weather[i]!.cloudFraction, w.weather[i]!.windMs))}
         sun={result.sunDeg[i]! > 0 ? { heightDeg: result.sunDeg[i]!, wm2: result.sunWm2[i]! } : null}
         soil0C={result.soil0C[i]!}
         soil5C={result.soil5C[i]!}

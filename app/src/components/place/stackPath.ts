@@ -55,11 +55,9 @@ export function stackWords(
 ): string {
   if (layers.length === 0) return words.noCover;
   return layers
-    .map((l) =>
-      words.words(
-        l.name,
-        l.state === 'planned' ? words.planned : l.state === 'off' ? words.off : words.open(l.opening),
-      ),
+    .map(
+      (l) =>
+        `${l.name}${l.state === 'planned' ? words.planned : l.state === 'off' ? words.off : words.open(l.opening)}`,
     )
     .join('; ');
 }

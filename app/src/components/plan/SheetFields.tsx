@@ -23,7 +23,7 @@ export function saidOf(c: Cover, format: Format): Record<StepId, string> {
       countWord: countWord(c.count),
       count: c.count,
     }),
-    lies: words.words(WORDS[c.use], ways === 0 ? '' : words.orInOtherWayWays(countWord(ways), ways)),
+    lies: `${WORDS[c.use]}${ways === 0 ? '' : words.orInOtherWayWays(countWord(ways), ways)}`,
     kept: c.keptAt ? `${c.keptAt}, ${minutes}` : minutes,
   };
 }

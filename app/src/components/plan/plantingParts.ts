@@ -32,10 +32,7 @@ export function saidOf(p: PlantingBody, format: Format): Record<StepId, string> 
   const way = p.picked ?? ways[0];
   const becomes = p.forSeed ? words.leftForSeed : way ? words.picked(PICKED_WORD[way]) : null;
   return {
-    what: words.words(
-      p.crop === '' ? words.notSaidYet : cropById(p.crop).name,
-      p.cultivar ? ` ${p.cultivar}` : '',
-    ),
+    what: `${p.crop === '' ? words.notSaidYet : cropById(p.crop).name}${p.cultivar ? ` ${p.cultivar}` : ''}`,
     where: `${rows}, ${format.metres(p.lengthM)}, ${dayWords(p.plantedOn.slice(5))}`,
     how: [aim, becomes].filter((x) => x !== null && x !== '').join(', '),
   };

@@ -71,11 +71,7 @@ export function MovePanel({
     <View role="group" aria-label={s.crop.name} style={{ gap: 10 }} testID="move-panel">
       <PartTitle right={`${bed.name}, ${rowsWords(p)}`}>{s.crop.name}</PartTitle>
       <Text>
-        {words.words({
-          odds: s.odds ? words.begunThenItComesOff(ofHundred(s.odds.success)) : '',
-          course: course(s),
-          kg: kg > 0 ? words.about(format.mass(kg)) : '',
-        })}
+        {`${s.odds ? words.begunThenItComesOff(ofHundred(s.odds.success)) : ''}${course(s)}${kg > 0 ? words.about(format.mass(kg)) : ''}`}
       </Text>
       {besides(s, year.today).map((line) => (
         <Text key={line} kind="small" tone="quiet">

@@ -5,7 +5,6 @@ export const aheadScreen = {
     `At risk as planned about ${lossPlanned}, left alone ${lossLeft}.`,
   leftAloneItWouldCost: (lossLeft: string) => `Left alone it would cost about ${lossLeft}.`,
   leftAloneItCostsNothing: 'Left alone it costs nothing.',
-  words: (workWords: string, lossPlanned: string) => `${workWords} ${lossPlanned}`,
   wouldSaveAboutMore: (shortWords: string, shortSaves: string) =>
     `▲ ${shortWords} would save about ${shortSaves} more.`,
   outside: (low: string) => `${low} outside`,

@@ -71,7 +71,6 @@ export const movePanel = {
   fromOnMayBeSown: (fromDay: string, map: string) => `From ${fromDay} on may be sown under it: ${map}.`,
   begunThenItComesOff: (ofHundred: string) => `Begun then it comes off in ${ofHundred}. `,
   about: (kg: string) => ` About ${kg}.`,
-  words: ({ odds, course, kg }: { odds: string; course: string; kg: string }) => `${odds}${course}${kg}`,
   sownOnPlantedOn: (how: string) => (how === 'sow' ? 'Sown on' : 'Planted on'),
   itIsInTheGround: 'It is in the ground: only its clearing can be moved.',
   standsUntilItIsOver: (clearedOn: null | string) =>

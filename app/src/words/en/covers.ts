@@ -63,7 +63,6 @@ export const sheetFields = {
   }) => `${lengthM} × ${widthM}, ${countWord} ${count === 1 ? 'piece' : 'pieces'}`,
   orInOtherWayWays: (countWord: string, ways: number) =>
     `, or in ${countWord} other ${ways === 1 ? 'way' : 'ways'}`,
-  words: (wordsWord: string, ways: string) => `${wordsWord}${ways}`,
   whatItIs: 'What it is',
   madeOf: 'Made of',
   name: 'Name',
@@ -134,7 +133,6 @@ export const cutScreen = {
   thereIsNoRollOf: (beds: string) => `${beds} There is no roll of it to cut from.`,
   theRollsAreEnough: 'The rolls are enough.',
   theRollsAreShortOf: (countWord: string) => `The rolls are short of ${countWord}.`,
-  words: (beds: string, short: string) => `${beds} ${short}`,
   rollsChanged: 'Rolls: changed',
   rollsOf: (name: string) => `Rolls of ${name}`,
   roll: (n: number) => `Roll ${n}`,

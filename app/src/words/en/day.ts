@@ -29,8 +29,6 @@ export const dayRows = {
   hotterByThen: 'hotter by then',
   colderByThen: 'colder by then',
   anHourLate: (said: string) => ` (an hour late: ${said})`,
-  words: ({ fraction, atMs, lateWords }: { fraction: string; atMs: string; lateWords: string }) =>
-    `${fraction} ${atMs}${lateWords}`,
   then: (after: string) => `Then ${after}. `,
   leafAtItsHottest: (mid: string) => `Leaf ${mid} at its hottest`,
   itMayStayAsIt: ({ planned, open, moreWords }: { planned: string; open: number; moreWords: string }) =>

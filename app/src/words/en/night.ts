@@ -8,7 +8,6 @@ export const forecastList = {
   whatCameSoFar: 'What came so far',
   tonightGoesByIt: ' · tonight goes by it',
   setAside: (active: boolean) => (active ? '' : ' · set aside'),
-  words: (words: string, id: string) => `${words}${id}`,
   ofUpTo: (when: string, when2: string) => `of ${when}, up to ${when2}`,
   setAsideUseAgain: (active: boolean) => (active ? 'Set aside' : 'Use again'),
   setAsideUseAgain2: (active: boolean, words: string) => `${active ? 'Set aside' : 'Use again'}: ${words}`,

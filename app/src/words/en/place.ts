@@ -4,7 +4,6 @@ export const stackPath = {
   planned: ', planned',
   off: ', off',
   open: (opening: number) => (opening > 0.01 ? ', open' : ''),
-  words: (name: string, state: string) => `${name}${state}`,
 };
 
 export const bedsScreen = {
@@ -33,9 +32,6 @@ export const bedsScreen = {
   drawn: 'drawn',
   asATable: 'as a table',
   open3: (open: number) => `, ${open} % open`,
-  words: ({ lengthM, widthM, open }: { lengthM: string; widthM: string; open: string }) =>
-    `, ${lengthM} × ${widthM}${open}`,
-  words2: (kindWord: string, kind: string) => `${kindWord}${kind}`,
   addPlanting: 'Add planting',
   addAPlantingIn: (name: string) => `Add a planting in ${name}`,
   days2: (cropName: string, daysSince: number) => `${cropName}, ${daysSince} days ›`,

@@ -8,7 +8,6 @@ export const plantingScreen = {
   leftForSeed: 'left for seed',
   picked: (pickedwordWord: string) => `picked ${pickedwordWord}`,
   notSaidYet: 'not said yet',
-  words: (crop: string, cultivar: string) => `${crop}${cultivar}`,
   addedChanged: (name: string, isNew: boolean) => `${name} ${isNew ? 'added' : 'changed'}`,
   whatYouTypedIsKept: (message: string) => `${message} What you typed is kept here.`,
   cleared: (name: string) => `${name} cleared`,

@@ -56,8 +56,6 @@ export const seasonCropScreen = {
   to: ({ earliest, latest, best }: { earliest: string; latest: string; best: string }) =>
     `${earliest} to ${latest}${best}. `,
   none: 'none. ',
-  words: ({ season, earliest, map }: { season: string; earliest: string; map: string }) =>
-    `${season}: ${earliest}${map}`,
   season: 'Season',
   openingTheCrop: 'Opening the crop',
   goingThroughAHundredYears: (done: number, ofWord: number) =>
@@ -134,10 +132,7 @@ export const seasonScreen = {
     failureWords: string;
     ofHundred: string;
   }) => ` Two weeks after ${latest} it ${failureWords} in ${ofHundred}.`,
-  words: (place: string, now: string) => `${place} ${now}`,
   also: (also: string) => ` Also ${also}.`,
-  words2: ({ chance, late, count }: { chance: string; late: string; count: string }) =>
-    `${chance}${late}${count}`,
   anotherCrop: 'Another crop',
   leeks: 'leeks',
   noCropOfThatName: 'No crop of that name is in the list.',

@@ -12,7 +12,6 @@ export const startScreen = {
   plantedSoLongAgo: 'Planted so long ago',
   allBeds: (name: string) => `All beds: ${name}`,
   nothingYet: 'nothing yet',
-  words: (nameOf: string, crop: string) => `${nameOf}: ${crop}`,
   aTownNearByFirst: 'A town near by first: the sun and the frost are those of the place.',
   theFarmSetUp: 'The farm: set up',
   whatYouEnteredIsKept: (message: string) => `${message} What you entered is kept here.`,

@@ -80,9 +80,6 @@ export const tryDay = {
 };
 
 export const tryCovers = {
-  brokenCloudOvercast: (cloudFraction: number) => (cloudFraction < 0.7 ? 'broken cloud' : 'overcast'),
-  lightWindWindy: (windMs: number) => (windMs < 4 ? 'light wind' : 'windy'),
-  words: (cloud: string, windMs: string) => `${cloud}, ${windMs}`,
   nothingOnIt: 'nothing on it',
   theCoversCannotBeTried:
     'The covers cannot be tried in this browser. The plan and the options below still hold.',
