@@ -37,6 +37,7 @@ export function hoopsFor(i: { lengthM: number; arcM: number; spacingM: number; f
 /**
  * Drip: emitters and minutes. `mm` is over the whole bed (1 mm is 1 l/m²); with `litresPerPot` instead, each emitter feeds
  * one pot.
+ * @example dripFor({ lengthM: 10, widthM: 1, lines: 2, spacingM: 0.5, litresPerHour: 2, mm: 4 }).minutes // 28.6
  */
 export function dripFor(i: {
   lengthM: number;
@@ -142,7 +143,10 @@ export function traysFor(i: {
   };
 }
 
-/** Soil mix by volume: litres of each part for so many vessels of so many litres, with what settles added. */
+/**
+ * Soil mix by volume: litres of each part for so many vessels of so many litres, with what settles added.
+ * @example mixFor({ vessels: 10, litresEach: 1, settles: 0, parts: [{ name: 'sand', parts: 1 }] }).of // [{ name: 'sand', litres: 10 }]
+ */
 export function mixFor(i: {
   vessels: number;
   litresEach: number;
@@ -183,6 +187,7 @@ export function amountForGain(
  * Average frost dates from daily minima (any order): for every year the last frost before midsummer and the first after,
  * then the mean day and the standard deviation over the years, which holds about two years of three; eight of ten lie
  * within 1.28 of it. South of the equator midsummer is in January.
+ * @example frostDates([{ date: '2026-04-10', minC: -1 }], false) // 'The records hold 0 whole years of days; at least three with frost are needed.'
  */
 export function frostDates(
   days: readonly { date: string; minC: number }[],

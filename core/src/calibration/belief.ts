@@ -118,7 +118,10 @@ export interface LearntNight {
 /** How far each factor is moved to see how the minimum answers. */
 const NUDGE = [0.3, 0.08, 0.15];
 
-/** Builds a night for `learn` from a function that runs it: `minimum(calibration)` in °C, without the zone's offset counted twice. */
+/**
+ * Builds a night for `learn` from a function that runs it: `minimum(calibration)` in °C, without the zone's offset counted twice.
+ * @example nightFor(BOOK_BELIEF, -3, () => -2).modelC // -2
+ */
 export function nightFor(
   belief: Belief,
   measuredC: number,
@@ -141,6 +144,7 @@ const FAR_SD = 2.5;
 /**
  * The belief after these nights, all taken as linear around the belief's mean: Bayes' rule for normal errors, a night at
  * a time (the measurement update of Kalman 1960).
+ * @example learn(BOOK_BELIEF, []).nights // 0
  */
 export function learn(belief: Belief, nights: readonly LearntNight[]): Belief {
   const start = toCoordinates(belief.mean);

@@ -99,6 +99,7 @@ export function lackingSheets(
 /**
  * Fewer sizes for the same beds: needs that differ little are cut alike, so that a sheet goes on any of them. A size is
  * shared while it costs no more than `extraShare` over what its beds need, and no bed is given much more than it needs.
+ * @example sharedSizes([{ bedId: 'a', bedName: 'N1', widthM: 2, lengthM: 10 }]) // [{ widthM: 2, lengthM: 10, beds: ['N1'] }]
  */
 export function sharedSizes(
   needs: readonly SheetNeed[],

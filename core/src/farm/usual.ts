@@ -60,7 +60,10 @@ function sizeFor(use: CoverUse, s: Structure, b: Bed): { lengthM: number; widthM
   });
 }
 
-/** A sheet that is large enough for every one of these beds, on hoops where they have them, over the whole where it is one. */
+/**
+ * A sheet that is large enough for every one of these beds, on hoops where they have them, over the whole where it is one.
+ * @example usualSheet('fleece', 2, [aBed()], [aStructure()], 'f').count // 2
+ */
 export function usualSheet(
   cloth: Cloth,
   count: number,

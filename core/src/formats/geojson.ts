@@ -50,7 +50,10 @@ function area(ring: readonly (readonly number[])[]): number {
   return sum / 2;
 }
 
-/** Where a bed lies on the farm. */
+/**
+ * Where a bed lies on the farm.
+ * @example bedPlace({ xM: 0, yM: 0, turnDeg: 0 }, { alongM: 3, acrossM: 1 }) // { xM: 1, yM: 3, turnDeg: 0 }
+ */
 export function bedPlace(at: Placed, centre: { alongM: number; acrossM: number }): Placed {
   const [xM, yM] = onFarm(at, centre.alongM, centre.acrossM);
   return { xM, yM, turnDeg: at.turnDeg };
@@ -106,7 +109,10 @@ function rectangleOf(points: [number, number][]): { at: Placed; lengthM: number;
 
 const cm = (m: number) => Math.round(m * 100) / 100;
 
-/** Our own come back as they went out, moved where their polygon was moved; others become hoop houses. A sentence where it is no such file. */
+/**
+ * Our own come back as they went out, moved where their polygon was moved; others become hoop houses. A sentence where it is no such file.
+ * @example fromGeoJson({ latitude: 42, longitude: -5, elevationM: 800 }, 7) // 'type: expected a GeoJSON FeatureCollection'
+ */
 export function fromGeoJson(site: Site, json: unknown): GeoRead | string {
   const c = json as Partial<GeoCollection> | null;
   if (c?.type !== 'FeatureCollection' || !Array.isArray(c.features))

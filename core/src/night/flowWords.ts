@@ -24,7 +24,10 @@ const WAYS = [
   'deepWm2',
 ] as const;
 
-/** Ways out first, then ways in; what is under half a watt is left out. Sun and what soil and water give up count as coming in. */
+/**
+ * Ways out first, then ways in; what is under half a watt is left out. Sun and what soil and water give up count as coming in.
+ * @example flowLines({ skyWm2: 60, convectionWm2: 0, leakageWm2: 0, ventWm2: 0, boardsWm2: 0, vapourWm2: 0, sideWm2: 0, deepWm2: 0, sunWm2: 0, storedWm2: -60 })[0].words // { say: 'heat.out', values: { of: 'skyWm2', share: 1 } }
+ */
 export function flowLines(f: HeatFlows): FlowLine[] {
   const out: { of: keyof HeatFlows; w: number }[] = [];
   const into: typeof out = [];

@@ -53,7 +53,10 @@ export function pairsOf(
   });
 }
 
-/** `doubtK` is what the model owns to be unsure of, K: within two of it nothing has parted. */
+/**
+ * `doubtK` is what the model owns to be unsure of, K: within two of it nothing has parted.
+ * @example partedUnder([], 1) // null
+ */
 export function partedUnder(pairs: readonly HourPair[], doubtK: number): PartedSpot | null {
   const limit = Math.max(PARTS_K, 2 * doubtK);
   const off = pairs.map((p) => p.measuredC - p.modelC);

@@ -109,7 +109,10 @@ export interface Basis {
   lowC: number;
 }
 
-/** The night's forecast against that; only what turned colder. */
+/**
+ * The night's forecast against that; only what turned colder.
+ * @example forecastWarning({ night: '2027-01-14', lowC: -2 }, '2027-01-14', -5).title // { say: 'warn.forecast', values: { lowC: -5 } }
+ */
 export function forecastWarning(basis: Basis, night: string, lowC: number): Warning | null {
   if (basis.night !== night || basis.lowC - lowC < COLDER_K) return null;
   return {
@@ -157,7 +160,10 @@ export interface HeatRow {
   atMs: number;
 }
 
-/** Measured, not reckoned: a house over what it bears, by day; said once an hour that it is so. */
+/**
+ * Measured, not reckoned: a house over what it bears, by day; said once an hour that it is so.
+ * @example heatWarnings([{ structureId: 'h', name: 'House', crop: 'spinach', limitC: 30, airC: 34, atMs: 0 }])[0].title // { say: 'warn.heat', values: { structure: 'House', airC: 34 } }
+ */
 export function heatWarnings(rows: readonly HeatRow[]): Warning[] {
   return rows
     .filter((r) => r.airC > r.limitC)
@@ -179,6 +185,7 @@ export interface Spot {
   usualMs: number;
 }
 
+/** @example silentWarnings([{ id: 'h', name: 'House', lastAtMs: 0, usualMs: 600_000 }], 2 * 3_600_000) // [] */
 export function silentWarnings(spots: readonly Spot[], nowAtMs: number): Warning[] {
   return spots.flatMap((s): Warning[] =>
     nowAtMs - s.lastAtMs < Math.max(SILENT_MS, 4 * s.usualMs)

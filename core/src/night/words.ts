@@ -44,7 +44,10 @@ export interface ClosingFacts {
 
 const cold = (c: number, text: Said): Phrase => (c < 0.5 ? frost(text) : plain(text));
 
-/** "−7 °C by 07:10, clear and still. A second layer on three beds, starting by 16:20." */
+/**
+ * "−7 °C by 07:10, clear and still. A second layer on three beds, starting by 16:20."
+ * @example closingSentence({ lowC: -1, lowAtMs: 0, cloud: 0, windMps: 0, bedsToCover: 0, secondLayers: 0, firstDueAtMs: null, done: 0, toClose: 0 }).at(-1).text // { say: 'closing.nothing' }
+ */
 export function closingSentence(f: ClosingFacts): Phrase[] {
   const { lowC, lowAtMs, bedsToCover: beds, firstDueAtMs: atMs } = f;
   const out: Phrase[] = [
@@ -67,7 +70,10 @@ export function closingSentence(f: ClosingFacts): Phrase[] {
   return [...out, plain(f.done > 0 ? said('closing.done') : said('closing.nothing'))];
 }
 
-/** "−3 °C outside now, −7 °C by 07:10. Closest to harm: N5 at −0.4 °C." */
+/**
+ * "−3 °C outside now, −7 °C by 07:10. Closest to harm: N5 at −0.4 °C."
+ * @example nightSentence({ nowC: 2, lowC: -1, lowAtMs: 0, closest: null }).at(-1).text // { say: 'night.noCrop' }
+ */
 export function nightSentence(f: {
   nowC: number;
   lowC: number;
@@ -86,7 +92,10 @@ export function nightSentence(f: {
   return [...out, plain(said('night.closest')), frost(said('night.closest.bed', { bed, leafC }))];
 }
 
-/** "N5 stays covered today. Leave the others be until 10:20. N2 froze for four hours." */
+/**
+ * "N5 stays covered today. Leave the others be until 10:20. N2 froze for four hours."
+ * @example morningSentence({ liftAtMs: null, keep: ['N5'], frozen: [], coversOn: true, known: true, lowC: -4, nowAtMs: 0 })[0].text // { say: 'morning.stays', values: { beds: ['N5'] } }
+ */
 export function morningSentence(f: {
   /** When the last cover may come off, or where nothing is covered the last leaf has thawed; Infinity for not by noon, null for none. */
   liftAtMs: number | null;

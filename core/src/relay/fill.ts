@@ -78,6 +78,7 @@ export interface Candidate {
 
 const weekOf = (ask: Pick<FillAsk, 'fromDay'>, day: number) => Math.floor((day - ask.fromDay) / WEEK);
 
+/** @example ground(anAsk([aBedOf('b')], ['lettuce'], 40)).length // 1 */
 export function ground(ask: FillAsk): RowClass[] {
   const classes = new Map<string, RowClass>();
   for (const bed of ask.beds) {

@@ -52,7 +52,10 @@ const TURN_DAYS = 1;
 const STEP_DAYS = 5;
 const MOST_STEPS = 12;
 
-/** What a strip brings by the day it leaves the ground, so many days later than the middle year has it. */
+/**
+ * What a strip brings by the day it leaves the ground, so many days later than the middle year has it.
+ * @example worthOf(aStrip(aBedOf('b'), 'lettuce', [1, 2], ['2027-03-01', '2027-05-01'], evenOutlook(40))) // 152
+ */
 export function worthOf(s: Strip, lateDays = 0, endDay = s.endDay): number {
   const sure = s.odds?.success ?? 1;
   return s.crop.valuePerM * metresOf(s) * takenBy({ ...s, endDay }, endDay - lateDays) * sure;

@@ -100,6 +100,7 @@ function onDay(list: readonly Batch[], day: number, trayCells: number): NurseryB
 const sum = (list: readonly NurseryBatch[], where?: 'shelf' | 'out') =>
   list.reduce((t, b) => t + (where === undefined || b.where === where ? b.trays : 0), 0);
 
+/** @example nurseryWeeks([], 0, 2, 104).length // 2 */
 export function nurseryWeeks(
   list: readonly Batch[],
   fromDay: number,

@@ -71,7 +71,10 @@ export const CLEAR_MIN_PER_M = 0.8;
 /** From sowing trays to hardening off, for each metre that they fill. */
 const TRAY_MIN_PER_M = 1;
 
-/** Minutes between two days. */
+/**
+ * Minutes between two days.
+ * @example minutesBetween(aStrip(aBedOf('b'), 'lettuce', [1, 2], ['2027-03-01', '2027-05-01'], evenOutlook(40)), 20_800, 20_900) // 50
+ */
 export function minutesBetween(s: Strip, from: number, to: number): number {
   const within = (day: number) => day >= from && day < to;
   const m = metresOf(s);
@@ -84,7 +87,10 @@ export function minutesBetween(s: Strip, from: number, to: number): number {
 
 /** A tenth more cells than plants. */
 export const SPARES = 1.1;
-/** The days in which it stands in trays, the last one not counted, and the cells that it takes there; null where it does not. */
+/**
+ * The days in which it stands in trays, the last one not counted, and the cells that it takes there; null where it does not.
+ * @example inTrays(aStrip(aBedOf('b'), 'carrot', [1, 2], ['2027-03-01', '2027-07-01'], evenOutlook(90))) // null
+ */
 export function inTrays(s: Strip): { fromDay: number; toDay: number; cells: number } | null {
   if (s.how !== 'transplant' || s.planting.done?.plant !== undefined) return null;
   const fromDay = s.startDay - Math.round(bench(s.crop));

@@ -47,7 +47,10 @@ export function tally(year: RelayYear, fromDay: number, weeks: number): Tally {
 /** So long after its day what was not done may still be (see `openSteps`). */
 const LATE_DAYS = 42;
 
-/** Plantings as they would be if `kept` were the plan. `beds` are the ids of those that there are. */
+/**
+ * Plantings as they would be if `kept` were the plan. `beds` are the ids of those that there are.
+ * @example planOf([], [], [], '2027-01-14') // []
+ */
 export function planOf(
   now: readonly Planting[],
   kept: readonly Planting[],

@@ -29,6 +29,7 @@ export function establishedDay(old: Strip): number | null {
 
 const isUnder = (crop: Crop): boolean => crop.group === 'manure';
 
+/** @example mayBeUnder(aStrip(aBedOf('b'), 'tomato', [1, 2], ['2027-05-01', '2027-10-01'], evenOutlook(80)), cropById('lettuce'), 20_900) // 'too-early' */
 export function mayBeUnder(old: Strip, crop: Crop, startDay: number): Against | null {
   if (old.crop.habit === 'roots' || old.crop.group === 'potato') return 'lifted';
   if (old.crop.groundCover > TOO_DENSE) return 'dark';

@@ -116,6 +116,7 @@ const FABRIC_OFF_MPS = 20;
 const PROPS_KGM2 = 5;
 const CLEAR_KGM2 = 12;
 
+/** @example windJob(aStructure(), { atMs: 0, gustMps: 5, pressureNm2: 16, longKn: 0, shortKn: 0, side: null }) // null */
 export function windJob(s: Structure, w: WindLoad): StormJob | null {
   const rated = s.windRatingMps ?? null;
   const share = rated ? w.gustMps / rated : null;
@@ -146,6 +147,7 @@ export function windJob(s: Structure, w: WindLoad): StormJob | null {
   };
 }
 
+/** @example snowJob(aStructure(), { atMs: 0, fromAtMs: null, kgM2: 0, depthM: 0 }) // null */
 export function snowJob(s: Structure, load: SnowLoad): StormJob | null {
   if (s.kind === 'open' || load.fromAtMs === null) return null;
   const rated = s.snowRatingKgM2 ?? null;

@@ -124,7 +124,10 @@ const ahead = (from: number, to: number) => (to - from + YEAR_DAYS) % YEAR_DAYS;
 export const rowAt = (rows: readonly DateRow[], day: number) =>
   rows.reduce((a, b) => (ahead(b.day, day) < ahead(a.day, day) ? b : a));
 
-/** The window of the risk school that is open on a date, or opens within `soonDays`; null where none is. */
+/**
+ * The window of the risk school that is open on a date, or opens within `soonDays`; null where none is.
+ * @example beginning([], [], '2027-01-14') // null
+ */
 export function beginning(
   windows: readonly Window[],
   rows: readonly DateRow[],
