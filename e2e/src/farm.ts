@@ -41,7 +41,7 @@ export class Farm {
       cwd: ROOT,
       // fewer members than a farm has: the journeys are about what is done, core's tests about how sure it is
       env: {
-        FOGATA_MEMBERS: '8',
+        FOGATA_MEMBERS: '5',
         ...process.env,
         PORT: String(this.port),
         FOGATA_DATA: this.directory,

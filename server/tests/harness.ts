@@ -83,7 +83,7 @@ function missing(sent: unknown, read: unknown, path: string): string | null {
 }
 
 /** Enough outcomes for everything but the width of a band. */
-const FEW_MEMBERS = 8;
+const FEW_MEMBERS = 5;
 
 /** The farm's database as it is when nobody has touched it: the demo's first night, where it comes from a template, is worked out. */
 async function farmOf(demo: boolean, members: number): Promise<OpenDb> {
