@@ -2,6 +2,7 @@
 import { fromDaily, fromMonthly, LEAST_DAYS, readDailyCsv, type Climate } from '@fogata/core/season';
 import { z } from 'zod';
 import { between, type siteSchema } from './simulationCase';
+import { PLAIN, told } from '@fogata/core/words';
 
 const month = z
   .strictObject({ lowC: between(-70, 45, '°C'), highC: between(-60, 60, '°C') })
@@ -27,7 +28,8 @@ export function climateAsked(
     return `climate.dailyCsv: expected a file that can be read; ${r.climate.dailyCsv} cannot`;
   const { days, badRows } = readDailyCsv(text);
   const bad = badRows[0];
-  if (bad) return `climate.dailyCsv: expected days with low and high; row ${bad.row}: ${bad.reason}`;
+  if (bad)
+    return `climate.dailyCsv: expected days with low and high; row ${bad.row}: ${told(bad.reason, PLAIN)}`;
   if (days.length < LEAST_DAYS)
     return `climate.dailyCsv: expected at least three years of days, it has ${days.length} days`;
   return fromDaily(site, days);

@@ -10,10 +10,14 @@ import {
   YEAR_DAYS,
   type Climate,
 } from '../src/climate/climate';
-import { readDailyCsv } from '../src/climate/dailyCsv';
+import { readDailyCsv as readDailyCsvSaid } from '../src/climate/dailyCsv';
 import { withFrostDates } from '../src/climate/frost';
 import { fromDaily, monthlyOf, type Day } from '../src/climate/record';
 import { frostDays, middleDay, plausibleYears, type Years } from '../src/climate/years';
+import { told } from '../words';
+import { style } from './eveningFixture';
+
+const readDailyCsv = (...of: Parameters<typeof readDailyCsvSaid>) => told(readDailyCsvSaid(...of), style);
 
 const site = { latitude: 47, longitude: 8, elevationM: 450 };
 

@@ -9,9 +9,9 @@ import {
   lotNow,
   ownFigures,
   packetFigures,
-  readCultivarsCsv,
-  readLibraryCsv,
-  readLotsCsv,
+  readCultivarsCsv as readCultivarsCsvSaid,
+  readLibraryCsv as readLibraryCsvSaid,
+  readLotsCsv as readLotsCsvSaid,
   saidFigures,
   toCultivarsCsv,
   toLotsCsv,
@@ -23,6 +23,14 @@ import {
   type SeedLot,
 } from '../src';
 import { LIBRARY_COLUMNS, libraryCsv, packetDays } from '../season';
+import { told } from '../words';
+import { style } from './eveningFixture';
+
+const readCultivarsCsv = (...of: Parameters<typeof readCultivarsCsvSaid>) =>
+  told(readCultivarsCsvSaid(...of), style);
+const readLotsCsv = (...of: Parameters<typeof readLotsCsvSaid>) => told(readLotsCsvSaid(...of), style);
+const readLibraryCsv = (...of: Parameters<typeof readLibraryCsvSaid>) =>
+  told(readLibraryCsvSaid(...of), style);
 
 const spinach = cropById('spinach');
 const plain = { liked: 'plain', note: '' } as const;

@@ -1,6 +1,10 @@
 /** What is asked for goes out as a table and comes in again; a bad row is named and nothing is taken. */
 import fc from 'fast-check';
-import { readDemandCsv, toDemandCsv, type DemandLine } from '../relay';
+import { readDemandCsv as readDemandCsvSaid, toDemandCsv, type DemandLine } from '../relay';
+import { told } from '../words';
+import { style } from './eveningFixture';
+
+const readDemandCsv = (...of: Parameters<typeof readDemandCsvSaid>) => told(readDemandCsvSaid(...of), style);
 
 const day = (n: number) => new Date(Date.UTC(2027, 0, 1 + n)).toISOString().slice(0, 10);
 

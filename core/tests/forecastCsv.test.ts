@@ -1,5 +1,11 @@
 /** Tables as services and loggers really write them. */
-import { readForecastCsv, readLoggerCsv } from '../src';
+import { readForecastCsv as readForecastCsvSaid, readLoggerCsv as readLoggerCsvSaid } from '../src';
+import { told } from '../words';
+import { style } from './eveningFixture';
+
+const readForecastCsv = (...of: Parameters<typeof readForecastCsvSaid>) =>
+  told(readForecastCsvSaid(...of), style);
+const readLoggerCsv = (...of: Parameters<typeof readLoggerCsvSaid>) => told(readLoggerCsvSaid(...of), style);
 
 const line = (n: number, row: (i: number) => string) =>
   Array.from({ length: n }, (_, i) => row(i)).join('\n');

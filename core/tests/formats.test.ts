@@ -8,7 +8,7 @@ import {
   nightOf,
   phaseOf,
   rangeText,
-  readForecastCsv,
+  readForecastCsv as readForecastCsvSaid,
   temperatureFrom,
   temperatureIn,
   temperatureText,
@@ -17,6 +17,10 @@ import { atLocal } from '../src';
 import { closingSentence, moneyText, morningSentence, nightSentence, type Phrase, type Style } from '../src';
 import { FLEECE, HOUSE, simulationCase } from './fixtures';
 import { told } from '../words';
+import { style } from './eveningFixture';
+
+const readForecastCsv = (...of: Parameters<typeof readForecastCsvSaid>) =>
+  told(readForecastCsvSaid(...of), style);
 
 const rows = (n: number, line: (i: number) => string) =>
   Array.from({ length: n }, (_, i) => line(i)).join('\n');

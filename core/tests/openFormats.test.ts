@@ -6,13 +6,17 @@ import {
   MATERIAL_IDS,
   planShapes,
   planSvg,
-  readStockCsv,
+  readStockCsv as readStockCsvSaid,
   toGeoJson,
   toStockCsv,
   type Cover,
   type Structure,
 } from '../src';
 import { aBed, aCover, aStructure, SITE } from './fixtures';
+import { told } from '../words';
+import { style } from './eveningFixture';
+
+const readStockCsv = (...of: Parameters<typeof readStockCsvSaid>) => told(readStockCsvSaid(...of), style);
 
 const FARM = [
   aStructure({ id: 'a', name: 'A & B', at: { xM: 12, yM: -7.5, turnDeg: 33 }, snowRatingKgM2: 40 }),

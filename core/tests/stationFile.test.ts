@@ -1,5 +1,11 @@
 /** A station's file: days, hours, or a typical year; what it is good for; and what is wrong with it, by line. */
-import { readStationFile, useOf } from '../season';
+import { readStationFile as readStationFileSaid, useOf as useOfSaid } from '../season';
+import { told } from '../words';
+import { style } from './eveningFixture';
+
+const readStationFile = (...of: Parameters<typeof readStationFileSaid>) =>
+  told(readStationFileSaid(...of), style);
+const useOf = (...of: Parameters<typeof useOfSaid>) => told(useOfSaid(...of), style);
 
 const days = (n: number, from = '2019-01-01') =>
   Array.from({ length: n }, (_, i) =>

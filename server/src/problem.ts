@@ -2,13 +2,11 @@
 import { said, type Said } from '@fogata/core';
 import type { ProblemBody } from '@fogata/contract';
 import { firstProblem, fieldName } from '@fogata/contract';
-import { en, told, type Style } from '@fogata/core/words';
+import { en, PLAIN, told } from '@fogata/core/words';
 import type { NextFunction, Request, Response } from 'express';
 import type { ZodType } from 'zod';
 
-/** What is refused is said in SI units, as the fields are called that it names. */
-const PLAIN: Style = { units: { temperature: 'C', length: 'm' }, currency: '€', hours: 24, timeZone: 'UTC' };
-
+/** What is refused is told in SI units, as the fields are called that it names. */
 export class Problem extends Error {
   constructor(
     readonly status: number,

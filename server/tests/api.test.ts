@@ -152,7 +152,7 @@ describe('an imported forecast', () => {
     const res = await post(csv(12, 7), false).expect(422);
     expect(res.body).toMatchObject({
       taken: false,
-      badRows: [{ row: 9, reason: 'air temperature “x” is not a number' }],
+      badRows: [{ row: 9, reason: { say: 'row.notNumber', values: { field: 'air', text: 'x' } } }],
     });
     expect((await s.api.get('/api/forecasts')).body.imported).toHaveLength(1);
   });

@@ -1,5 +1,6 @@
 /** Bring weather or temperatures as a table. It answers: is what I bring understood, before any of it counts? */
 import { api, call } from '@fogata/contract/client';
+import type { ImportView as ImportSaid } from '@fogata/contract';
 import type { ImportView } from '@fogata/contract/told';
 import { measureText } from '@fogata/core';
 import { useState } from 'react';
@@ -43,15 +44,17 @@ export function ImportScreen() {
   const send = async (dryRun: boolean) => {
     setProblem(null);
     try {
-      const result = await (as === 'logger'
-        ? change(call(api.bringTemperatures), { spot, csv, dryRun })
-        : change(call(api.bringForecast), { name, csv, as, dryRun }));
+      const result = format.say(
+        await (as === 'logger'
+          ? change(call(api.bringTemperatures), { spot, csv, dryRun })
+          : change(call(api.bringForecast), { name, csv, as, dryRun })),
+      );
       setView(result);
       if (result.taken) put('');
       if (result.taken) setView(result);
     } catch (e) {
       if (e instanceof Refused && e.body && typeof e.body === 'object' && 'badRows' in e.body)
-        setView(e.body as ImportView);
+        setView(format.say(e.body as ImportSaid));
       else setProblem((e as Error).message);
     }
   };

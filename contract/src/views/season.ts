@@ -220,7 +220,7 @@ export const climateRead = z.object({
   to: z.string().nullable(),
   use: z.enum(['record', 'months', 'nothing']),
   years: z.number(),
-  why: z.string().nullable(),
+  why: sentence.nullable(),
   /** Mean low and high of each month, °C. */
   months: z.array(
     z.object({
@@ -231,7 +231,7 @@ export const climateRead = z.object({
   badRows: z.array(
     z.object({
       row: z.number(),
-      reason: z.string(),
+      reason: sentence,
     }),
   ),
   /** Log entry to take it back by. */

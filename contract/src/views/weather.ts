@@ -1,7 +1,7 @@
 /** Weather that came: a table looked at, and the forecasts there are. */
 import type { TypedForecast, WeatherEntry } from '@fogata/core';
 import { z } from 'zod';
-import { ofCore } from './parts';
+import { ofCore, sentence } from './parts';
 
 export const importView = z.object({
   taken: z.boolean(),
@@ -12,18 +12,18 @@ export const importView = z.object({
   columns: z.array(
     z.object({
       header: z.string(),
-      meaning: z.string(),
+      meaning: sentence,
     }),
   ),
   badRows: z.array(
     z.object({
       row: z.number(),
-      reason: z.string(),
+      reason: sentence,
     }),
   ),
   preview: z.array(ofCore<WeatherEntry>()),
   /** What the table lacks and was estimated. */
-  estimated: z.array(z.string()),
+  estimated: z.array(sentence),
 });
 export type ImportView = z.infer<typeof importView>;
 

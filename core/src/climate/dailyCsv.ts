@@ -7,6 +7,7 @@ import Papa from 'papaparse';
 import { dateOrder } from '../formats/csvTimes';
 import { numberOf, type BadRow } from '../formats/forecastCsv';
 import type { Day } from './record';
+import { said, type Said } from '../words/said';
 
 export interface DailyRead {
   days: Day[];
@@ -39,34 +40,30 @@ export function readDailyCsv(text: string): DailyRead {
   const lines = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''))
     .data.map((cells, i) => ({ line: i + 1, cells: cells.map((c) => c.trim()) }))
     .filter(({ cells }) => cells.some((c) => c !== ''));
-  const fail = (row: number, reason: string): DailyRead => ({
+  const fail = (row: number, reason: Said): DailyRead => ({
     days: [],
     gaps: 0,
     badRows: [{ row, reason }],
   });
   const header = lines[0]?.cells ?? [];
   const at = lines[0]?.line ?? 1;
-  if (lines.length < 2) return fail(at, 'there are no rows under a header');
-  if (header.length > 60) return fail(at, `${header.length} columns, at most 60 are looked at`);
+  if (lines.length < 2) return fail(at, said('row.none'));
+  if (header.length > 60) return fail(at, said('row.manyColumns', { columns: header.length, most: 60 }));
   const find = (test: RegExp) => header.findIndex((h) => test.test(h.slice(0, 80)));
   const dated = find(/^(date|day|time)/i);
   const [low, high] = [find(LOW), find(HIGH)];
-  if (dated < 0) return fail(at, 'no column called date');
-  if (low < 0) return fail(at, 'no column for the low of the day, called low or min');
-  if (high < 0) return fail(at, 'no column for the high of the day, called high or max');
+  if (dated < 0) return fail(at, said('row.noDate'));
+  if (low < 0) return fail(at, said('row.noLow'));
+  if (high < 0) return fail(at, said('row.noHigh'));
   const [lowC, highC] = [toC(header[low]!), toC(header[high]!)];
   for (const [unit, name] of [
     [lowC, header[low]],
     [highC, header[high]],
   ] as const)
-    if (typeof unit === 'string')
-      return fail(at, `the unit “${unit}” of “${name}” is not known; expected °C or °F`);
+    if (typeof unit === 'string') return fail(at, said('row.unitOfDay', { unit, header: name! }));
   const order = dateOrder(lines.slice(1).map((l) => l.cells[dated] ?? ''));
   if (order === null)
-    return fail(
-      lines[1]!.line,
-      `the date “${(lines[1]!.cells[dated] ?? '').slice(0, 40)}” is not one like 2027-01-14`,
-    );
+    return fail(lines[1]!.line, said('row.notDate', { text: (lines[1]!.cells[dated] ?? '').slice(0, 40) }));
   const days: Day[] = [];
   const badRows: BadRow[] = [];
   const seen = new Set<string>();
@@ -77,7 +74,7 @@ export function readDailyCsv(text: string): DailyRead {
     if (date === null)
       badRows.push({
         row: line,
-        reason: `the date “${(cells[dated] ?? '').slice(0, 40)}” is not one like 2027-01-14`,
+        reason: said('row.notDate', { text: (cells[dated] ?? '').slice(0, 40) }),
       });
     else if (raw.some((c) => MISSING.test(c))) gaps += 1;
     else {
@@ -88,12 +85,13 @@ export function readDailyCsv(text: string): DailyRead {
       if (!Number.isFinite(l) || !Number.isFinite(h))
         badRows.push({
           row: line,
-          reason: `“${(Number.isFinite(l) ? raw[1] : raw[0]).slice(0, 40)}” is not a temperature`,
+          reason: said('row.notTemperature', { text: (Number.isFinite(l) ? raw[1] : raw[0]).slice(0, 40) }),
         });
       else if (l < -70 || h > 60)
-        badRows.push({ row: line, reason: `${raw[0]} to ${raw[1]} is outside −70 to 60 °C` });
-      else if (h < l) badRows.push({ row: line, reason: `the high ${raw[1]} is under the low ${raw[0]}` });
-      else if (seen.has(date)) badRows.push({ row: line, reason: `${date} comes twice` });
+        badRows.push({ row: line, reason: said('row.dayOutside', { low: raw[0], high: raw[1] }) });
+      else if (h < l)
+        badRows.push({ row: line, reason: said('row.highUnderLow', { high: raw[1], low: raw[0] }) });
+      else if (seen.has(date)) badRows.push({ row: line, reason: said('row.dateTwice', { date }) });
       else {
         seen.add(date);
         if (!date.endsWith('-02-29')) days.push({ date, lowC: l, highC: h });

@@ -13,6 +13,7 @@ import { localDate } from '../time/farmTime';
 import { dayOfYear, MONTH_STARTS, YEAR_DAYS, type Monthly } from './climate';
 import { MISSING, readDailyCsv } from './dailyCsv';
 import { LEAST_DAYS, type Day } from './record';
+import { said, type Said } from '../words/said';
 
 export type StationKind = 'days' | 'hours' | 'epw';
 export interface StationRead {
@@ -44,7 +45,7 @@ class DayTally {
   }
 }
 
-const bad = (kind: StationKind, row: number, reason: string): StationRead => ({
+const bad = (kind: StationKind, row: number, reason: Said): StationRead => ({
   kind,
   days: [],
   gaps: 0,
@@ -61,11 +62,10 @@ function readEpw(text: string): StationRead {
     const cells = lines[i]!.split(',');
     const [month, day, c] = [Number(cells[1]), Number(cells[2]), Number(cells[6])];
     const two = (n: number) => String(n).padStart(2, '0');
-    if (!(month >= 1 && month <= 12 && day >= 1 && day <= 31))
-      return bad('epw', i + 1, 'it has no month and day in its second and third column');
+    if (!(month >= 1 && month <= 12 && day >= 1 && day <= 31)) return bad('epw', i + 1, said('row.epwDate'));
     if (c === 99.9) continue;
     if (cells.length < 7 || !Number.isFinite(c) || c < -70 || c > 60)
-      return bad('epw', i + 1, `“${(cells[6] ?? '').slice(0, 40)}” is not a dry bulb temperature in °C`);
+      return bad('epw', i + 1, said('row.epwAir', { text: (cells[6] ?? '').slice(0, 40) }));
     // its months are from different years: they stand for one
     tally.add(`2001-${two(month)}-${two(day)}`, c);
   }
@@ -84,12 +84,11 @@ function readHours(text: string, timeZone: string): StationRead {
   const dated = header.findIndex((h) => /^(date|time|day|timestamp|valid)/i.test(h));
   const clock = header.findIndex((h, i) => i !== dated && /^(hour|clock|time)/i.test(h));
   const air = header.findIndex((h) => AIR.test(h) && !NOT_AIR.test(h));
-  if (dated < 0) return bad('hours', at, 'no column called date or time');
-  if (air < 0)
-    return bad('hours', at, 'neither a low and a high of the day nor the air’s temperature has a column');
+  if (dated < 0) return bad('hours', at, said('row.noDateOrTime'));
+  if (air < 0) return bad('hours', at, said('row.noDayNorAir'));
   const fahrenheit = /[([\s_]°?\s*f(ahrenheit)?\b/i.test(header[air]!);
   const order = dateOrder(rows.slice(1).map((r) => r.cells[dated] ?? ''));
-  if (order === null) return bad('hours', rows[1]?.line ?? at, 'its date is not one like 2027-01-14');
+  if (order === null) return bad('hours', rows[1]?.line ?? at, said('row.dateForm'));
   const read = timeReader(timeZone, order);
   const tally = new DayTally();
   const badRows: BadRow[] = [];
@@ -99,7 +98,7 @@ function readHours(text: string, timeZone: string): StationRead {
     if (ms === null) {
       badRows.push({
         row: line,
-        reason: `the time “${(cells[dated] ?? '').slice(0, 40)}” is not a date and hour`,
+        reason: said('row.notInstant', { text: (cells[dated] ?? '').slice(0, 40) }),
       });
       continue;
     }
@@ -111,7 +110,7 @@ function readHours(text: string, timeZone: string): StationRead {
     const raw = numberOf(cell);
     const c = fahrenheit ? ((raw - 32) * 5) / 9 : raw;
     if (!Number.isFinite(c) || c < -70 || c > 60)
-      badRows.push({ row: line, reason: `“${cell.slice(0, 40)}” is not a temperature of −70 to 60 °C` });
+      badRows.push({ row: line, reason: said('row.notAir', { text: cell.slice(0, 40) }) });
     else tally.add(localDate(ms, timeZone), c);
   }
   if (badRows.length > 0) return { kind: 'hours', days: [], gaps: missing, badRows };
@@ -132,7 +131,7 @@ export function readStationFile(text: string, timeZone: string): StationRead {
 }
 
 export type StationUse =
-  { use: 'record'; years: number } | { use: 'months'; months: Monthly[] } | { use: 'nothing'; why: string };
+  { use: 'record'; years: number } | { use: 'months'; months: Monthly[] } | { use: 'nothing'; why: Said };
 
 /** Fewer days of a month do not give its means. */
 const LEAST_A_MONTH = 20;
@@ -150,7 +149,7 @@ export function useOf(days: readonly Day[]): StationUse {
   if (short >= 0)
     return {
       use: 'nothing',
-      why: `month ${short + 1} has ${byMonth[short]!.n} days, at least ${LEAST_A_MONTH} of every month are needed`,
+      why: said('row.fewDays', { month: short + 1, days: byMonth[short]!.n, least: LEAST_A_MONTH }),
     };
   if (days.length >= LEAST_DAYS)
     return { use: 'record', years: Math.max(3, Math.round(days.length / YEAR_DAYS)) };

@@ -2,6 +2,7 @@
  * What a column of weather is, from its header. Contract: `classify` gives its field and the way to SI, null for a column that
  * says nothing here, or a sentence where its unit is not known: a unit is never guessed. Headers are looked at up to 80 letters.
  */
+import { said, type Said } from '../words/said';
 export type Field =
   | 'time'
   | 'date'
@@ -23,21 +24,6 @@ export interface Column {
   unit: string;
   toSi: (x: number) => number;
 }
-
-export const MEANING: Record<Field, string> = {
-  time: 'time',
-  date: 'date',
-  clock: 'time of day',
-  air: 'air temperature',
-  dew: 'dew point',
-  humidity: 'relative humidity',
-  wind: 'wind at 10 m',
-  windFrom: 'where the wind comes from',
-  cloud: 'cloud',
-  global: 'sun on the level',
-  rain: 'rain',
-  snow: 'new snow',
-};
 
 type Unit = [name: string, test: RegExp, toSi: (x: number) => number];
 const same = (x: number) => x;
@@ -114,7 +100,7 @@ function headerUnit(header: string): string {
 }
 
 /** @example classify('Temperature (°F)', 1).unit // '°F' */
-export function classify(header: string, index: number): Column | string | null {
+export function classify(header: string, index: number): Column | Said | null {
   const text = header.trim().slice(0, 80);
   const field = fieldOf(text.toLowerCase());
   if (!field) return null;
@@ -127,7 +113,9 @@ export function classify(header: string, index: number): Column | string | null 
   }
   const found = units.find(([, test]) => test.test(unit));
   if (found) return { field, index, unit: found[0], toSi: found[2] };
-  return `the unit “${unit}” of “${text}” is not known; expected ${units
-    .map(([name]) => name || 'a share 0 to 1')
-    .join(', ')}`;
+  return said('row.unit', {
+    unit,
+    header: text,
+    units: units.map(([name]) => name),
+  });
 }

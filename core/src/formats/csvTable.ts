@@ -3,10 +3,11 @@
  * semicolon, tab); `cellsOf` reads a row's cells as words, numbers, choices and dates and collects what is wrong with its line.
  */
 import Papa from 'papaparse';
+import { said, type Said } from '../words/said';
 
 export interface BadRow {
   row: number;
-  reason: string;
+  reason: Said;
 }
 
 /**
@@ -35,12 +36,12 @@ export function tableOf(text: string, needed: readonly string[]): { rows: Cells[
   });
   const badRows = needed
     .filter((column) => !(parsed.meta.fields ?? []).includes(column))
-    .map((column) => ({ row: 1, reason: `${column}: expected a column of that name` }));
+    .map((column) => ({ row: 1, reason: said('row.noColumn', { column }) }));
   return { rows: badRows.length > 0 ? [] : parsed.data, badRows };
 }
 
 export function cellsOf(cells: Cells, row: number, badRows: BadRow[]) {
-  const bad = (reason: string): void => void badRows.push({ row, reason });
+  const bad = (reason: Said): void => void badRows.push({ row, reason });
   const word = (column: string) => unmarked((cells[column] ?? '').trim());
   return {
     bad,
@@ -50,13 +51,13 @@ export function cellsOf(cells: Cells, row: number, badRows: BadRow[]) {
       if (raw === '' && fallback !== null) return fallback;
       const x = Number(raw);
       if (raw === '' || !(x >= min && x <= max) || (whole && !Number.isInteger(x)))
-        bad(`${column}: expected a ${whole ? 'whole ' : ''}number from ${min} to ${max}`);
+        bad(said('row.number', { column, whole, min, max }));
       return x;
     },
     oneOf<T extends string>(column: string, of: readonly T[], fallback: T | null): T {
       const raw = word(column).toLowerCase();
       if (raw === '' && fallback !== null) return fallback;
-      if (!(of as readonly string[]).includes(raw)) bad(`${column}: expected one of ${of.join(', ')}`);
+      if (!(of as readonly string[]).includes(raw)) bad(said('row.oneOf', { column, of }));
       return raw as T;
     },
     /** An ISO day; null where the cell is empty and may be. */
@@ -66,7 +67,7 @@ export function cellsOf(cells: Cells, row: number, badRows: BadRow[]) {
       const ms = /^\d{4}-\d{2}-\d{2}$/.test(raw) ? Date.parse(raw) : NaN;
       // 30 February is a date for Date.parse, and none for a grower
       if (Number.isNaN(ms) || new Date(ms).toISOString().slice(0, 10) !== raw)
-        bad(`${column}: expected a day as 2027-03-15`);
+        bad(said('row.day', { column }));
       return raw;
     },
   };

@@ -9,22 +9,23 @@ import type { WeatherEntry } from '../heat/types';
 import { dewPointC } from '../sky/air';
 import { HOUR_MS } from '../time/farmTime';
 import { hourBetween } from '../weather/between';
-import { classify, MEANING, type Column, type Field } from './csvColumns';
+import { classify, type Column, type Field } from './csvColumns';
 import { dateOrder, timeReader } from './csvTimes';
+import { isSaid, said, type Said } from '../words/said';
 
 export interface BadRow {
   /** Line of the file, its first being 1. */
   row: number;
-  reason: string;
+  reason: Said;
 }
 
 export interface CsvReading {
   entries: WeatherEntry[];
   badRows: BadRow[];
   /** What each column was taken for: "Temp (°F)" → "air temperature, °F". */
-  columns: { header: string; meaning: string }[];
+  columns: { header: string; meaning: Said }[];
   /** What was not in the table and was estimated, in words. */
-  estimated: string[];
+  estimated: Said[];
 }
 
 const LONGEST_STEP_H = 3;
@@ -73,8 +74,8 @@ export function directionDeg(text: string): number {
 type Cells = (f: Field) => string | undefined;
 type Values = Partial<Record<Field, number>>;
 
-/** The numbers of one row in SI; a string is the reason why it cannot be taken. */
-function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | string {
+/** The numbers of one row in SI; or the reason why it cannot be taken. */
+function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | Said {
   const values: Values = {};
   for (const [field, range] of Object.entries(RANGES) as [Field, Range][]) {
     const column = columns.get(field);
@@ -82,24 +83,26 @@ function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | 
     const text = cell(field)!;
     if (text === '') {
       if (MAY_BE_EMPTY.includes(field)) continue;
-      return `${MEANING[field]} is empty`;
+      return said('row.empty', { field });
     }
     const raw = field === 'windFrom' ? directionDeg(text) : numberOf(text);
     if (!Number.isFinite(raw))
-      return `${MEANING[field]} “${text.slice(0, 40)}” is not ${field === 'windFrom' ? range.what : 'a number'}`;
+      return field === 'windFrom'
+        ? said('row.notDirection', { field, text: text.slice(0, 40), range: range.what })
+        : said('row.notNumber', { field, text: text.slice(0, 40) });
     const si = column.toSi(raw);
     if (si < range.min || si > range.max)
-      return `${MEANING[field]} ${text} ${column.unit} is outside ${range.what}`;
+      return said('row.outside', { field, text, unit: column.unit, range: range.what });
     values[field] = si;
   }
   return values;
 }
 
-/** One hour from its numbers, as the CSV and the feed give them; a string is the reason why it cannot be. */
-export function entryFrom(ms: number, v: Values): WeatherEntry | string {
+/** One hour from its numbers, as the CSV and the feed give them; or the reason why it cannot be. */
+export function entryFrom(ms: number, v: Values): WeatherEntry | Said {
   const airC = v.air!;
   const dew = v.dew ?? (v.humidity === undefined ? NaN : dewPointC(airC, v.humidity / 100));
-  if (dew > airC + 0.5) return `dew point ${dew.toFixed(1)} °C is above the air's ${airC.toFixed(1)} °C`;
+  if (dew > airC + 0.5) return said('row.dewOverAir', { dewPointC: dew, airC });
   return {
     time: new Date(ms).toISOString(),
     airC,
@@ -127,22 +130,22 @@ export function withDewPoints(entries: readonly WeatherEntry[]): WeatherEntry[] 
 
 /**
  * Puts one row after those that are there; a sentence where it does not follow.
- * @example append([], { ...weather()[0], time: '2027-01-14T12:30:00Z' }) // 'its time is not a full hour'
+ * @example append([], { ...weather()[0], time: '2027-01-14T12:30:00Z' }) // { say: 'row.notFullHour' }
  */
-export function append(entries: WeatherEntry[], next: WeatherEntry): string | null {
+export function append(entries: WeatherEntry[], next: WeatherEntry): Said | null {
   const last = entries.at(-1);
   const ms = Date.parse(next.time);
   if (!last) {
-    if (ms % HOUR_MS !== 0) return 'its time is not a full hour';
+    if (ms % HOUR_MS !== 0) return said('row.notFullHour');
     entries.push(next);
     return null;
   }
   const lastAtMs = Date.parse(last.time);
   const gap = (ms - lastAtMs) / HOUR_MS;
-  if (gap <= 0) return 'its time is not after the row before it';
+  if (gap <= 0) return said('row.notAfter');
   if (gap > LONGEST_STEP_H || !Number.isInteger(gap)) {
     const hours = Number(gap.toFixed(1));
-    return `${hours} hours after the row before it, where at most three whole hours are expected`;
+    return said('row.gap', { hours });
   }
   // what fell in the step is shared out over its hours
   const fell = { rainMm: (next.rainMm ?? 0) / gap, snowMm: (next.snowMm ?? 0) / gap };
@@ -164,24 +167,26 @@ export function readForecastCsv(text: string, timeZone: string): CsvReading {
   const listed = () =>
     [...columns.values()].map((c) => ({
       header: header[c.index]!.trim().slice(0, 80),
-      meaning: [MEANING[c.field], c.field === 'date' || c.field === 'time' ? (order ?? '') : c.unit]
-        .filter(Boolean)
-        .join(', '),
+      meaning: said('column.meaning', {
+        field: c.field,
+        unit: c.unit,
+        order: c.field === 'date' || c.field === 'time' ? order : null,
+      }),
     }));
   let order = null as ReturnType<typeof dateOrder>;
-  const fail = (row: number, reason: string): CsvReading => ({
+  const fail = (row: number, reason: Said): CsvReading => ({
     entries: [],
     badRows: [{ row, reason }],
     columns: listed(),
     estimated: [],
   });
   const headLine = rows[0]?.line ?? 1;
-  if (rows.length < 2) return fail(headLine, 'there are no rows under a header');
+  if (rows.length < 2) return fail(headLine, said('row.none'));
   if (header.length > MOST_COLUMNS)
-    return fail(headLine, `${header.length} columns, at most ${MOST_COLUMNS} are looked at`);
+    return fail(headLine, said('row.manyColumns', { columns: header.length, most: MOST_COLUMNS }));
   for (const [i, h] of header.entries()) {
     const c = classify(h, i);
-    if (typeof c === 'string') return fail(headLine, c);
+    if (isSaid(c)) return fail(headLine, c);
     if (c && !columns.has(c.field)) columns.set(c.field, c);
   }
   const column = (f: Field) => rows.slice(1).map((r) => r.cells[columns.get(f)!.index] ?? '');
@@ -192,13 +197,10 @@ export function readForecastCsv(text: string, timeZone: string): CsvReading {
     columns.set('time', { ...clock, field: 'time' });
   }
   const dated: Field | null = columns.has('time') ? 'time' : columns.has('date') ? 'date' : null;
-  if (!dated) return fail(headLine, 'no column for time (or date and hour)');
+  if (!dated) return fail(headLine, said('row.noTimeOrDate'));
   order = dateOrder(column(dated));
-  for (const [field, name] of [
-    ['air', 'air temperature'],
-    ['wind', 'wind'],
-  ] as const)
-    if (!columns.has(field)) return fail(headLine, `no column for ${name}`);
+  if (!columns.has('air')) return fail(headLine, said('row.noAir'));
+  if (!columns.has('wind')) return fail(headLine, said('row.noWind'));
   const cloud = columns.get('cloud');
   // a share cannot be above 1: such a column without a unit is per cent
   if (cloud?.unit === '' && column('cloud').some((c) => numberOf(c) > 1))
@@ -216,23 +218,25 @@ export function readForecastCsv(text: string, timeZone: string): CsvReading {
     const values = ms === null ? null : readValues(cell, columns);
     const entry =
       ms === null || values === null
-        ? `the time “${`${cell(dated)} ${cell('clock') ?? ''}`.trim().slice(0, 40)}” is not a date and hour like 2027-01-14T15:00`
-        : typeof values === 'string'
+        ? said('row.notTime', {
+            text: `${cell(dated)} ${cell('clock') ?? ''}`.trim().slice(0, 40),
+          })
+        : isSaid(values)
           ? values
           : entryFrom(ms, values);
-    const problem = typeof entry === 'string' ? entry : append(entries, entry);
+    const problem = isSaid(entry) ? entry : append(entries, entry);
     if (problem === null) continue;
-    const gap = typeof entry !== 'string';
+    const gap = !isSaid(entry);
     // after one gap all that follows is out of step: it is said once
     if (!gap || !gapSaid) badRows.push({ row: line, reason: problem });
     gapSaid ||= gap;
     if (gap) entries.push(entry as WeatherEntry);
   }
   if (badRows.length === 0 && entries.length < LEAST_HOURS)
-    return fail(rows.at(-1)!.line, `only ${entries.length} hours, at least ${LEAST_HOURS} are needed`);
+    return fail(rows.at(-1)!.line, said('row.fewHours', { hours: entries.length, least: LEAST_HOURS }));
   const estimated = [
-    ...(columns.has('dew') || columns.has('humidity') ? [] : ['dew point, from the lowest around each hour']),
-    ...(cloud ? [] : ['cloud, as half of the sky']),
+    ...(columns.has('dew') || columns.has('humidity') ? [] : [said('column.dewEstimated')]),
+    ...(cloud ? [] : [said('column.cloudEstimated')]),
   ];
   return {
     entries: badRows.length > 0 ? entries : withDewPoints(entries),

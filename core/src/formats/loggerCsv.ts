@@ -6,6 +6,7 @@ import Papa from 'papaparse';
 import { classify } from './csvColumns';
 import { dateOrder, timeReader } from './csvTimes';
 import { numberOf, type BadRow } from './forecastCsv';
+import { isSaid, said, type Said } from '../words/said';
 
 export interface LoggedC {
   spot: string;
@@ -23,14 +24,14 @@ export function readLoggerCsv(
     .data.map((cells, i) => ({ line: i + 1, cells }))
     .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
   const header = lines[0]?.cells ?? [];
-  const fail = (row: number, reason: string) => ({ rows: [], badRows: [{ row, reason }] });
+  const fail = (row: number, reason: Said) => ({ rows: [], badRows: [{ row, reason }] });
   const at = lines[0]?.line ?? 1;
-  if (lines.length < 2) return fail(at, 'there are no rows under a header');
-  if (header.length > 60) return fail(at, `${header.length} columns, at most 60 are looked at`);
+  if (lines.length < 2) return fail(at, said('row.none'));
+  if (header.length > 60) return fail(at, said('row.manyColumns', { columns: header.length, most: 60 }));
   const read = header.map((h, i) => classify(h, i));
-  const unknown = read.find((c) => typeof c === 'string');
-  if (typeof unknown === 'string') return fail(at, unknown);
-  const known = read.filter((c) => c !== null && typeof c !== 'string');
+  const unknown = read.find(isSaid);
+  if (unknown) return fail(at, unknown);
+  const known = read.flatMap((c) => (c === null || isSaid(c) ? [] : [c]));
   const air = known.find((c) => c.field === 'air');
   const dated =
     known.find((c) => c.field === 'time') ??
@@ -38,9 +39,9 @@ export function readLoggerCsv(
     known.find((c) => c.field === 'clock');
   const clock = known.find((c) => c.field === 'clock' && c !== dated);
   const place = header.findIndex((h) => /^(spot|place|sensor|where|structure)/i.test(h.trim()));
-  if (!dated) return fail(at, 'no column for time');
-  if (!air) return fail(at, 'no column for temperature');
-  if (place < 0 && spot === null) return fail(at, 'no column for the spot, and none was chosen');
+  if (!dated) return fail(at, said('row.noTime'));
+  if (!air) return fail(at, said('row.noTemperature'));
+  if (place < 0 && spot === null) return fail(at, said('row.noSpot'));
   const order = dateOrder(lines.slice(1).map((l) => l.cells[dated.index] ?? ''));
   const time = timeReader(timeZone, order ?? 'year-month-day');
   const rows: LoggedC[] = [];
@@ -53,17 +54,20 @@ export function readLoggerCsv(
     if (atMs === null)
       badRows.push({
         row: line,
-        reason: `the time “${cell(dated.index).slice(0, 40)}” is not a date and hour like 2027-01-14T15:00`,
+        reason: said('row.notTime', { text: cell(dated.index).slice(0, 40) }),
       });
     else if (!Number.isFinite(c))
-      badRows.push({ row: line, reason: `temperature “${cell(air.index).slice(0, 40)}” is not a number` });
+      badRows.push({
+        row: line,
+        reason: said('row.notLogged', { text: cell(air.index).slice(0, 40) }),
+      });
     else if (c < -60 || c > 80)
       badRows.push({
         row: line,
-        reason: `temperature ${cell(air.index)} ${air.unit} is outside −60 to 80 °C`,
+        reason: said('row.loggedOutside', { text: cell(air.index), unit: air.unit }),
       });
     else if (where === null)
-      badRows.push({ row: line, reason: `“${cell(place).slice(0, 40)}” is no spot of this farm` });
+      badRows.push({ row: line, reason: said('row.spot', { spot: cell(place).slice(0, 40) }) });
     else rows.push({ spot: where, atMs, c });
   }
   return { rows, badRows };

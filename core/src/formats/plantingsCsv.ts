@@ -9,6 +9,7 @@ import { PICKED } from '../crops/picked';
 import type { Bed, Planting } from '../farm/types';
 import { addDays } from '../time/farmTime';
 import { cellsOf, csvOf, marked, tableOf, type BadRow } from './csvTable';
+import { said } from '../words/said';
 
 export const PLANTING_COLUMNS = [
   'id',
@@ -85,24 +86,23 @@ export function readPlantingsCsv(
   const plantings = rows.flatMap((cells, i): Planting[] => {
     const row = i + 2;
     const { bad, word, number, oneOf, day } = cellsOf(cells, row, badRows);
-    const said = word('bed').toLowerCase();
-    const named = beds.filter((b) => b.name.toLowerCase() === said);
+    const asked = word('bed').toLowerCase();
+    const named = beds.filter((b) => b.name.toLowerCase() === asked);
     const bed = beds.find((b) => b.id === word('bed')) ?? (named.length === 1 ? named[0] : undefined);
     const crop = cropNamed(word('crop'));
     if (!bed)
       bad(
         named.length > 1
-          ? `bed: expected the id of the one that is meant; ${named.length} are called ${word('bed')}`
-          : `bed: expected the name of a bed of this farm, not ${word('bed') || 'nothing'}`,
+          ? said('row.bedOf', { beds: named.length, bed: word('bed') })
+          : said('row.bed', { bed: word('bed') }),
       );
-    if (crop === null)
-      bad(`crop: expected one of the list, as npm run crops has it, not ${word('crop') || 'nothing'}`);
+    if (crop === null) bad(said('row.crop', { crop: word('crop') }));
     const id = word('id') || newId(row);
-    if (seen.has(id)) bad(`id: expected one that no other row has, not ${id}`);
+    if (seen.has(id)) bad(said('row.idTwice', { id }));
     seen.add(id);
     const plantedOn = day('planted_on', true)!;
     const clearedOn = day('cleared_on', false);
-    if (clearedOn !== null && clearedOn < plantedOn) bad('cleared_on: expected a day after planting');
+    if (clearedOn !== null && clearedOn < plantedOn) bad(said('row.clearedBefore'));
     const picked = word('picked') === '' ? undefined : oneOf('picked', PICKED, null);
     const seed = word('for_seed') === '' ? 'no' : oneOf('for_seed', ['yes', 'no'] as const, null);
     const how = word('how') === '' ? undefined : oneOf('how', HOWS, null);

@@ -7,6 +7,7 @@ import { cropById, cropNamed } from '../crops/crops';
 import type { Cultivar, SeedLot } from '../crops/cultivars';
 import { FIGURES, figureById, figuresProblem, type Figures } from '../crops/figures';
 import { cellsOf, csvOf, marked, tableOf, type BadRow } from './csvTable';
+import { said, type Said } from '../words/said';
 
 const LIKED = ['yes', 'plain', 'never'] as const;
 
@@ -26,14 +27,14 @@ export function toCultivarsCsv(cultivars: readonly Cultivar[]): string {
 }
 
 /** A number may be written with a comma; an empty cell says nothing. */
-function figuresOf(cells: Record<string, string>, bad: (reason: string) => void): Record<string, number> {
+function figuresOf(cells: Record<string, string>, bad: (reason: Said) => void): Record<string, number> {
   const out: Record<string, number> = {};
   for (const f of FIGURES) {
     const raw = (cells[f.id] ?? '').trim().replace(',', '.').replace('−', '-');
     if (raw === '') continue;
     const x = Number(raw);
     if (Number.isFinite(x)) out[f.id] = x;
-    else bad(`${f.id}: expected a number, not ${raw}`);
+    else bad(said('row.figure', { column: f.id, raw }));
   }
   return out;
 }
@@ -51,16 +52,16 @@ export function readCultivarsCsv(text: string, newId: (line: number) => string):
     const { bad, word, oneOf } = cellsOf(cells, i + 2, badRows);
     const crop = cropNamed(word('crop'));
     if (crop === null) {
-      bad(`crop: expected one of the list, as npm run crops has it, not ${word('crop') || 'nothing'}`);
+      bad(said('row.crop', { crop: word('crop') }));
       return [];
     }
     const name = word('name').slice(0, 60);
     const key = `${crop} ${name.toLowerCase()}`;
-    if (seen.has(key)) bad(`name: expected one that no other row of ${crop} has, not ${name || 'nothing'}`);
+    if (seen.has(key)) bad(said('row.nameTwice', { crop, name }));
     seen.add(key);
     const figures = figuresOf(cells, bad);
     const wrong = figuresProblem(cropById(crop), figures);
-    if (wrong) bad(`${wrong.field}: expected ${wrong.expected}`);
+    if (wrong) bad(said('row.expected', wrong));
     return [
       {
         id: word('id') || newId(i + 2),
@@ -88,7 +89,7 @@ export function readLibraryCsv(text: string, newId: (line: number) => string): C
     const { bad, word } = cellsOf(cells, i + 2, badRows);
     const id = cropNamed(word('id'));
     if (id === null) {
-      bad(`id: expected a crop of the list, not ${word('id') || 'nothing'}`);
+      bad(said('row.cropId', { id: word('id') }));
       return [];
     }
     const crop = cropById(id);
@@ -100,7 +101,7 @@ export function readLibraryCsv(text: string, newId: (line: number) => string): C
       }),
     );
     const wrong = figuresProblem(crop, figures);
-    if (wrong) bad(`${wrong.field}: expected ${wrong.expected}`);
+    if (wrong) bad(said('row.expected', wrong));
     if (Object.keys(figures).length === 0) return [];
     return [{ id: newId(i + 2), crop: id, name: '', figures, liked: 'plain', note: '' }];
   });
@@ -149,18 +150,17 @@ export function readLotsCsv(text: string, newId: (line: number) => string): Lots
     const { bad, word, number, day } = cellsOf(cells, i + 2, badRows);
     const crop = cropNamed(word('crop'));
     if (crop === null) {
-      bad(`crop: expected one of the list, as npm run crops has it, not ${word('crop') || 'nothing'}`);
+      bad(said('row.crop', { crop: word('crop') }));
       return [];
     }
     const id = word('id') || newId(i + 2);
-    if (seen.has(id)) bad(`id: expected one that no other row has, not ${id}`);
+    if (seen.has(id)) bad(said('row.idTwice', { id }));
     seen.add(id);
     const maybe = (column: string, max: number, whole = false) =>
       word(column) === '' ? null : number(column, null, 0, max, whole);
     const share = maybe('tested_share', 1);
     const on = day('tested_on', share !== null);
-    if (share === null && on !== null)
-      bad('tested_share: expected the share that came up in that test, 0 to 1');
+    if (share === null && on !== null) bad(said('row.testedShare'));
     return [
       {
         id,

@@ -6,6 +6,7 @@ import { USES } from '../farm/kinds';
 import type { Cover } from '../farm/types';
 import { MATERIAL_IDS } from '../heat/types';
 import { cellsOf, csvOf, marked, tableOf, type BadRow } from './csvTable';
+import { said } from '../words/said';
 
 const COLUMNS = [
   'id',
@@ -67,9 +68,9 @@ export function readStockCsv(text: string): StockRead {
   const covers = rows.map((cells, i): Cover => {
     const { bad, word, number, oneOf } = cellsOf(cells, i + 2, badRows);
     const id = word('id') || `stock-${i + 1}`;
-    if (seen.has(id)) bad(`id: expected one that no other row has, not ${id}`);
+    if (seen.has(id)) bad(said('row.idTwice', { id }));
     seen.add(id);
-    if (word('name') === '') bad('name: expected a name');
+    if (word('name') === '') bad(said('row.noName'));
     const condition = word('condition') === '' ? undefined : oneOf('condition', CONDITIONS, null);
     return {
       id,

@@ -4,6 +4,7 @@
  */
 import { cropNamed } from '../crops/crops';
 import { cellsOf, csvOf, tableOf, type BadRow } from '../formats/csvTable';
+import { said } from '../words/said';
 
 export interface DemandLine {
   crop: string | null;
@@ -26,16 +27,15 @@ export function readDemandCsv(text: string): { lines: DemandLine[]; badRows: Bad
   const pounds = /(^|[,;\t])\s*"?lb[\s_]per[\s_]week/im.test(text.split(/\r?\n/, 1)[0] ?? '');
   const amount = pounds ? 'lb_per_week' : 'kg_per_week';
   const { rows, badRows } = tableOf(text, ['from', 'to', amount]);
-  if (rows.length === 0 && badRows.length === 0)
-    badRows.push({ row: 1, reason: 'there are no rows under a header' });
+  if (rows.length === 0 && badRows.length === 0) badRows.push({ row: 1, reason: said('row.none') });
   const lines = rows.map((cells, n): DemandLine => {
     const c = cellsOf(cells, n + 2, badRows);
-    const said = c.word('crop');
-    const any = said === '' || /^(all|any|everything|whatever there is)$/i.test(said);
-    const crop = any ? null : cropNamed(said);
-    if (!any && crop === null) c.bad(`crop: “${said.slice(0, 40)}” is not in the list of crops`);
+    const asked = c.word('crop');
+    const any = asked === '' || /^(all|any|everything|whatever there is)$/i.test(asked);
+    const crop = any ? null : cropNamed(asked);
+    if (!any && crop === null) c.bad(said('row.cropUnknown', { crop: asked.slice(0, 40) }));
     const [from, to] = [c.day('from', true) ?? '', c.day('to', true) ?? ''];
-    if (from && to && to < from) c.bad('to: expected no earlier than from');
+    if (from && to && to < from) c.bad(said('row.toBeforeFrom'));
     const much = c.number(amount, null, 0, MOST_KG);
     return { crop, from, to, kgPerWeek: pounds ? Math.round(much * KG_PER_LB * 100) / 100 : much };
   });

@@ -49,6 +49,14 @@ export interface Telling {
   and(names: readonly string[]): string;
 }
 
+/** For who has no farm's: a programme that reads a refusal, a sentence without a unit. */
+export const PLAIN: Style = {
+  units: { temperature: 'C', length: 'm' },
+  currency: '€',
+  hours: 24,
+  timeZone: 'UTC',
+};
+
 /**
  * @example telling({ hours: 24, timeZone: 'UTC', units: { temperature: 'C', length: 'm' }, currency: '€' }).speed(10) // '36 km/h'
  */

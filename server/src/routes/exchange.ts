@@ -28,6 +28,7 @@ import {
   type Cultivar,
   type Planting,
   said,
+  type Said,
 } from '@fogata/core';
 import { Router, type Response } from 'express';
 import { randomUUID } from 'node:crypto';
@@ -45,8 +46,13 @@ import { parseBody, Problem } from '../problem';
 
 const bodySchema = z.object({ dryRun: z.boolean(), file: z.unknown() });
 
-const refuse = (detail: string, field?: string) =>
+const refuse = (detail: string | Said, field?: string) =>
   new Problem(422, said('refuse.as', { text: detail }), field);
+/** The first bad row by its line, and how many more there are. */
+function refuseRows(bad: readonly BadRow[]): void {
+  const [first] = bad;
+  if (first) throw refuse(said('row.line', { ...first, more: bad.length - 1 }));
+}
 
 export function exchangeRoutes(ctx: Context): Router {
   const router = Router();
@@ -132,8 +138,7 @@ export function exchangeRoutes(ctx: Context): Router {
   router.post('/kit/stock', async (req, res) => {
     const body = parseBody(z.object({ dryRun: z.boolean(), csv: z.string().max(2_000_000) }), req.body);
     const read = readStockCsv(body.csv);
-    const bad = read.badRows[0];
-    if (bad) throw refuse(`line ${bad.row}, ${bad.reason}`);
+    refuseRows(read.badRows);
     const covers = parseBody(z.array(coverSchema), read.covers);
     const { state } = await ctx.moment();
     const lying = new Set([...state.onBed.values()].flat().map((c) => c.coverId));
@@ -155,9 +160,7 @@ export function exchangeRoutes(ctx: Context): Router {
     const plantings = standing as Planting[];
     const today = localDate(ctx.options.clock.nowAtMs(), farm.timeZone);
     const read = readPlantingsCsv(body.csv, beds, plantings, today, () => randomUUID());
-    const bad = read.badRows[0];
-    const more = read.badRows.length - 1;
-    if (bad) throw refuse(`line ${bad.row}, ${bad.reason}${more > 0 ? ` (and ${more} more)` : ''}`);
+    refuseRows(read.badRows);
     const rows = parseBody(z.array(plantingSchema), read.plantings) as Planting[];
     for (const p of rows) checkPlanting(p, beds);
     const replaced = new Map(rows.map((p) => [p.id, p]));
@@ -177,13 +180,6 @@ export function exchangeRoutes(ctx: Context): Router {
   });
 
   const tableSchema = z.object({ dryRun: z.boolean(), csv: z.string().max(4_000_000) });
-  /** The first bad row by its line, and how many more there are. */
-  const refuseRows = (bad: readonly BadRow[]) => {
-    const [first] = bad;
-    const more = bad.length - 1;
-    if (first) throw refuse(`line ${first.row}, ${first.reason}${more > 0 ? ` (and ${more} more)` : ''}`);
-  };
-
   /** Cultivars brought: rows come and change by crop and name, none goes. */
   const takeCultivars = async (res: Response, dryRun: boolean, rows: readonly Cultivar[], name: string) => {
     const { cultivars: known = [] } = await now();

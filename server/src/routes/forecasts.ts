@@ -1,6 +1,6 @@
 /** The grower's own weather: typed, or a table that is looked at, taken whole or not at all, and set aside. */
 import { importSchema, typedSchema, type ForecastView, type ImportView } from '@fogata/contract';
-import { readForecastCsv } from '@fogata/core';
+import { readForecastCsv, said } from '@fogata/core';
 import { desc, eq, getTableColumns } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -49,10 +49,10 @@ export function forecastRoutes(ctx: Context): Router {
     if (badRows.length === 0 && body.as === 'forecast' && entries.length > LONGEST_FORECAST_H)
       badRows.push({
         row: 1,
-        reason: `${entries.length} hours are more than a forecast has: bring them as a record`,
+        reason: said('row.longForecast', { hours: entries.length }),
       });
     if (badRows.length === 0 && body.as === 'record' && Date.parse(last!.time) > nowAtMs + 3_600_000)
-      badRows.push({ row: 1, reason: 'a record ends before now; what is to come is a forecast' });
+      badRows.push({ row: 1, reason: said('row.recordToCome') });
     const ok = badRows.length === 0;
     const view: ImportView = {
       taken: ok && !body.dryRun,

@@ -13,7 +13,9 @@ import {
   type Site,
   type TypedForecast,
   type WeatherEntry,
+  isSaid,
   said,
+  type Said,
 } from '@fogata/core';
 import { sql } from 'drizzle-orm';
 import { createHash, randomUUID } from 'node:crypto';
@@ -24,7 +26,7 @@ import { writing } from '../db/write';
 import { Problem } from '../problem';
 import { weatherChanged } from './kept';
 
-const refuse = (detail: string, field: string) =>
+const refuse = (detail: string | Said, field: string) =>
   new Problem(422, said('refuse.field', { field, detail }), field);
 
 /** Where the dew point was estimated the whole forecast is doubted more. */
@@ -159,7 +161,7 @@ function entriesOf(hours: readonly FeedHour[]): { entries: WeatherEntry[]; estim
       ...(h.rainMm === undefined ? {} : { rain: h.rainMm }),
       ...(h.snowMm === undefined ? {} : { snow: h.snowMm }),
     });
-    const problem = typeof entry === 'string' ? entry : append(entries, entry);
+    const problem = isSaid(entry) ? entry : append(entries, entry);
     if (problem !== null) throw refuse(problem, `hours[${i}]`);
   });
   return {

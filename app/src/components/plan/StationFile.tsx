@@ -1,6 +1,7 @@
 /** A station's record for Season: a file is looked at, said what it is good for, and taken; it can be left again. */
 import { api, call } from '@fogata/contract/client';
 import type { Farm, FarmPatch } from '@fogata/contract';
+import type { ClimateRead as ClimateSaid } from '@fogata/contract';
 import type { ClimateRead } from '@fogata/contract/told';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -39,12 +40,12 @@ export function stationWords(r: ClimateRead, t: (c: number, digits?: number) => 
 }
 
 /** A file that is refused still says what is wrong with it. */
-async function send(text: string, dryRun: boolean): Promise<ClimateRead> {
+async function send(text: string, dryRun: boolean): Promise<ClimateSaid> {
   try {
     return await request(call(api.bringClimate), { text, dryRun });
   } catch (e) {
     if (e instanceof Refused && e.body !== null && typeof e.body === 'object' && 'badRows' in e.body)
-      return e.body as ClimateRead;
+      return e.body as ClimateSaid;
     throw e;
   }
 }
@@ -67,12 +68,12 @@ export function StationFile({ farm, save }: { farm: Farm; save: (p: FarmPatch, l
   const look = () =>
     doing(async () => {
       const file = await pickFile(words.csvTxtEpw);
-      if (file) setHeld({ ...file, read: await send(file.text, true) });
+      if (file) setHeld({ ...file, read: format.say(await send(file.text, true)) });
     });
   const take = () =>
     doing(async () => {
       if (!held) return;
-      const { recordId } = await send(held.text, false);
+      const { recordId } = format.say(await send(held.text, false));
       setHeld(null);
       await refresh();
       if (recordId) offerUndo(words.aStationsRecordTaken, () => retract([recordId], Date.now()));

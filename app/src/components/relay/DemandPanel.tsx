@@ -102,6 +102,7 @@ function NewLine({ today, onAdd }: { today: string; onAdd: (d: Demand) => void }
 /** A table from a spreadsheet: all of it, or the rows that are wrong. */
 function Pasted({ lines, onTake }: { lines: readonly Demand[]; onTake: (d: Demand[]) => void }) {
   const [text, setText] = useState('');
+  const format = useFormat();
   const read = text.trim() === '' ? null : readDemandCsv(text);
   return (
     <View style={{ gap: 12, paddingTop: 8 }}>
@@ -114,8 +115,8 @@ function Pasted({ lines, onTake }: { lines: readonly Demand[]; onTake: (d: Deman
         testID="demand-table"
       />
       {read?.badRows.slice(0, 5).map((r) => (
-        <Text key={`${r.row} ${r.reason}`} kind="small" tone="ochre">
-          {words.line(r.row, r.reason)}
+        <Text key={`${r.row} ${r.reason.say}`} kind="small" tone="ochre">
+          {words.line(r.row, format.say(r.reason))}
         </Text>
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>

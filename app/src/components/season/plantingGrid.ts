@@ -20,6 +20,7 @@ import {
   type Planting,
 } from '@fogata/core';
 import { plantingGrid as texts } from '../../words/en/season';
+import { PLAIN, told } from '@fogata/core/words';
 
 export const GRID_COLUMNS = [
   { id: 'bed', title: texts.bed, wide: 1 },
@@ -179,7 +180,7 @@ export function readGrid(
   const wrong = new Map<string, string>();
   const { badRows } = readPlantingsCsv(csv, beds, plantings, today, (line) => `new-${line}`);
   for (const b of badRows) {
-    const [column, ...rest] = b.reason.split(': ');
+    const [column, ...rest] = told(b.reason, PLAIN).split(': ');
     const at = mine[b.row - 2];
     if (at && column) wrong.set(`${at.i} ${column}`, rest.join(': '));
   }

@@ -7,6 +7,7 @@ import { now } from './now';
 import { places } from './places';
 import { refusals } from './refusals';
 import { reports } from './reports';
+import { rows } from './rows';
 import { season } from './season';
 import { storm } from './storm';
 import { warnings } from './warnings';
@@ -23,5 +24,6 @@ export const en = {
   ...log,
   ...season,
   ...refusals,
+  ...rows,
 };
 export type En = typeof en;
