@@ -20,6 +20,9 @@ export function freePort(): Promise<number> {
   });
 }
 
+/** Fewer than a farm has: the journeys are about what is done, core's tests about how sure it is. */
+const MEMBERS = 5;
+
 export class Farm {
   private child: ChildProcess | null = null;
   output = '';
@@ -39,9 +42,8 @@ export class Farm {
   async start(): Promise<void> {
     const child = spawn(process.execPath, [MAIN, ...(this.demo ? ['--demo'] : []), ...this.words], {
       cwd: ROOT,
-      // fewer members than a farm has: the journeys are about what is done, core's tests about how sure it is
       env: {
-        FOGATA_MEMBERS: '5',
+        FOGATA_MEMBERS: String(MEMBERS),
         ...process.env,
         PORT: String(this.port),
         FOGATA_DATA: this.directory,
@@ -131,13 +133,14 @@ async function template(demo: boolean): Promise<string> {
   return directory;
 }
 
-export const test = base.extend<{ demo: boolean; farm: Farm }>({
+export const test = base.extend<{ demo: boolean; members: number; farm: Farm }>({
   demo: [true, { option: true }],
-  farm: async ({ demo }, use) => {
+  members: [MEMBERS, { option: true }],
+  farm: async ({ demo, members }, use) => {
     const from = await template(demo);
     const directory = mkdtempSync(join(tmpdir(), 'fogata-e2e-'));
     cpSync(from, directory, { recursive: true });
-    const farm = new Farm(directory, await freePort(), demo);
+    const farm = new Farm(directory, await freePort(), demo, { FOGATA_MEMBERS: String(members) });
     await farm.start();
     await use(farm);
     await farm.stop();
