@@ -106,7 +106,10 @@ export function makeApp(
       '/',
       firstWords(
         join(webDirectory, 'index.html'),
-        async () => told((await nowOf(context)).sentence, (await context.moment()).style),
+        async () => {
+          const m = await context.moment();
+          return told((await nowOf(context, m)).sentence, m.style);
+        },
         (cookie) => session === null || session.holds(cookie, Date.now()),
       ),
     );

@@ -1,7 +1,7 @@
 /** Now as it is asked for: what stands, what was worked out, the morning's round, the storm. One answer for the API and the shell. */
 import type { NowView } from '@fogata/contract';
 import { standingOf } from '@fogata/core';
-import type { Context } from '../context';
+import type { Context, Moment } from '../context';
 import { actorsOf } from '../farm/log';
 import { findNight } from '../farm/store';
 import { isForecast } from '../sources/farmWeather';
@@ -9,8 +9,8 @@ import { nowView } from './nowView';
 import { roundOf } from './report';
 import { stormView } from './storm';
 
-export async function nowOf(ctx: Context): Promise<NowView> {
-  const m = await ctx.moment();
+export async function nowOf(ctx: Context, moment?: Moment): Promise<NowView> {
+  const m = moment ?? (await ctx.moment());
   const { progress, plan, partial, first } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
   const kept = await findNight(ctx.db, m.clock.window.night);
   const rounds =
