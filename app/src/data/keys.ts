@@ -1,10 +1,9 @@
-import { keys as words } from '../words/en/data';
 /**
  * Keys on what can be pressed. Contract: `pressByKey(e)` does what a key does on the thing that has the focus and says whether it
  * did: Enter on what looks like a link, Space on boxes, arrows among a group's choices. What the browser does by itself it leaves.
  */
-const FORTH = [words.arrowright, words.arrowdown];
-const BACK = [words.arrowleft, words.arrowup];
+const FORTH = ['ArrowRight', 'ArrowDown'];
+const BACK = ['ArrowLeft', 'ArrowUp'];
 const BOXES = ['checkbox', 'radio', 'switch'];
 
 /** The choice that an arrow leads to from this one, round the ends; null where it is no choice of a group. */

@@ -101,7 +101,7 @@ export function ImportScreen() {
         <Button
           label={words.takeAFile}
           onPress={() =>
-            void pickFile(words.csvTextCsvTextPlain).then((f) => {
+            void pickFile('.csv,text/csv,text/plain').then((f) => {
               if (f) {
                 put(f.text);
                 setName(f.name.replace(/\.[a-z]+$/i, ''));

@@ -53,7 +53,7 @@ function checkTarget(r: SentRecord, m: FarmNow): void {
     if (r.spot !== 'outside' && !has(m.data.structures, r.spot)) fail('spot', 'outside or a structure');
     if (r.minC === null && r.maxC === null) throw new Problem(422, said('refuse.noReading'), 'minC');
     if (r.minC !== null && r.maxC !== null && r.minC > r.maxC)
-      throw new Problem(422, said('refuse.maxUnderMin', { minC: r.minC }), 'maxC');
+      throw new Problem(422, said('refuse.maxUnderMin'), 'maxC');
   }
   if (r.kind === 'step' && r.done && r.on > localDate(m.nowAtMs + AHEAD_MS, m.data.farm.timeZone))
     throw new Problem(422, said('refuse.dayToCome'), 'on');

@@ -1,8 +1,9 @@
-import { stackPath as words } from '../../words/en/place';
 /**
  * The geometry of the stack: arcs over an ember on a ground line, one for each layer, drawn from data. Contract: given
  * the layers from the outermost and a box, returns the arcs' paths, each with its gap as wide as its opening.
  */
+import { stackPath as words } from '../../words/en/place';
+
 export interface Arc {
   d: string;
   state: 'on' | 'off' | 'planned';

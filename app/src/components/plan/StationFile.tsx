@@ -67,7 +67,7 @@ export function StationFile({ farm, save }: { farm: Farm; save: (p: FarmPatch, l
   };
   const look = () =>
     doing(async () => {
-      const file = await pickFile(words.csvTxtEpw);
+      const file = await pickFile('.csv,.txt,.epw');
       if (file) setHeld({ ...file, read: format.say(await send(file.text, true)) });
     });
   const take = () =>

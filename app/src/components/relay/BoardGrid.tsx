@@ -9,6 +9,7 @@ import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
+import { MONTHS } from '@fogata/core/telling';
 import { dayShort } from '../../words/en/seasonWords';
 import { Text } from '../ui/Text';
 import { placedOf } from './board';
@@ -22,20 +23,6 @@ const HEAD = 92;
 const LABELS = { wide: 104, narrow: 62 } as const;
 /** Narrower than this, months are letters and labels short. */
 const NARROW = 600;
-const MONTHS = [
-  words.jan,
-  words.feb,
-  words.mar,
-  words.apr,
-  words.may,
-  words.jun,
-  words.jul,
-  words.aug,
-  words.sep,
-  words.oct,
-  words.nov,
-  words.dec,
-];
 const DARK_H = 10;
 
 export type Zoom = 'year' | 'season' | 'month';

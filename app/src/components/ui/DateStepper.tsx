@@ -1,5 +1,5 @@
 /** A date by days and weeks, with its weekday; typed as well. */
-import { addDays } from '@fogata/core';
+import { addDays, MONTHS, WEEKDAYS } from '@fogata/core/telling';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { TOUCH } from '../../theme/tokens';
@@ -9,25 +9,9 @@ import { NoteField } from './Field';
 import { Text } from './Text';
 import { dateStepper as words } from '../../words/en/ui';
 
-const MONTHS = [
-  words.jan,
-  words.feb,
-  words.mar,
-  words.apr,
-  words.may,
-  words.jun,
-  words.jul,
-  words.aug,
-  words.sep,
-  words.oct,
-  words.nov,
-  words.dec,
-];
-const DAYS = [words.sun, words.mon, words.tue, words.wed, words.thu, words.fri, words.sat];
-
 export function dateWords(date: string): string {
   const d = new Date(`${date}T12:00:00Z`);
-  return `${DAYS[d.getUTCDay()]} ${d.getUTCDate()} ${MONTHS[d.getUTCMonth()]} ${d.getUTCFullYear()}`;
+  return `${WEEKDAYS[d.getUTCDay()]} ${d.getUTCDate()} ${MONTHS[d.getUTCMonth()]} ${d.getUTCFullYear()}`;
 }
 
 /** The day as it is; tapped, it is typed. */

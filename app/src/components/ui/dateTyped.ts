@@ -1,15 +1,16 @@
-import { dateTyped as words } from '../../words/en/ui';
 /**
  * A day as one types it. Contract: "14 mar" is the next one that comes (after `near`), "14 mar 2027", "14.3." and "2027-03-14" are what they
  * say; null of what is no day that the calendar has.
  */
-const MONTHS = words.janFebMarAprMay.split(' ');
+import { MONTHS } from '@fogata/core/telling';
+
+const SHORT = MONTHS.map((m) => m.toLowerCase());
 
 /** "14 mar" as the next one that comes; else as it was typed, whether or not there is such a day. */
 export function dayTyped(text: string, near: string): string {
   const m = /^(\d{1,2})[ .]*([a-z]{3})[a-z]*\.?(?: (\d{4}))?$/i.exec(text);
   const n = m ? null : /^(\d{1,2})\.\s*(\d{1,2})\.?(?:\s*(\d{4}))?$/.exec(text);
-  const month = m ? MONTHS.indexOf(m[2]!.toLowerCase()) : n ? Number(n[2]) - 1 : -1;
+  const month = m ? SHORT.indexOf(m[2]!.toLowerCase()) : n ? Number(n[2]) - 1 : -1;
   const at = m ?? n;
   if (!at || month < 0 || month > 11) return text;
   const md = `${String(month + 1).padStart(2, '0')}-${at[1]!.padStart(2, '0')}`;

@@ -24,18 +24,6 @@ export const targets = {
 };
 
 export const boardGrid = {
-  jan: 'Jan',
-  feb: 'Feb',
-  mar: 'Mar',
-  apr: 'Apr',
-  may: 'May',
-  jun: 'Jun',
-  jul: 'Jul',
-  aug: 'Aug',
-  sep: 'Sep',
-  oct: 'Oct',
-  nov: 'Nov',
-  dec: 'Dec',
   lightLightHoursADay: (narrow: boolean) => (narrow ? 'light' : 'light, hours a day'),
   frostOutsideUpToOf: (round: number) => `frost outside, up to ${round} of 10 nights`,
   darkWeeksDarkWeeksLeaves: (narrow: boolean) => (narrow ? 'dark weeks' : 'dark weeks: leaves stand still'),

@@ -17,13 +17,6 @@ export const notFound = {
   goToNow: 'Go to Now',
 };
 
-export const keys = {
-  arrowright: 'ArrowRight',
-  arrowdown: 'ArrowDown',
-  arrowleft: 'ArrowLeft',
-  arrowup: 'ArrowUp',
-};
-
 export const layout = {
   nothingHereFogataFogata: (page: null | string) =>
     page === null ? 'Nothing here · Fogata' : `${page} · Fogata`,

@@ -66,7 +66,6 @@ export const importScreen = {
   pasteItHere: 'Paste it here',
   timeTempCDewPoint: 'time,temp (°C),dew point (°C),wind (km/h),cloud (%)\n2027-01-14T15:00,4.1,-5.2,3,5',
   takeAFile: 'Take a file',
-  csvTextCsvTextPlain: '.csv,text/csv,text/plain',
   lookAtIt: 'Look at it',
   taken: 'Taken',
   notTakenNothingHasChanged: (count: number) =>

@@ -244,7 +244,6 @@ export const stationFile = {
     use === 'record'
       ? `${held}${means} Its own spread, cold spells and order of days will be drawn from.`
       : `${held}${means} Too short for a spread of its own: its twelve months will be taken.`,
-  csvTxtEpw: '.csv,.txt,.epw',
   aStationsRecordTaken: 'A station’s record: taken',
   aStationsRecord: 'A station’s record',
   seasonGoesByDaysOf: ({ days, from, to }: { days: number; from: string; to: string }) =>

@@ -70,30 +70,7 @@ export const stepper = {
   set: 'Set',
 };
 
-export const dateTyped = {
-  janFebMarAprMay: 'jan feb mar apr may jun jul aug sep oct nov dec',
-};
-
 export const dateStepper = {
-  jan: 'Jan',
-  feb: 'Feb',
-  mar: 'Mar',
-  apr: 'Apr',
-  may: 'May',
-  jun: 'Jun',
-  jul: 'Jul',
-  aug: 'Aug',
-  sep: 'Sep',
-  oct: 'Oct',
-  nov: 'Nov',
-  dec: 'Dec',
-  sun: 'Sun',
-  mon: 'Mon',
-  tue: 'Tue',
-  wed: 'Wed',
-  thu: 'Thu',
-  fri: 'Fri',
-  sat: 'Sat',
   typeIt: (label: string, dateWords: string) => `${label}, ${dateWords}: type it`,
   expectedADayLike14: (label: string) => `${label}: expected a day like 14 mar or 2027-03-14.`,
   asDayAndMonth: (label: string) => `${label}, as day and month`,

@@ -60,7 +60,7 @@ export const refusals = {
   'refuse.notYet': () => 'atMs: expected an instant that has passed',
   'refuse.ofFarm': (v: { field: string; what: string }) => `${v.field}: expected ${v.what} of this farm`,
   'refuse.noReading': () => 'minC: expected a minimum or a maximum',
-  'refuse.maxUnderMin': (v: { minC: number }) => `maxC: expected no lower than the minimum, ${v.minC} °C`,
+  'refuse.maxUnderMin': () => 'maxC: expected no lower than the minimum',
   'refuse.dayToCome': () => 'on: expected a day that has come',
   'refuse.noneLeft': (v: { name: string }) =>
     `Every piece of ${v.name} is already on a bed. Take one off first, or correct the stock.`,
