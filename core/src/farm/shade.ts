@@ -51,11 +51,30 @@ function distanceM(
   return near <= far && far > 0 ? near : Infinity;
 }
 
-/** @example horizonOf(aStructure(), [aStructure()]) // null */
+/** A farm's structures do not move while it is worked with: each list is gone round once. */
+const known = new WeakMap<readonly Structure[], Map<Structure, Horizon | null>>();
+
+/**
+ * Neither list nor structure may be changed after it was asked with.
+ * @example horizonOf(aStructure(), [aStructure()]) // null
+ */
 export function horizonOf(structure: Structure, all: readonly Structure[]): Horizon | null {
   if (!structure.at) return null;
+  const of = known.get(all) ?? new Map<Structure, Horizon | null>();
+  known.set(all, of);
+  const found = of.get(structure);
+  if (found !== undefined) return found;
+  const fresh = goneRound(structure, structure.at, all);
+  of.set(structure, fresh);
+  return fresh;
+}
+
+function goneRound(
+  structure: Structure,
+  here: NonNullable<Structure['at']>,
+  all: readonly Structure[],
+): Horizon | null {
   const places = layoutOf(all);
-  const here = structure.at;
   const others = all.filter((s) => s.id !== structure.id && s.kind === 'house' && s.at);
   const deg = Array.from({ length: STEPS }, (_, i) => {
     const azimuth = (i * 360) / STEPS;

@@ -14,6 +14,7 @@ import {
   typedFigures,
   withFigures,
   type ColdBelief,
+  type Crop,
   type Cultivar,
   type Planting,
   type ScoredNight,
@@ -127,6 +128,20 @@ export async function scoredNights(
   return out;
 }
 
+/** What a crop's scored nights teach, once for the same nights: every request asks. */
+const beliefs = new Map<string, ColdBelief | null>();
+const KEPT_BELIEFS = 500;
+
+function beliefOf(crop: Crop, nights: readonly ScoredNight[]): ColdBelief | null {
+  const key = JSON.stringify([crop, nights]);
+  const found = beliefs.get(key);
+  if (found !== undefined) return found;
+  if (beliefs.size >= KEPT_BELIEFS) beliefs.clear();
+  const fresh = coldBelief(crop, nights);
+  beliefs.set(key, fresh);
+  return fresh;
+}
+
 export async function learntCold(
   db: Db,
   plantings: readonly Planting[],
@@ -138,7 +153,7 @@ export async function learntCold(
   for (const [key, nights] of await scoredNights(db, plantings, nowAtMs, zone)) {
     const p = plantings.find((x) => seedKey(x) === key)!;
     const crop = withFigures(cropById(p.crop), typedFigures(own, p) ?? undefined);
-    const belief = coldBelief(crop, nights);
+    const belief = beliefOf(crop, nights);
     if (belief) out.set(key, belief);
   }
   return out;

@@ -4,7 +4,10 @@
  */
 import { BOOK_CALIBRATION, type Calibration } from '@fogata/core';
 import { minMaxBetween, spotAirC } from '../night/spotAir';
-import type { Thermometers } from '../sources/ports';
+import { digest } from '../night/pool';
+import type { Thermometers, ThermometerSpot } from '../sources/ports';
+
+const KEPT_RUNS = 50;
 
 function hashOf(text: string): number {
   let h = 2166136261;
@@ -24,10 +27,20 @@ export function hiddenProperties(id: string): Calibration {
 
 /** Thermometers as they hang there: read to a tenth, wrong by up to 0.3 K each in its own way. */
 export function simulatedThermometers(): Thermometers {
+  // one spot is asked for its last hours one by one: it is run once for all of them
+  const run = new Map<string, ReturnType<typeof spotAirC>>();
+  const airOf = (spot: ThermometerSpot) => {
+    const key = digest(spot);
+    const found = run.get(key);
+    if (found) return found;
+    if (run.size >= KEPT_RUNS) run.clear();
+    const fresh = spotAirC(spot, spot.structureLayer < 0 ? BOOK_CALIBRATION : hiddenProperties(spot.id));
+    run.set(key, fresh);
+    return fresh;
+  };
   return {
     read: (spot, fromAtMs, toAtMs) => {
-      const hidden = spot.structureLayer < 0 ? BOOK_CALIBRATION : hiddenProperties(spot.id);
-      const found = minMaxBetween(spotAirC(spot, hidden), fromAtMs, toAtMs);
+      const found = minMaxBetween(airOf(spot), fromAtMs, toAtMs);
       if (!found) return Promise.resolve(null);
       const own = 0.6 * hashOf(`${spot.id}/instrument`) - 0.3;
       const tenth = (c: number) => Math.round((c + own) * 10) / 10;
