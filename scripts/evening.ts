@@ -63,10 +63,10 @@ const nights = Number(args.nights ?? '1');
 if (!Number.isInteger(nights) || nights < 1 || nights > 10)
   refuse('--nights: expected a whole number from 1 to 10');
 const farm = readFarmFile(jsonOf(args.farm));
-if ('problem' in farm) refuse(`${args.farm}: ${farm.problem}`);
+if ('problem' in farm) refuse(farm.problem, args.farm);
 const { file } = farm;
 const weather = readMembers(jsonOf(args.weather), nowAtMs, reachAtMs(nowAtMs, nights, file.farm));
-if ('problem' in weather) refuse(`${args.weather}: ${weather.problem}`);
+if ('problem' in weather) refuse(weather.problem, args.weather);
 
 /** What happened by then and stands. */
 function standing(records: readonly FarmRecord[]): FarmRecord[] {

@@ -1,8 +1,10 @@
 /** What the command lines share. Contract: one line on standard error that says what is wrong, and exit 2. */
+import type { Said } from '@fogata/core';
+import { PLAIN, told } from '@fogata/core/words';
 import { readFileSync } from 'node:fs';
 
-export function refuse(line: string): never {
-  process.stderr.write(`${line}\n`);
+export function refuse(why: string | Said, of?: string): never {
+  process.stderr.write(`${of === undefined ? '' : `${of}: `}${told(why, PLAIN) as string}\n`);
   process.exit(2);
 }
 

@@ -13,5 +13,5 @@ if (path === undefined || flag !== '--limits' || limitsPath === undefined || res
 const given = readCase(jsonOf(path));
 if ('problem' in given) refuse(given.problem);
 const limits = readLimits(jsonOf(limitsPath));
-if ('problem' in limits) refuse(`${limitsPath}: ${limits.problem}`);
+if ('problem' in limits) refuse(limits.problem, limitsPath);
 print(openingPlan(given.case, limits.limits));

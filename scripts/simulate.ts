@@ -10,7 +10,7 @@ const USAGE =
   'usage: npm run -s simulate -- CASE.json (or - for standard input) [--factors leakage=1.2,filmTransparency=1,soilExchange=1,zoneOffsetC=-0.4]';
 if (path === undefined || (flag !== undefined && flag !== '--factors')) refuse(USAGE);
 const calibration = flag === undefined ? undefined : readFactors(factors ?? '');
-if (typeof calibration === 'string') refuse(calibration);
+if (calibration && 'problem' in calibration) refuse(calibration.problem);
 const read = readCase(jsonOf(path));
 if ('problem' in read) refuse(read.problem);
 print(simulate(read.case, calibration ? { calibration } : {}));

@@ -1,24 +1,21 @@
 /** A night asked about before anything is set up. */
-import { isCrop, MIDDLE, OUTER } from '@fogata/core';
+import { isCrop, MIDDLE, OUTER, wants } from '@fogata/core';
 import { z } from 'zod';
 import { typedSchema } from './weather';
 
 export const askSchema = z.object({
   /** Made by the device once: what is kept later is what was asked, to the last digit. */
-  id: z.uuid({ error: 'an id' }),
+  id: z.uuid(),
   site: z.object({
-    latitude: z.number({ error: 'a latitude' }).min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
-    longitude: z
-      .number({ error: 'a longitude' })
-      .min(-180, '−180 to 180 degrees')
-      .max(180, '−180 to 180 degrees'),
-    elevationM: z.number().min(-450, 'at least −450 m').max(6000, 'at most 6000 m'),
+    latitude: z.number().min(-90).max(90),
+    longitude: z.number().min(-180).max(180),
+    elevationM: z.number().min(-450).max(6000),
   }),
   outer: z.enum(OUTER),
   middle: z.enum(MIDDLE),
   laid: z.boolean(),
-  crop: z.string().refine(isCrop, 'a crop of the list'),
-  weeks: z.number().int('whole weeks').min(0, '0 or more').max(300, 'at most 300 weeks'),
+  crop: z.string().refine(isCrop, wants('want.crop')),
+  weeks: z.number().int().min(0).max(300),
   typed: typedSchema,
 });
 export type AskBody = z.infer<typeof askSchema>;

@@ -1,5 +1,5 @@
 /** The farm as it crosses the API: settings, structures, beds, plantings, covers. SI units, ISO dates. */
-import { MATERIAL_IDS } from '@fogata/core';
+import { MATERIAL_IDS, wants } from '@fogata/core';
 import { date, id, metres, name, plantingSchema } from '@fogata/core/things';
 import { z } from 'zod';
 
@@ -53,18 +53,18 @@ export const schoolsSchema = z.object({
 
 const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 export const monthDay = z
-  .string({ error: 'a month and day like 04-18' })
-  .regex(/^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/, 'a month and day like 04-18')
+  .string()
+  .regex(/^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/, wants('want.monthDay'))
   .refine((md) => {
     const day = Number(md.slice(3));
     return day >= 1 && day <= MONTH_DAYS[Number(md.slice(0, 2)) - 1]!;
-  }, 'a day that the month has');
+  }, wants('want.dayOfMonth'));
 
 /** When frosts usually end and begin, and how sure that is: days either way in eight years of ten. */
 export const frostSchema = z.object({
   lastSpring: monthDay.nullable(),
   firstAutumn: monthDay.nullable(),
-  eitherWayDays: z.number().min(0, '0 or more').max(60, 'at most 60'),
+  eitherWayDays: z.number().min(0).max(60),
   from: z.enum(['typed', 'records']),
 });
 
@@ -86,7 +86,7 @@ export const rollSchema = z.object({
   material: z.enum(MATERIAL_IDS),
   widthM: metres(0.3, 20),
   lengthM: metres(0.5, 1000),
-  count: z.number().int('whole rolls').min(0).max(99),
+  count: z.number().int().min(0).max(99),
 });
 export type Roll = z.infer<typeof rollSchema>;
 
@@ -96,36 +96,27 @@ export const demandSchema = z
     crop: z.string().max(60).nullable(),
     from: date,
     to: date,
-    kgPerWeek: z.number({ error: 'kilos' }).min(0, '0 or more').max(100_000, 'at most 100 000'),
+    kgPerWeek: z.number().min(0).max(100_000),
   })
-  .refine((d) => d.to >= d.from, { path: ['to'], error: 'no earlier than from' });
+  .refine((d) => d.to >= d.from, { path: ['to'], error: wants('want.noEarlier', { field: 'from' }) });
 
 /** What the plan of the year goes by. */
 export const relaySchema = z.object({
-  demand: z.array(demandSchema).max(500, 'at most 500 lines').default([]),
+  demand: z.array(demandSchema).max(500).default([]),
   /** Cells that the trays have in all; null where they are not counted. */
-  cells: z.number().int('whole cells').min(0).max(1_000_000).nullable().default(null),
+  cells: z.number().int().min(0).max(1_000_000).nullable().default(null),
   hoursPerWeek: z.number().min(0).max(10_000).nullable().default(null),
   /** Share of years that may go wrong. */
-  risk: z.number().min(0.02, '2 in a hundred or more').max(0.6, 'at most 60 in a hundred').default(0.2),
+  risk: z.number().min(0.02).max(0.6).default(0.2),
   /** Crops that are not grown again. */
   never: z.array(z.string().max(60)).max(200).default([]),
   /** Warnings that were read and are not said again. */
   accepted: z.array(z.string().max(400)).max(2000).default([]),
 });
 /** Room for trays: how many there are, how many fit where they are raised and where they harden off; null where nobody said. */
-const trays = z
-  .number({ error: 'a number of trays' })
-  .int('whole trays')
-  .min(0, '0 or more')
-  .max(10_000, 'at most 10000');
+const trays = z.number().int().min(0).max(10_000);
 export const nurserySchema = z.object({
-  trayCells: z
-    .number({ error: 'a number of cells' })
-    .int('whole cells')
-    .min(1, '1 or more')
-    .max(1000, 'at most 1000')
-    .default(84),
+  trayCells: z.number().int().min(1).max(1000).default(84),
   trays: trays.nullable().default(null),
   shelfTrays: trays.nullable().default(null),
   outTrays: trays.nullable().default(null),
@@ -139,7 +130,7 @@ export const cellsInAll = (farm: Pick<Farm, 'nursery' | 'relay'>): number | null
 export type RelaySettings = z.infer<typeof relaySchema>;
 export const NO_RELAY: RelaySettings = relaySchema.parse({});
 
-const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time like 22:00');
+const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, wants('want.clock'));
 
 /** Hours in which nobody is on the farm: on days of the week, or on one date. */
 export const awaySchema = z
@@ -149,7 +140,7 @@ export const awaySchema = z
     from: timeOfDay,
     to: timeOfDay,
   })
-  .refine((a) => a.to > a.from, { path: ['to'], error: 'a time after from' });
+  .refine((a) => a.to > a.from, { path: ['to'], error: wants('want.instantAfter', { field: 'from' }) });
 
 /** What is told without being asked, and when not. */
 export const messagesSchema = z.object({
@@ -170,48 +161,38 @@ export const counterSchema = z.object({
   crop: z.string().max(40).nullable().default(null),
   structureId: z.string().max(64).nullable().default(null),
   from: date,
-  baseC: z.number({ error: 'a temperature' }).min(-5, 'no lower than −5 °C').max(25, 'no higher than 25 °C'),
-  target: z.number({ error: 'a number' }).min(1, '1 or more').max(6000, 'at most 6000'),
+  baseC: z.number().min(-5).max(25),
+  target: z.number().min(1).max(6000),
 });
 export type Counter = z.infer<typeof counterSchema>;
 
 /** Drip lines as most beds have them: minutes are reckoned from it. */
 export const dripSchema = z.object({
-  lines: z
-    .number({ error: 'a number of lines' })
-    .int('whole lines')
-    .min(1, 'at least one')
-    .max(12, 'at most 12'),
-  spacingM: z.number({ error: 'a length in metres' }).min(0.05, 'at least 0.05 m').max(2, 'at most 2 m'),
-  litresPerHour: z.number({ error: 'litres an hour' }).min(0.1, 'at least 0.1 l/h').max(20, 'at most 20 l/h'),
+  lines: z.number().int().min(1).max(12),
+  spacingM: z.number().min(0.05).max(2),
+  litresPerHour: z.number().min(0.1).max(20),
   /** What the poor end of a line gets less than its middle: a slope, a long line, low pressure. */
-  uneven: z.number({ error: 'a share' }).min(0, '0 or more').max(0.6, 'at most 60 in a hundred').default(0),
+  uneven: z.number().min(0).max(0.6).default(0),
 });
 
 export const farmSchema = z.object({
   name,
-  latitude: z.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
-  longitude: z.number().min(-180, '−180 to 180 degrees').max(180, '−180 to 180 degrees'),
+  latitude: z.number().min(-90).max(90),
+  longitude: z.number().min(-180).max(180),
   elevationM: z.number().min(-450).max(6000),
-  timeZone: z.string().refine(isTimeZone, 'a time zone like Europe/Madrid'),
+  timeZone: z.string().refine(isTimeZone, wants('want.timeZone')),
   units: unitsSchema,
   currency: z.string().min(1).max(4),
-  hourlyRate: z.number().min(0, '0 or more').max(500, 'at most 500'),
-  hands: z
-    .number()
-    .int('whole people')
-    .min(1, '1 or more')
-    .max(20, 'at most 20')
-    .default(1)
-    .describe('people who close up and cover in the evening'),
+  hourlyRate: z.number().min(0).max(500),
+  hands: z.number().int().min(1).max(20).default(1).describe('people who close up and cover in the evening'),
   theme: z.enum(['clock', 'day', 'night']),
   schools: schoolsSchema,
   wind: z.enum(['sheltered', 'open', 'exposed']).default('open').describe('how exposed the farm is to wind'),
   coldAir: z.enum(['drains', 'level', 'hollow']).default('level').describe('whether cold air pools on it'),
   windFromDeg: z
     .number()
-    .min(0, '0 to 360 degrees')
-    .max(360, '0 to 360 degrees')
+    .min(0)
+    .max(360)
     .nullable()
     .default(null)
     .describe('where hard wind usually comes from, degrees from north'),
@@ -221,17 +202,11 @@ export const farmSchema = z.object({
   climate: z
     .array(
       z.object({
-        lowC: z
-          .number({ error: 'a mean low' })
-          .min(-70, 'no lower than −70 °C')
-          .max(45, 'no higher than 45 °C'),
-        highC: z
-          .number({ error: 'a mean high' })
-          .min(-60, 'no lower than −60 °C')
-          .max(60, 'no higher than 60 °C'),
+        lowC: z.number().min(-70).max(45),
+        highC: z.number().min(-60).max(60),
       }),
     )
-    .length(12, 'twelve months from January')
+    .length(12)
     .nullable()
     .default(null)
     .describe('mean low and high of each month from January, as a climate page has them'),
@@ -247,19 +222,15 @@ export const farmSchema = z.object({
     .default(null)
     .describe('the station record that Season goes by: its days are kept by the server'),
   gear: gearSchema.default(NO_GEAR),
-  rolls: z.array(rollSchema).max(60, 'at most 60 rolls').default([]),
+  rolls: z.array(rollSchema).max(60).default([]),
   relay: relaySchema.default(NO_RELAY),
   messages: messagesSchema.default(USUAL_MESSAGES),
-  away: z
-    .array(awaySchema)
-    .max(60, 'at most 60 lines')
-    .default([])
-    .describe('hours in which nobody is there'),
+  away: z.array(awaySchema).max(60).default([]).describe('hours in which nobody is there'),
   drip: dripSchema.nullable().default(null),
   /** Beds whose water is held back on purpose, to stop growth. */
   holdBack: z.array(id).max(500).default([]),
   nursery: nurserySchema.default(NO_NURSERY).describe('room for trays, before the bed'),
-  counters: z.array(counterSchema).max(60, 'at most 60 counters').default([]),
+  counters: z.array(counterSchema).max(60).default([]),
 });
 export type Farm = z.infer<typeof farmSchema>;
 export const farmPatchSchema = farmSchema.partial();

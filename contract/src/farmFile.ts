@@ -1,4 +1,5 @@
 /** The whole farm as one file, `fogata-farm/1`: settings, structures, beds, plantings, covers and the log. Unknown fields are refused. */
+import { said, type Said } from '@fogata/core';
 import { z } from 'zod';
 import {
   bedSchema,
@@ -12,17 +13,17 @@ import {
   structureSchema,
 } from './farm';
 import { recordSchema } from './records';
-import { fieldName, firstProblem } from './simulationCase';
+import { fieldName, firstProblem } from './expected';
 import { typedSchema } from './weather';
 
 export const FARM_FORMAT = 'fogata-farm/1';
 
-const celsius = z.number({ error: 'a temperature in °C' }).min(-90).max(70);
+const celsius = z.number().min(-90).max(70);
 const entry = z.strictObject({
-  time: z.iso.datetime({ error: 'an instant like 2027-01-14T15:00:00Z' }),
+  time: z.iso.datetime(),
   airC: celsius,
   dewPointC: celsius,
-  windMs: z.number({ error: 'a wind in m/s' }).min(0).max(80),
+  windMs: z.number().min(0).max(80),
   windFromDeg: z.number().min(0).max(360).optional(),
   cloudFraction: z.number().min(0).max(1),
   globalWm2: z.number().min(0).max(1500).optional(),
@@ -47,14 +48,14 @@ const weatherFileSchema = z.strictObject({
           importedAtMs: instantAtMs,
           fromAtMs: instantAtMs,
           toAtMs: instantAtMs,
-          entries: z.array(entry).min(1, 'some hours').max(5000, 'at most 5000 hours'),
+          entries: z.array(entry).min(1).max(5000),
           doubt: z.number().min(0.1).max(10),
           typed: typedSchema.optional(),
           active: z.boolean(),
         }),
       ),
     )
-    .max(50_000, 'at most 50000 forecasts'),
+    .max(50_000),
   observations: z.array(z.strictObject({ atMs: instantAtMs, entry, source: z.string().max(40) })),
   temperatures: z.array(
     z.strictObject({
@@ -76,15 +77,15 @@ const weatherFileSchema = z.strictObject({
 });
 
 const wholeFile = z.strictObject({
-  format: z.literal(FARM_FORMAT, { error: `the string ${FARM_FORMAT}` }),
+  format: z.literal(FARM_FORMAT),
   farm: farmSchema.strict(),
-  structures: z.array(asNamedNow(structureSchema.strict())).max(2000, 'at most 2000 structures'),
-  beds: z.array(bedSchema.strict()).max(20_000, 'at most 20000 beds'),
-  plantings: z.array(plantingSchema.strict()).max(100_000, 'at most 100000 plantings'),
-  covers: z.array(coverSchema.strict()).max(5000, 'at most 5000 covers'),
-  cultivars: z.array(cultivarSchema.strict()).max(5000, 'at most 5000 cultivars').optional(),
-  seedLots: z.array(seedLotSchema.strict()).max(20_000, 'at most 20000 lots').optional(),
-  records: z.array(recordSchema).max(500_000, 'at most 500000 records'),
+  structures: z.array(asNamedNow(structureSchema.strict())).max(2000),
+  beds: z.array(bedSchema.strict()).max(20_000),
+  plantings: z.array(plantingSchema.strict()).max(100_000),
+  covers: z.array(coverSchema.strict()).max(5000),
+  cultivars: z.array(cultivarSchema.strict()).max(5000).optional(),
+  seedLots: z.array(seedLotSchema.strict()).max(20_000).optional(),
+  records: z.array(recordSchema).max(500_000),
   /** When each record came to the server, in their order. */
   arrivedAtMs: z.array(instantAtMs).optional(),
   weather: weatherFileSchema.optional(),
@@ -93,7 +94,7 @@ export const farmFileSchema = asNamedNow(wholeFile);
 export type FarmFile = z.infer<typeof farmFileSchema>;
 
 /** Things that name each other have to be there, and only once. */
-function linkProblem(f: FarmFile): { field: string; expected: string } | null {
+function linkProblem(f: FarmFile): { field: string; expected: Said } | null {
   for (const kind of [
     'structures',
     'beds',
@@ -105,30 +106,28 @@ function linkProblem(f: FarmFile): { field: string; expected: string } | null {
   ] as const) {
     const seen = new Set<string>();
     for (const [i, x] of (f[kind] ?? []).entries()) {
-      if (seen.has(x.id))
-        return { field: `${kind}[${i}].id`, expected: `one that no other has, not ${x.id}` };
+      if (seen.has(x.id)) return { field: `${kind}[${i}].id`, expected: said('want.ownId', { id: x.id }) };
       seen.add(x.id);
     }
   }
   if (f.arrivedAtMs && f.arrivedAtMs.length !== f.records.length)
-    return { field: 'arrivedAtMs', expected: `one for each of the ${f.records.length} records` };
+    return { field: 'arrivedAtMs', expected: said('want.arrivals', { records: f.records.length }) };
   const structures = new Set(f.structures.map((s) => s.id));
   const beds = new Set(f.beds.map((b) => b.id));
   for (const [i, b] of f.beds.entries())
     if (!structures.has(b.structureId))
-      return { field: `beds[${i}].structureId`, expected: 'a structure of this file' };
+      return { field: `beds[${i}].structureId`, expected: said('want.ofFile', { what: 'structure' }) };
   for (const [i, p] of f.plantings.entries())
-    if (!beds.has(p.bedId)) return { field: `plantings[${i}].bedId`, expected: 'a bed of this file' };
+    if (!beds.has(p.bedId))
+      return { field: `plantings[${i}].bedId`, expected: said('want.ofFile', { what: 'bed' }) };
   return null;
 }
 
 /** A farm file, checked; or one sentence that names the field and what is expected. */
-export function readFarmFile(json: unknown): { file: FarmFile } | { problem: string; field: string } {
+export function readFarmFile(json: unknown): { file: FarmFile } | { problem: Said; field: string } {
   const parsed = farmFileSchema.safeParse(json, { reportInput: true });
   if (!parsed.success)
     return { problem: firstProblem(parsed.error), field: fieldName(parsed.error.issues[0]!.path) };
   const link = linkProblem(parsed.data);
-  return link
-    ? { problem: `${link.field}: expected ${link.expected}`, field: link.field }
-    : { file: parsed.data };
+  return link ? { problem: said('refuse.expected', link), field: link.field } : { file: parsed.data };
 }

@@ -1,4 +1,5 @@
 /** `fogata-fill-result/1`: a request worked out and said. Contract: pure but for the file of days, the clock and the solver, which are the caller's. */
+import type { Said } from '@fogata/core';
 import { cropById, type Crop } from '@fogata/core';
 import {
   dayOf,
@@ -60,9 +61,9 @@ function outlooks(r: FillRequest, base: Parameters<typeof withFrostDates>[0]) {
 export function fillAskOf(
   r: FillRequest,
   read: (path: string) => string | null,
-): { ask: FillAsk } | { problem: string } {
+): { ask: FillAsk } | { problem: Said } {
   const base = climateAsked(r, read);
-  if (typeof base === 'string') return { problem: base };
+  if ('problem' in base) return base;
   const outlookAt = outlooks(r, base);
   const placeOfBed = new Map(r.beds.map((b) => [b.id, b.place]));
   const headroom = new Map(r.places.map((p) => [p.id, p.headroomM ?? null]));
@@ -174,7 +175,7 @@ export function fillResult(
   read: (path: string) => string | null,
   solver: SparseSolver,
   options: Pick<FillOptions, 'nowAtMs' | 'onProgress' | 'stopped'>,
-): { result: object } | { problem: string } {
+): { result: object } | { problem: Said } {
   const made = fillAskOf(r, read);
   if ('problem' in made) return made;
   const { ask } = made;

@@ -5,6 +5,7 @@ export * from './farmFile';
 export * from './jobTitle';
 export * from './pages';
 export * from './records';
+export * from './expected';
 export * from './simulationCase';
 export * from './views';
 export * from './weather';

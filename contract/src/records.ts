@@ -2,26 +2,18 @@
  * What happened: the farm's log. A record is never rewritten; a mistake is corrected by a retraction or a newer one.
  * The id comes from the device that wrote it, so that sending it twice keeps it once.
  */
-import { HARM } from '@fogata/core';
+import { HARM, wants } from '@fogata/core';
 import { z } from 'zod';
 import { STEPS } from '@fogata/core';
 import { date, id, instantAtMs, USES } from './farm';
 
 const base = {
-  id: z.uuid({ error: 'a UUID' }),
+  id: z.uuid(),
   atMs: instantAtMs.describe('when it happened'),
-  by: z
-    .string()
-    .trim()
-    .max(40, 'at most 40 letters')
-    .optional()
-    .describe('who did it, as the device was told'),
+  by: z.string().trim().max(40).optional().describe('who did it, as the device was told'),
 };
-const temperature = z
-  .number({ error: 'a temperature' })
-  .min(-60, 'no lower than −60 °C')
-  .max(80, 'no higher than 80 °C');
-const note = z.string().max(500, 'at most 500 letters').optional();
+const temperature = z.number().min(-60).max(80);
+const note = z.string().max(500).optional();
 
 export const readingSchema = z.object({
   ...base,
@@ -61,7 +53,7 @@ export const harvestSchema = z.object({
   ...base,
   kind: z.literal('harvest'),
   plantingId: id,
-  kg: z.number({ error: 'a weight' }).gt(0, 'more than 0').max(5000, 'at most 5000 kg'),
+  kg: z.number().gt(0).max(5000),
   note,
 });
 /** Water given to a bed, millimetres over all of it. */
@@ -69,7 +61,7 @@ export const waterSchema = z.object({
   ...base,
   kind: z.literal('water'),
   bedId: id,
-  mm: z.number({ error: 'millimetres' }).min(0, '0 or more').max(200, 'at most 200 mm'),
+  mm: z.number().min(0).max(200),
 });
 /** How the soil felt a finger deep: what the reckoning is put right by. */
 export const soilSchema = z.object({
@@ -83,14 +75,14 @@ export const feedSchema = z.object({
   ...base,
   kind: z.literal('feed'),
   bedId: id,
-  nGM2: z.number({ error: 'grams of nitrogen' }).gt(0, 'more than 0').max(60, 'at most 60 g/m²'),
-  what: z.string().trim().max(60, 'at most 60 letters').optional(),
+  nGM2: z.number().gt(0).max(60),
+  what: z.string().trim().max(60).optional(),
 });
 export const noteSchema = z.object({
   ...base,
   kind: z.literal('note'),
   bedId: id.optional(),
-  text: z.string().trim().min(1, 'some words').max(1000, 'at most 1000 letters'),
+  text: z.string().trim().min(1).max(1000),
 });
 export const plantingRecordSchema = z.object({
   ...base,
@@ -126,11 +118,27 @@ export const changeSchema = z.object({
   before: z.record(z.string(), z.unknown()).nullable(),
   after: z.record(z.string(), z.unknown()).nullable(),
 });
+/** What may be brought at once, besides what has a name of its own. */
+export const BROUGHT = [
+  'farm',
+  'map',
+  'covers',
+  'plantings',
+  'cultivars',
+  'library',
+  'lots',
+  'packet',
+  'plan',
+  'start',
+  'asked',
+] as const;
+export type BroughtAs = (typeof BROUGHT)[number];
 /** A file was brought: what of the farm it changed, in the order in which it was done. */
 export const broughtSchema = z.object({
   ...base,
   kind: z.literal('brought'),
-  name: z.string().max(80, 'at most 80 letters'),
+  name: z.string().max(80),
+  as: z.enum(BROUGHT).optional(),
   changes: z.array(
     z.object({
       what: z.enum([...CHANGED, 'planting']),
@@ -143,7 +151,7 @@ export const broughtSchema = z.object({
 export const retractionSchema = z.object({
   ...base,
   kind: z.literal('retraction'),
-  retracts: z.uuid({ error: 'a UUID' }),
+  retracts: z.uuid(),
 });
 
 export const recordSchema = z.discriminatedUnion('kind', [
@@ -182,8 +190,8 @@ export type SentRecord = FarmRecord | StepRecord;
 
 /** Who sends, and from which device: in the headers of every request, kept with each record that comes of it. */
 export const originSchema = z.object({
-  actor: z.string().trim().max(40, 'at most 40 letters').default(''),
-  device: z.string().max(64, 'at most 64 letters').default(''),
+  actor: z.string().trim().max(40).default(''),
+  device: z.string().max(64).default(''),
 });
 export type Origin = z.infer<typeof originSchema>;
 
@@ -195,7 +203,7 @@ export const incomingSchema = z.object({
         .discriminatedUnion('kind', [...recordSchema.options, stepRecordSchema])
         .refine(
           (r) => r.kind !== 'planting' && r.kind !== 'change' && r.kind !== 'brought',
-          'what stands on the farm is changed through its own address',
+          wants('want.ownAddress'),
         ),
     )
     .min(1)

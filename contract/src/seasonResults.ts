@@ -1,4 +1,5 @@
 /** The open formats' answers. Contract: `windowsResult` and `hardinessResult` are pure but for the file of days, which the caller reads. */
+import type { Said } from '@fogata/core';
 import { acclimate, atHardness, cropById, FRESH, injury, leafDeathC, type Hardness } from '@fogata/core';
 import {
   answer,
@@ -20,10 +21,10 @@ const round = (x: number, places = 2) => Math.round(x * 10 ** places) / 10 ** pl
 export function windowsResult(
   r: WindowsRequest,
   read: (path: string) => string | null,
-): { result: object } | { problem: string } {
+): { result: object } | { problem: Said } {
   const crop = cropById(r.crop);
   const base = climateAsked(r, read);
-  if (typeof base === 'string') return { problem: base };
+  if ('problem' in base) return base;
   const { climate, missed } = withFrostDates(base, r.frost ?? {});
   const { deepC: _deep, surfaceC: _surface, ...ground } = r.ground ?? {};
   const venting = r.venting ?? usualVenting(crop);

@@ -7,6 +7,11 @@ import { workers } from '../../core/tests/eveningFixture';
 import { readLimits } from '../day';
 import { eveningResult, readMembers } from '../evening';
 import { readFarmFile } from '../src';
+import { inWords } from './inWords';
+
+const readFarmFileTold = inWords(readFarmFile);
+const readLimitsTold = inWords(readLimits);
+const readMembersTold = inWords(readMembers);
 
 const kept = (name: string) =>
   JSON.parse(readFileSync(join(__dirname, '..', '..', 'cases', 'evenings', name), 'utf8')) as unknown;
@@ -16,19 +21,19 @@ const members = kept('members.json') as {
   history: { time: string; airC: number; dewPointC: number }[];
   members: { time: string; airC: number }[][];
 };
-const read = readFarmFile(kept('farm.json'));
+const read = readFarmFileTold(kept('farm.json'));
 if ('problem' in read) throw new Error(read.problem);
 const { file } = read;
 const reach = reachAtMs(NOW, 2, file.farm);
 const problem = (change: (m: typeof members) => unknown, reachTo = reach) => {
-  const answer = readMembers(change(structuredClone(members)), NOW, reachTo);
+  const answer = readMembersTold(change(structuredClone(members)), NOW, reachTo);
   return 'problem' in answer ? answer.problem : 'taken';
 };
 
 test.each<[string, (m: typeof members) => unknown]>([
   ['format: expected the string fogata-members/1', (m) => ({ ...m, format: 'x' })],
-  ['members: expected at least one member', (m) => ({ ...m, members: [] })],
-  ['history[3].airC: expected a number from -60 to 60', (m) => ((m.history[3]!.airC = NaN), m)],
+  ['members: expected at least one', (m) => ({ ...m, members: [] })],
+  ['history[3].airC: expected a number from −60 to 60', (m) => ((m.history[3]!.airC = NaN), m)],
   [
     'members[2][5].time: expected an instant after the one before',
     (m) => ((m.members[2]![5]!.time = m.members[2]![4]!.time), m),
@@ -66,7 +71,7 @@ interface Told {
 }
 
 test('two nights: within the stock, each cover on before it is due off, the second from where the first one ended', async () => {
-  const weather = readMembers(members, NOW, reach);
+  const weather = readMembersTold(members, NOW, reach);
   if ('problem' in weather) throw new Error(weather.problem);
   const { units, currency, timeZone } = file.farm;
   const style = { units, currency, timeZone, hours: units.clock };
@@ -121,10 +126,10 @@ test.each([
   [{ style: 'open' }, 'style: expected one of air, warm'],
   [
     { there: [{ from: '2027-04-12T08:00:00Z', to: '2027-04-12T07:00:00Z' }] },
-    'there[0].to: expected an instant after its from',
+    'there[0].to: expected a time after from',
   ],
   [{ vents: [] }, 'vents: no such field is expected here'],
 ])('limits of a day: %j', (change, line) => {
-  const day = readLimits({ format: 'fogata-limits/1', leafMaxC: 26, style: 'air', ...change });
+  const day = readLimitsTold({ format: 'fogata-limits/1', leafMaxC: 26, style: 'air', ...change });
   expect('problem' in day ? day.problem : 'taken').toBe(line);
 });

@@ -4,6 +4,10 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { SparseSolver } from '@fogata/core/relay';
 import { fillResult, readFillRequest } from '../relay';
+import { inWords } from './inWords';
+
+const fillResultTold = inWords(fillResult);
+const readFillRequestTold = inWords(readFillRequest);
 
 const good = JSON.parse(
   readFileSync(join(__dirname, '..', '..', 'cases', 'fills', 'spring.json'), 'utf8'),
@@ -33,21 +37,21 @@ test.each<[string, (r: Record<string, never>) => unknown, RegExp]>([
     () => ({ demand: [{ from: '2027-05-01', to: '2027-04-01', kgPerWeek: 3 }] }),
     /^demand\[0\]\.to: expected no earlier than from/,
   ],
-  ['a risk in per cent', () => ({ risk: 20 }), /^risk: expected 0 to 0.95/],
+  ['a risk in per cent', () => ({ risk: 20 }), /^risk: expected a number from 0 to 0.95/],
   ['an aim of its own', () => ({ aim: 'fun' }), /^aim: expected one of value, supply, variety/],
 ])('%s is refused in one line that names the field', (_name, change, line) => {
-  const read = readFillRequest({ ...good, ...(change(good as never) as object) });
+  const read = readFillRequestTold({ ...good, ...(change(good as never) as object) });
   expect('problem' in read && read.problem).toMatch(line);
   expect('problem' in read && read.problem).not.toContain('\n');
 });
 
 test('the kept case is filled within its rows, trays and hours, better than by the rule, and says what is short before and after', async () => {
-  const read = readFillRequest(good);
+  const read = readFillRequestTold(good);
   if ('problem' in read) throw new Error(read.problem);
   const solver = (await highs()) as unknown as SparseSolver;
   let tick = 0;
   const options = { nowAtMs: () => (tick += 1) };
-  const answer = fillResult(
+  const answer = fillResultTold(
     { ...read.request, years: 10, gap: 0.05, seconds: 3 },
     () => null,
     solver,
@@ -85,9 +89,9 @@ test('the kept case is filled within its rows, trays and hours, better than by t
 }, 60_000);
 
 test('a file of days that cannot be read is named', () => {
-  const read = readFillRequest({ ...good, climate: { dailyCsv: 'days.csv' } });
+  const read = readFillRequestTold({ ...good, climate: { dailyCsv: 'days.csv' } });
   if ('problem' in read) throw new Error(read.problem);
-  const answer = fillResult(read.request, () => null, {} as SparseSolver, { nowAtMs: () => 0 });
+  const answer = fillResultTold(read.request, () => null, {} as SparseSolver, { nowAtMs: () => 0 });
   expect(answer).toEqual({
     problem: expect.stringMatching(/^climate\.dailyCsv: expected a file that can be read/),
   });

@@ -1,5 +1,10 @@
 /** The open formats by the year: what is refused, in one line that names the field, and what comes back. */
 import { hardinessResult, readHardinessRequest, readWindowsRequest, windowsResult } from '../windows';
+import { inWords } from './inWords';
+
+const readHardinessRequestTold = inWords(readHardinessRequest);
+const readWindowsRequestTold = inWords(readWindowsRequest);
+const windowsResultTold = inWords(windowsResult);
 
 const months = [-3, -3, 0, 4, 8, 11, 13, 13, 9, 6, 1, -2].map((lowC) => ({ lowC, highC: lowC + 9 }));
 const good = {
@@ -12,13 +17,13 @@ const good = {
   years: 12,
 };
 const problem = (more: object) => {
-  const read = readWindowsRequest({ ...good, ...more });
+  const read = readWindowsRequestTold({ ...good, ...more });
   return 'problem' in read ? read.problem : 'taken';
 };
 
 test.each([
   [{ crop: 'moon' }, 'crop: expected the id of a crop of the list'],
-  [{ climate: { monthly: months.slice(1) } }, 'climate.monthly: expected twelve months from January'],
+  [{ climate: { monthly: months.slice(1) } }, 'climate.monthly: expected exactly 12 of them'],
   [{ climate: {} }, 'climate: expected either { "monthly": twelve months }'],
   [
     { climate: { monthly: [{ lowC: 9, highC: 2 }, ...months.slice(1)] } },
@@ -32,8 +37,8 @@ test.each([
     { stack: [{ lengthM: 9, widthM: 3, heightM: 2, shape: 'arch', material: 'glass', on: [] }] },
     'stack[0].on: no such field is expected here',
   ],
-  [{ years: 3 }, 'years: expected 10 to 1000'],
-  [{ risk: 1 }, 'risk: expected 0 to 0.95'],
+  [{ years: 3 }, 'years: expected a number from 10 to 1000'],
+  [{ risk: 1 }, 'risk: expected a number from 0 to 0.95'],
   [{ weather: [] }, 'weather: no such field is expected here'],
 ])('%j is refused', (more, line) => {
   expect(problem(more)).toMatch(new RegExp(`^${line.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`));
@@ -41,9 +46,9 @@ test.each([
 });
 
 const ask = (more: object, file: string | null = null) => {
-  const read = readWindowsRequest({ ...good, ...more });
+  const read = readWindowsRequestTold({ ...good, ...more });
   if ('problem' in read) throw new Error(read.problem);
-  return windowsResult(read.request, () => file) as { problem: string } | { result: never };
+  return windowsResultTold(read.request, () => file) as { problem: string } | { result: never };
 };
 
 test('a file of days that is not there, too short or wrong is said by the field', () => {
@@ -95,14 +100,14 @@ test('three schools by autumn and spring, each edge with its why, and a row for 
 
 test('hardiness day by day, with what the night did to what it met', () => {
   const days = Array.from({ length: 60 }, (_, i) => ({ meanC: 3, minC: i === 59 ? -11 : 0 }));
-  const read = readHardinessRequest({ format: 'fogata-hardiness/1', crop: 'spinach', days });
+  const read = readHardinessRequestTold({ format: 'fogata-hardiness/1', crop: 'spinach', days });
   if ('problem' in read) throw new Error(read.problem);
   const { days: out } = hardinessResult(read.request) as { days: Record<string, number>[] };
   expect(out).toHaveLength(60);
   out.slice(1).forEach((d, i) => expect(d['deathC']).toBeLessThanOrEqual(out[i]!['deathC']!));
   expect(out[59]!['deathC']).toBeLessThan(-12);
   expect(out[59]!['plantsLost']).toBeLessThan(0.2);
-  const soft = readHardinessRequest({
+  const soft = readHardinessRequestTold({
     format: 'fogata-hardiness/1',
     crop: 'spinach',
     days: [{ meanC: 3, minC: -11 }],
@@ -111,11 +116,15 @@ test('hardiness day by day, with what the night did to what it met', () => {
     .days[0]!;
   expect(first['plantsLost']).toBeGreaterThan(0.95);
   expect(
-    readHardinessRequest({ format: 'fogata-hardiness/1', crop: 'spinach', days: [{ meanC: 3, minC: 9 }] }),
+    readHardinessRequestTold({
+      format: 'fogata-hardiness/1',
+      crop: 'spinach',
+      days: [{ meanC: 3, minC: 9 }],
+    }),
   ).toEqual({
     problem: 'days[0].minC: expected no more than meanC',
   });
-  expect(readHardinessRequest({ format: 'fogata-hardiness/1', crop: 'spinach', days: [] })).toEqual({
-    problem: 'days: expected at least one day',
+  expect(readHardinessRequestTold({ format: 'fogata-hardiness/1', crop: 'spinach', days: [] })).toEqual({
+    problem: 'days: expected at least one',
   });
 });

@@ -81,4 +81,5 @@ export * from './weather/spread';
 export * from './weather/typed';
 export * from './storm/loads';
 export { isSaid, said, type MessageId, type Said, type Told } from './words/said';
+export { wantIn, wants } from './words/wants';
 export type { Style } from './words/telling';

@@ -9,6 +9,7 @@ import {
   lotNow,
   ownFigures,
   packetFigures,
+  said,
   readCultivarsCsv as readCultivarsCsvSaid,
   readLibraryCsv as readLibraryCsvSaid,
   readLotsCsv as readLotsCsvSaid,
@@ -81,10 +82,10 @@ describe('figures of its own', () => {
   test('what contradicts another is said by both names', () => {
     expect(figuresProblem(spinach, { death_hard_c: -2 })).toEqual({
       field: 'death_hard_c',
-      expected: 'no more than leaf_damage_hard_c, which is -9',
+      expected: said('want.figureThan', { way: 'noMore', other: 'leaf_damage_hard_c', is: -9 }),
     });
-    expect(figuresProblem(spinach, { base_c: 99 })?.expected).toMatch(/^a number from/);
-    expect(figuresProblem(spinach, { flower_loss_c: -2 })?.expected).toMatch(/no such figure/);
+    expect(figuresProblem(spinach, { base_c: 99 })?.expected.say).toBe('want.between');
+    expect(figuresProblem(spinach, { flower_loss_c: -2 })?.expected.say).toBe('want.noFigure');
   });
 
   test("a cultivar's figures go over the crop's, and a planting without one keeps the crop's", () => {

@@ -9,6 +9,7 @@ import {
   standFor,
   type StandInput,
 } from '../src';
+import { refusal } from './refusal';
 
 /** By going through every outcome of a few seeds. */
 function counted(n: number, want: number, p: number): number {
@@ -78,8 +79,10 @@ test('twenty metres of carrots: more seed in a cold bed and from an old lot, mor
 });
 
 test('what cannot be is said by its input', () => {
-  expect(() => standFor({ ...carrots, soilC: 0 })).toThrow(/soil temperature/);
-  expect(() => standFor({ ...carrots, crop: cropById('lettuce'), soilC: 31 })).toThrow(/not over 27/);
+  expect(() => standFor({ ...carrots, soilC: 0 })).toThrow(/soilC/);
+  expect(refusal(() => standFor({ ...carrots, crop: cropById('lettuce'), soilC: 31 }))).toBe(
+    'Soil temperature: one at which it comes up within two months: over 4 °C and not over 27 °C.',
+  );
   expect(() => standFor({ ...carrots, germination: 0.0005 })).toThrow(/germination/);
   expect(() => standFor({ ...carrots, crop: cropById('fig') })).toThrow(/crop/);
   for (const c of CROPS.filter((x) => x.emergence && x.emergence.bestC !== null))

@@ -3,6 +3,7 @@ export * from '../src/words/said';
 export * from '../src/words/told';
 export * from '../src/words/telling';
 export { en } from '../src/words/en';
+export type { Unit } from '../src/words/en/wants';
 
 import { en } from '../src/words/en';
 import type { CoverUse } from '../src/farm/types';

@@ -45,11 +45,7 @@ export function parseBody<T>(schema: ZodType<T>, body: unknown): T {
   const result = schema.safeParse(body, { reportInput: true });
   if (result.success) return result.data;
   const field = fieldName(result.error.issues[0]!.path);
-  throw new Problem(
-    422,
-    said('refuse.as', { text: firstProblem(result.error) }),
-    field === '' ? undefined : field,
-  );
+  throw new Problem(422, firstProblem(result.error, 'body'), field === '' ? undefined : field);
 }
 
 const TITLED = [400, 401, 403, 404, 409, 413, 415, 421, 422, 429, 500] as const;

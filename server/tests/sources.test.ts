@@ -2,6 +2,7 @@
  * A real farm's weather: none is shown that nobody told. It asks, it takes what is typed, brought, pushed and polled, and says
  * what the days before are worth.
  */
+import { PLAIN, told } from '@fogata/core/words';
 import type {
   FeedView,
   ForecastView,
@@ -263,7 +264,7 @@ describe('an address that is polled', () => {
   });
   afterAll(() => new Promise((done) => web.close(done)));
   const url = () => `http://127.0.0.1:${(web.address() as AddressInfo).port}/weather`;
-  const poll = async () => (await pollOnce(s.open.db, NOW))!.words;
+  const poll = async () => told((await pollOnce(s.open.db, NOW))!.went, PLAIN);
 
   test('answers in the feed’s own format and becomes the forecast; the same answer is nothing new', async () => {
     await dropAll();

@@ -44,7 +44,7 @@ function Poll({ view, onProblem }: { view: FeedView; onProblem: (p: string | nul
       </View>
       {view.poll ? (
         <Text testID="poll-words">
-          {`${view.poll.lastAtMs === null ? '' : `${format.day(view.poll.lastAtMs)} ${format.time(view.poll.lastAtMs)}: `}${view.poll.words}`}
+          {`${view.poll.lastAtMs === null ? '' : `${format.day(view.poll.lastAtMs)} ${format.time(view.poll.lastAtMs)}: `}${view.poll.went}`}
         </Text>
       ) : null}
     </View>

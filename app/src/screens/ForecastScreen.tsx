@@ -1,6 +1,6 @@
 /** Tonight's weather. It answers: what does your forecast say? It opens with that, read back as it is entered. */
 import { api, call } from '@fogata/contract/client';
-import { typedSchema } from '@fogata/contract';
+import { expectedOf, typedSchema } from '@fogata/contract';
 import { HOUR_MS, skySaid, SURE, type Segment, type Sure, type TypedForecast } from '@fogata/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -93,8 +93,9 @@ function Form({ nowAtMs, lowAtMs }: { nowAtMs: number; lowAtMs: number }) {
   const save = async () => {
     const read = typedSchema.safeParse(t);
     if (!read.success) {
-      const { path, message } = read.error.issues[0]!;
-      setProblem(words.theForecastExpected(NAMES[path[0] as keyof TypedForecast], message));
+      const issue = read.error.issues[0]!;
+      const field = NAMES[issue.path[0] as keyof TypedForecast];
+      setProblem(words.theForecastExpected(field, format.say(expectedOf(issue))));
       return;
     }
     setBusy(true);

@@ -2,6 +2,7 @@
 import { api, call } from '@fogata/contract/client';
 import type { Farm, FarmPatch } from '@fogata/contract';
 import { frostDates, measureText } from '@fogata/core';
+import { useFormat } from '../data/format';
 import { useState } from 'react';
 import { Platform, View } from 'react-native';
 import { Problem } from '../components/ui/Bars';
@@ -32,6 +33,7 @@ function readDays(text: string): { date: string; minC: number }[] {
 }
 
 function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string) => void }) {
+  const format = useFormat();
   const [text, setText] = useState('');
   const [said, setSaid] = useState<string | null>(null);
   const { frost } = farm;
@@ -90,7 +92,7 @@ function Frost({ farm, save }: { farm: Farm; save: (p: FarmPatch, label: string)
         testID="frost-reckon"
         onPress={() => {
           const found = frostDates(readDays(text), farm.latitude < 0);
-          if (typeof found === 'string') setSaid(found);
+          if ('problem' in found) setSaid(format.say(found.problem));
           else {
             setSaid(
               words.fromYearsLastFrostFirst({

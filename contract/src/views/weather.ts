@@ -52,6 +52,6 @@ export const feedView = z.object({
   token: z.boolean(),
   /** Whether an address for calendars is out. */
   calendar: z.boolean(),
-  poll: z.object({ url: z.string(), lastAtMs: z.number().nullable(), words: z.string() }).nullable(),
+  poll: z.object({ url: z.string(), lastAtMs: z.number().nullable(), went: sentence }).nullable(),
 });
 export type FeedView = z.infer<typeof feedView>;

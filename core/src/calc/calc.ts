@@ -2,22 +2,31 @@
  * The reckonings a grower does on the back of an envelope. Contract: each takes plain numbers in SI, refuses what makes no
  * sense by name, and gives its answer; the words of the working are the screen's.
  */
+import { said, type Said } from '../words/said';
+import type { CalcField } from '../words/en/sums';
 
-/** What is wrong with an input, by the name of its field. */
+/** What is wrong with an input: which, and what is expected of it. */
 export class CalcProblem extends Error {
   constructor(
-    readonly field: string,
-    readonly expected: string,
+    readonly field: CalcField,
+    readonly expected: Said,
   ) {
-    super(`${field}: expected ${expected}`);
+    super(`${field}: ${expected.say}`);
+  }
+
+  /** As it is told. */
+  get problem(): Said {
+    return said('calc.refused', { field: this.field, expected: this.expected });
   }
 }
 
-function need(field: string, value: number, min: number, expected: string): void {
-  if (!Number.isFinite(value) || value < min) throw new CalcProblem(field, expected);
-}
-const above0 = (field: string, value: number) => {
-  if (!Number.isFinite(value) || value <= 0) throw new CalcProblem(field, 'more than 0');
+const atLeast0 = (field: CalcField, value: number) => {
+  if (!Number.isFinite(value) || value < 0)
+    throw new CalcProblem(field, said('want.atLeast', { value: 0, unit: 'none' }));
+};
+const above0 = (field: CalcField, value: number) => {
+  if (!Number.isFinite(value) || value <= 0)
+    throw new CalcProblem(field, said('want.moreThan', { value: 0, unit: 'none' }));
 };
 
 /**
@@ -28,7 +37,7 @@ export function hoopsFor(i: { lengthM: number; arcM: number; spacingM: number; f
   above0('length', i.lengthM);
   above0('arc', i.arcM);
   above0('spacing', i.spacingM);
-  need('foot', i.footM, 0, '0 or more');
+  atLeast0('foot', i.footM);
   const gaps = Math.ceil(i.lengthM / i.spacingM - 1e-9);
   const rodM = i.arcM + 2 * i.footM;
   return { hoops: gaps + 1, everyM: i.lengthM / gaps, rodM, rodsM: (gaps + 1) * rodM };
@@ -52,12 +61,12 @@ export function dripFor(i: {
   above0('width', i.widthM);
   above0('lines', i.lines);
   above0('spacing', i.spacingM);
-  above0('flow of an emitter', i.litresPerHour);
+  above0('flow', i.litresPerHour);
   const perLine = Math.floor(i.lengthM / i.spacingM + 1e-9) + 1;
   const emitters = perLine * i.lines;
   const litres =
     i.litresPerPot !== undefined ? i.litresPerPot * emitters : (i.mm ?? 0) * i.lengthM * i.widthM;
-  above0(i.litresPerPot !== undefined ? 'litres for each pot' : 'millimetres', litres);
+  above0(i.litresPerPot !== undefined ? 'litresPerPot' : 'mm', litres);
   const litresPerHour = emitters * i.litresPerHour;
   return {
     perLine,
@@ -82,13 +91,13 @@ export function cratesFor(i: {
   gapM: number;
   plantsEach: number;
 }) {
-  above0('length of the bench', i.benchLengthM);
-  above0('width of the bench', i.benchWidthM);
+  above0('benchLength', i.benchLengthM);
+  above0('benchWidth', i.benchWidthM);
   above0('benches', i.benches);
-  above0('length of a crate', i.crateLengthM);
-  above0('width of a crate', i.crateWidthM);
-  need('gap', i.gapM, 0, '0 or more');
-  above0('plants for each crate', i.plantsEach);
+  above0('crateLength', i.crateLengthM);
+  above0('crateWidth', i.crateWidthM);
+  atLeast0('gap', i.gapM);
+  above0('plantsEach', i.plantsEach);
   const along = (bench: number, crate: number) =>
     Math.max(0, Math.floor((bench + i.gapM) / (crate + i.gapM) + 1e-9));
   const ways = [
@@ -119,21 +128,19 @@ export function traysFor(i: {
   shelfDepthM: number;
 }) {
   above0('plants', i.plants);
-  if (!(i.emerges > 0 && i.emerges <= 1))
-    throw new CalcProblem('share that comes up', 'more than 0, up to 1');
-  need('spare', i.spare, 0, '0 or more');
-  above0('cells of a tray', i.cells);
-  above0('seeds for each cell', i.seedsPerCell);
-  above0('length of a tray', i.trayLengthM);
-  above0('width of a tray', i.trayWidthM);
-  above0('depth of the shelf', i.shelfDepthM);
+  if (!(i.emerges > 0 && i.emerges <= 1)) throw new CalcProblem('emerges', said('want.shareAbove0'));
+  atLeast0('spare', i.spare);
+  above0('cells', i.cells);
+  above0('seedsPerCell', i.seedsPerCell);
+  above0('trayLength', i.trayLengthM);
+  above0('trayWidth', i.trayWidthM);
+  above0('shelfDepth', i.shelfDepthM);
   // a cell stands when at least one of its seeds does
   const cellStands = 1 - Math.pow(1 - i.emerges, i.seedsPerCell);
   const sownCells = Math.ceil((i.plants * (1 + i.spare)) / cellStands - 1e-9);
   const trays = Math.ceil(sownCells / i.cells);
   const rows = Math.floor(i.shelfDepthM / i.trayWidthM + 1e-9);
-  if (rows < 1)
-    throw new CalcProblem('depth of the shelf', `at least ${i.trayWidthM} m, the width of a tray`);
+  if (rows < 1) throw new CalcProblem('shelfDepth', said('want.trayFits', { leastM: i.trayWidthM }));
   return {
     sownCells,
     seeds: sownCells * i.seedsPerCell,
@@ -154,11 +161,10 @@ export function mixFor(i: {
   parts: { name: string; parts: number }[];
 }) {
   above0('vessels', i.vessels);
-  above0('litres for each', i.litresEach);
-  if (!(i.settles >= 0 && i.settles < 1)) throw new CalcProblem('share that settles', '0 or more, under 1');
+  above0('litresEach', i.litresEach);
+  if (!(i.settles >= 0 && i.settles < 1)) throw new CalcProblem('settles', said('want.shareUnder1'));
   const sum = i.parts.reduce((s, p) => s + p.parts, 0);
-  if (!(sum > 0) || i.parts.some((p) => p.parts < 0))
-    throw new CalcProblem('parts', 'at least one part, none under 0');
+  if (!(sum > 0) || i.parts.some((p) => p.parts < 0)) throw new CalcProblem('parts', said('want.parts'));
   const litres = (i.vessels * i.litresEach) / (1 - i.settles);
   return { litres, of: i.parts.map((p) => ({ name: p.name, litres: (litres * p.parts) / sum })) };
 }
@@ -187,12 +193,12 @@ export function amountForGain(
  * Average frost dates from daily minima (any order): for every year the last frost before midsummer and the first after,
  * then the mean day and the standard deviation over the years, which holds about two years of three; eight of ten lie
  * within 1.28 of it. South of the equator midsummer is in January.
- * @example frostDates([{ date: '2026-04-10', minC: -1 }], false) // 'The records hold 0 whole years of days; at least three with frost are needed.'
+ * @example frostDates([{ date: '2026-04-10', minC: -1 }], false) // { problem: { say: 'calc.fewYears', values: { years: 0 } } }
  */
 export function frostDates(
   days: readonly { date: string; minC: number }[],
   south: boolean,
-): { lastSpring: string; firstAutumn: string; eitherWayDays: number; years: number } | string {
+): { lastSpring: string; firstAutumn: string; eitherWayDays: number; years: number } | { problem: Said } {
   const dayOf = (date: string) => {
     const ms = Date.parse(`${date}T00:00:00Z`);
     const year = Number(date.slice(0, 4));
@@ -217,8 +223,7 @@ export function frostDates(
   const whole = [...seasons.values()].filter((s) => s.n >= 330);
   const last = whole.flatMap((s) => (s.last === null ? [] : [s.last]));
   const first = whole.flatMap((s) => (s.first === null ? [] : [s.first]));
-  if (last.length < 3 || first.length < 3)
-    return `The records hold ${whole.length} whole ${whole.length === 1 ? 'year' : 'years'} of days; at least three with frost are needed.`;
+  if (last.length < 3 || first.length < 3) return { problem: said('calc.fewYears', { years: whole.length }) };
   const mean = (x: number[]) => x.reduce((s, v) => s + v, 0) / x.length;
   const sd = (x: number[]) => Math.sqrt(x.reduce((s, v) => s + (v - mean(x)) ** 2, 0) / (x.length - 1));
   const name = (day: number) =>

@@ -8,6 +8,7 @@
  */
 import { risingDays } from '../growth/thermal';
 import type { Crop } from '../crops/crops';
+import { said } from '../words/said';
 import { CalcProblem } from './calc';
 
 const LOST_IN_DAYS = 45;
@@ -88,19 +89,18 @@ export interface Stand {
 
 export function standFor(i: StandInput): Stand {
   const { crop } = i;
-  if (!crop.sowing || !crop.emergence) throw new CalcProblem('crop', 'one that is sown');
+  if (!crop.sowing || !crop.emergence) throw new CalcProblem('crop', said('want.sownCrop'));
   const days = daysUp(crop.emergence, i.soilC);
   if (days === null)
     throw new CalcProblem(
-      'soil temperature',
-      `one at which it comes up within two months: over ${crop.emergence.minC ?? 0} °C${crop.emergence.maxC === null ? '' : ` and not over ${crop.emergence.maxC} °C`}`,
+      'soilC',
+      said('want.comesUp', { overC: crop.emergence.minC ?? 0, notOverC: crop.emergence.maxC }),
     );
   const germination = germinationNow(i.germination, i.ageYears, crop.sowing.halfLifeYears);
   const comesUp = germination * Math.exp(-days / LOST_IN_DAYS);
   const want = Math.ceil((i.per === 'hole' ? 1 : i.plantsPerMetre) / crop.sowing.germs);
   const seeds = seedsFor(Math.max(1, want), comesUp, i.confidence);
-  if (seeds === null)
-    throw new CalcProblem('germination', 'a lot of which more comes up: no number of seeds gives that stand');
+  if (seeds === null) throw new CalcProblem('germination', said('want.betterLot'));
   const all = Math.ceil(seeds * i.count * (1 + i.spare));
   return { seeds, all, grams: (all * crop.sowing.seedMg) / 1000, germination, comesUp, daysUp: days };
 }

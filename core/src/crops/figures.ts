@@ -4,6 +4,7 @@
  * object for the same two; `figuresProblem` says in one sentence what of them contradicts what. Own figures outside a crop's kind (a
  * flower's limit of a leaf crop) are left out.
  */
+import { said, type Said } from '../words/said';
 import type { Crop } from './crops';
 import { asPicked, PICKED } from './picked';
 
@@ -128,22 +129,24 @@ const ORDER: readonly (readonly [lower: string, upper: string])[] = [
 
 /**
  * What is wrong with a cultivar's own figures, by the name of the field; null where nothing is.
- * @example figuresProblem(cropById('spinach'), { death_hard_c: -2 }) // { field: 'death_hard_c', expected: 'no more than leaf_damage_hard_c, which is -9' }
+ * @example figuresProblem(cropById('spinach'), { death_hard_c: -2 }) // { field: 'death_hard_c', expected: { say: 'want.figureThan', values: { way: 'noMore', other: 'leaf_damage_hard_c', is: -9 } } }
  */
-export function figuresProblem(crop: Crop, own: Figures): { field: string; expected: string } | null {
+export function figuresProblem(crop: Crop, own: Figures): { field: string; expected: Said } | null {
   for (const [id, x] of Object.entries(own)) {
     const f = BY_ID.get(id);
-    if (!f) return { field: id, expected: `a column of the library of crops` };
-    if (f.of(crop) === null) return { field: id, expected: `nothing: ${crop.name} has no such figure` };
-    if (!(x >= f.min && x <= f.max)) return { field: id, expected: `a number from ${f.min} to ${f.max}` };
+    if (!f) return { field: id, expected: said('want.figure') };
+    if (f.of(crop) === null) return { field: id, expected: said('want.noFigure', { crop: crop.name }) };
+    if (!(x >= f.min && x <= f.max))
+      return { field: id, expected: said('want.between', { min: f.min, max: f.max, unit: 'none' }) };
   }
   const whole = withFigures(crop, { ...own });
   for (const [low, high] of ORDER) {
     const a = BY_ID.get(low)!.of(whole);
     const b = BY_ID.get(high)!.of(whole);
     if (a !== null && b !== null && a > b && (low in own || high in own)) {
-      const [field, other, word] = low in own ? [low, high, 'no more'] : [high, low, 'no less'];
-      return { field, expected: `${word} than ${other}, which is ${BY_ID.get(other)!.of(whole)}` };
+      const [field, other, way] =
+        low in own ? ([low, high, 'noMore'] as const) : ([high, low, 'noLess'] as const);
+      return { field, expected: said('want.figureThan', { way, other, is: BY_ID.get(other)!.of(whole)! }) };
     }
   }
   return null;

@@ -3,6 +3,7 @@
  * as properties; `fromGeoJson` gives the same structures and beds back, or, for polygons from elsewhere, rectangles made of
  * them. Metres become degrees on a plane at the farm: 111,320 m a degree of latitude; good to a decimetre on a farm.
  */
+import { said, type Said } from '../words/said';
 import { bedCentres, cornersOf, layoutOf, onFarm, type Placed } from '../farm/layout';
 import type { Site } from '../heat/types';
 import { FORM_INFO } from '../farm/setup';
@@ -107,24 +108,27 @@ function rectangleOf(points: [number, number][]): { at: Placed; lengthM: number;
   };
 }
 
+const refused = (field: string, expected: Said) => ({
+  problem: said('refuse.expected', { field, expected }),
+});
+
 const cm = (m: number) => Math.round(m * 100) / 100;
 
 /**
  * Our own come back as they went out, moved where their polygon was moved; others become hoop houses. A sentence where it is no such file.
- * @example fromGeoJson({ latitude: 42, longitude: -5, elevationM: 800 }, 7) // 'type: expected a GeoJSON FeatureCollection'
+ * @example fromGeoJson({ latitude: 42, longitude: -5, elevationM: 800 }, 7) // { problem: { say: 'refuse.expected', values: { field: 'type', expected: { say: 'want.features' } } } }
  */
-export function fromGeoJson(site: Site, json: unknown): GeoRead | string {
+export function fromGeoJson(site: Site, json: unknown): GeoRead | { problem: Said } {
   const c = json as Partial<GeoCollection> | null;
   if (c?.type !== 'FeatureCollection' || !Array.isArray(c.features))
-    return 'type: expected a GeoJSON FeatureCollection';
+    return refused('type', said('want.features'));
   const out: GeoRead = { structures: [], beds: [] };
   const layoutStructures: Structure[] = [];
   for (const [i, f] of c.features.entries()) {
     const ring = f?.geometry?.type === 'Polygon' ? f.geometry.coordinates[0] : undefined;
-    if (!ring || ring.length < 5)
-      return `features[${i}].geometry: expected a Polygon of four corners or more`;
+    if (!ring || ring.length < 5) return refused(`features[${i}].geometry`, said('want.polygon'));
     if (ring.some((p) => !Array.isArray(p) || !Number.isFinite(p[0]) || !Number.isFinite(p[1])))
-      return `features[${i}].geometry.coordinates: expected pairs of longitude and latitude`;
+      return refused(`features[${i}].geometry.coordinates`, said('want.pairs'));
     const { what, ...properties } = f.properties ?? {};
     if (what === 'bed') out.beds.push(properties);
     else if (what === 'structure') {

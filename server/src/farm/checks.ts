@@ -7,15 +7,15 @@ type Size = { name: string; lengthM: number; widthM: number };
 /** A bed is no larger than what it lies in; `changed` says whose figure is at fault. */
 export function checkRoom(structure: Size & { kind: string }, bed: Size, changed: 'structure' | 'bed'): void {
   // frames and tunnels stand one beside the other: each as wide as the structure's own width
-  for (const [field, word] of [
+  for (const [field, what] of [
     ['lengthM', 'length'],
     ['widthM', 'width'],
   ] as const) {
     if (bed[field] <= structure[field] + 1e-9) continue;
     const expected =
       changed === 'bed'
-        ? `no more than ${structure[field]}, the ${word} of ${structure.name}`
-        : `at least ${bed[field]}, the ${word} of ${bed.name} in it`;
+        ? said('want.fitsIn', { most: structure[field], what, name: structure.name })
+        : said('want.holds', { least: bed[field], what, name: bed.name });
     throw new Problem(422, said('refuse.expected', { field, expected }), field);
   }
 }

@@ -115,7 +115,7 @@ export function describeRecord(r: FarmRecord, data: FarmData): Described {
       const { changes } = r;
       const count = (f: (c: (typeof changes)[number]) => boolean) => changes.filter(f).length;
       return {
-        title: said('log.brought', { name: r.name }),
+        title: said('log.brought', { as: r.as ?? null, name: r.name }),
         detail: said('log.counts', {
           added: count((c) => c.before === null),
           changed: count((c) => c.before !== null && c.after !== null),

@@ -13,7 +13,7 @@ import { weatherChanged } from '../sources/kept';
 import { appendRecords } from './log';
 import { readCultivars, readLots } from './seeds';
 import { loadFarm } from './store';
-import { bringThings, FARM_ID, type Change } from './things';
+import { bringThings, FARM_ID, type Brought, type Change } from './things';
 
 const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
 
@@ -145,7 +145,7 @@ export async function replaceFarm(
   db: Db,
   now: FarmFile,
   next: Parts & Partial<FarmFile>,
-  name: string,
+  what: Brought,
   nowAtMs: number,
 ): Promise<string | null> {
   return writing(db, async (t) => {
@@ -159,7 +159,7 @@ export async function replaceFarm(
     for (const part of chunks(weather.temperatures)) await t.insert(temperatures).values(part);
     for (const part of chunks(weather.evenings)) await t.insert(nights).values(part);
     if (Object.values(weather).some((list) => list.length > 0)) await weatherChanged(t);
-    return bringThings(t, name, changesOf(now, next).changes, { nowAtMs });
+    return bringThings(t, what, changesOf(now, next).changes, { nowAtMs });
   });
 }
 

@@ -13,6 +13,7 @@ import {
   plantingSchema,
   seedLotSchema,
   structureSchema,
+  type BroughtAs,
   type CHANGED,
   type Farm,
   type FarmRecord,
@@ -210,9 +211,15 @@ function inOrder(changes: readonly Change[]): Change[] {
 }
 
 /** Many things at once, as one entry of the log that can be taken back as one; its id, or null where nothing is changed. */
+/** What was brought, by what it is or by its own name. */
+export interface Brought {
+  as?: BroughtAs;
+  name?: string;
+}
+
 export async function bringThings(
   db: Db,
-  name: string,
+  { as, name = '' }: Brought,
   changes: readonly Change[],
   at: At,
 ): Promise<string | null> {
@@ -223,7 +230,14 @@ export async function bringThings(
     if (c.after === null) await room.remove(db, c.targetId);
     else await room.save(db, room.check(c.after));
   }
-  const record: FarmRecord = { id: randomUUID(), atMs: at.nowAtMs, kind: 'brought', name, changes: done };
+  const record: FarmRecord = {
+    id: randomUUID(),
+    atMs: at.nowAtMs,
+    kind: 'brought',
+    name,
+    ...(as ? { as } : {}),
+    changes: done,
+  };
   await appendRecords(db, [record], Date.now(), at.nowAtMs);
   return record.id;
 }

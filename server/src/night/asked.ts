@@ -284,7 +284,7 @@ export function keepAsked(
     added('planting', planting),
   ];
   return writing(db, async (tx) => {
-    const recordId = await bringThings(tx, 'what was asked', changes, { nowAtMs });
+    const recordId = await bringThings(tx, { as: 'asked' }, changes, { nowAtMs });
     await appendRecords(tx, layingOf(body.id, m.bed, m.covers, nowAtMs), Date.now(), nowAtMs);
     await takeIssue(tx, typedIssue(body.typed, m.farm, nowAtMs, body.id), nowAtMs);
     return recordId ?? randomUUID();

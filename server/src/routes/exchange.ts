@@ -7,9 +7,11 @@ import {
   readFarmFile,
   seedLotSchema,
   structureSchema,
+  type BroughtAs,
   type FarmFile,
 } from '@fogata/contract';
 import {
+  cropById,
   fromGeoJson,
   localDate,
   planSvg,
@@ -46,8 +48,9 @@ import { parseBody, Problem } from '../problem';
 
 const bodySchema = z.object({ dryRun: z.boolean(), file: z.unknown() });
 
-const refuse = (detail: string | Said, field?: string) =>
-  new Problem(422, said('refuse.as', { text: detail }), field);
+const refuse = (why: Said, field?: string) => new Problem(422, why, field);
+const expected = (field: string, want: Said) =>
+  refuse(said('refuse.expected', { field, expected: want }), field);
 /** The first bad row by its line, and how many more there are. */
 function refuseRows(bad: readonly BadRow[]): void {
   const [first] = bad;
@@ -64,30 +67,22 @@ export function exchangeRoutes(ctx: Context): Router {
   };
 
   /** Compares, and takes it where it is no dry run. */
-  const take = async (res: Response, dryRun: boolean, next: Partial<FarmFile>, name: string) => {
+  const take = async (res: Response, dryRun: boolean, next: Partial<FarmFile>, as: BroughtAs) => {
     const was = await (next.records ? whole() : now());
     const { structures, beds, plantings, covers, cultivars, seedLots } = was;
     const after = { structures, beds, plantings, covers, cultivars, seedLots, ...next };
     const view = compare(was, after);
     const orphan = after.beds.find((b) => !after.structures.some((s) => s.id === b.structureId));
-    if (orphan)
-      throw refuse(
-        `structureId: expected a structure of this farm for the bed ${orphan.name}`,
-        'structureId',
-      );
+    if (orphan) throw expected('structureId', said('want.thisBeds', { bed: orphan.name }));
     const gone = after.plantings.filter((p) => !after.beds.some((b) => b.id === p.bedId));
     // what stands there now is named before what once did
     const today = localDate(ctx.options.clock.nowAtMs(), was.farm.timeZone);
     const stands = (p: (typeof gone)[number]) =>
       p.plantedOn <= today && (p.clearedOn === null || p.clearedOn > today);
     const lost = gone.find(stands) ?? gone.at(-1);
-    if (lost)
-      throw refuse(
-        `beds: expected the bed in which ${lost.crop} stands; its story would be lost. Clear it first.`,
-        'beds',
-      );
+    if (lost) throw expected('beds', said('want.lostBed', { crop: cropById(lost.crop).name }));
     const nowAtMs = ctx.options.clock.nowAtMs();
-    const recordId = dryRun ? null : await replaceFarm(ctx.db, was, after, name, nowAtMs);
+    const recordId = dryRun ? null : await replaceFarm(ctx.db, was, after, { as }, nowAtMs);
     res.status(dryRun ? 200 : 201).json({ ...view, taken: !dryRun, recordId });
   };
 
@@ -100,7 +95,7 @@ export function exchangeRoutes(ctx: Context): Router {
     const body = parseBody(bodySchema, req.body);
     const read = readFarmFile(body.file);
     if ('problem' in read) throw refuse(read.problem, read.field);
-    await take(res, body.dryRun, read.file, 'A farm file');
+    await take(res, body.dryRun, read.file, 'farm');
   });
 
   /** Everything, verified before the first byte leaves. */
@@ -124,10 +119,10 @@ export function exchangeRoutes(ctx: Context): Router {
   router.post('/farm/geojson', async (req, res) => {
     const body = parseBody(bodySchema, req.body);
     const read = fromGeoJson((await now()).farm, body.file);
-    if (typeof read === 'string') throw refuse(read);
+    if ('problem' in read) throw refuse(read.problem);
     const structures = parseBody(z.array(structureSchema), read.structures);
     const beds = parseBody(z.array(bedSchema), read.beds);
-    await take(res, body.dryRun, { structures, beds }, 'A map');
+    await take(res, body.dryRun, { structures, beds }, 'map');
   });
 
   router.get('/kit/stock.csv', async (_req, res) => {
@@ -143,8 +138,8 @@ export function exchangeRoutes(ctx: Context): Router {
     const { state } = await ctx.moment();
     const lying = new Set([...state.onBed.values()].flat().map((c) => c.coverId));
     const gone = (await now()).covers.find((c) => lying.has(c.id) && !covers.some((x) => x.id === c.id));
-    if (gone) throw refuse(`${gone.name}: expected in the table; it lies on a bed now`);
-    await take(res, body.dryRun, { covers }, 'A table of covers');
+    if (gone) throw refuse(said('refuse.expected', { field: gone.name, expected: said('want.inTable') }));
+    await take(res, body.dryRun, { covers }, 'covers');
   });
 
   router.get('/plantings.csv', async (_req, res) => {
@@ -166,7 +161,7 @@ export function exchangeRoutes(ctx: Context): Router {
     const replaced = new Map(rows.map((p) => [p.id, p]));
     const kept = plantings.map((p) => replaced.get(p.id) ?? p);
     const fresh = rows.filter((p) => !plantings.some((x) => x.id === p.id));
-    await take(res, body.dryRun, { plantings: [...kept, ...fresh] }, 'A table of plantings');
+    await take(res, body.dryRun, { plantings: [...kept, ...fresh] }, 'plantings');
   });
 
   router.get('/seeds/cultivars.csv', async (_req, res) => {
@@ -181,27 +176,27 @@ export function exchangeRoutes(ctx: Context): Router {
 
   const tableSchema = z.object({ dryRun: z.boolean(), csv: z.string().max(4_000_000) });
   /** Cultivars brought: rows come and change by crop and name, none goes. */
-  const takeCultivars = async (res: Response, dryRun: boolean, rows: readonly Cultivar[], name: string) => {
+  const takeCultivars = async (res: Response, dryRun: boolean, rows: readonly Cultivar[], as: BroughtAs) => {
     const { cultivars: known = [] } = await now();
     const keyOf = (c: Cultivar) => seedKey({ crop: c.crop, cultivar: c.name });
     const held = new Map(known.map((c) => [keyOf(c), c]));
     for (const c of parseBody(z.array(cultivarSchema), rows))
       held.set(keyOf(c), { ...c, id: held.get(keyOf(c))?.id ?? c.id });
-    await take(res, dryRun, { cultivars: [...held.values()] }, name);
+    await take(res, dryRun, { cultivars: [...held.values()] }, as);
   };
 
   router.post('/seeds/cultivars', async (req, res) => {
     const body = parseBody(tableSchema, req.body);
     const read = readCultivarsCsv(body.csv, () => randomUUID());
     refuseRows(read.badRows);
-    await takeCultivars(res, body.dryRun, read.cultivars, 'A table of cultivars');
+    await takeCultivars(res, body.dryRun, read.cultivars, 'cultivars');
   });
 
   router.post('/seeds/library', async (req, res) => {
     const body = parseBody(tableSchema, req.body);
     const read = readLibraryCsv(body.csv, () => randomUUID());
     refuseRows(read.badRows);
-    await takeCultivars(res, body.dryRun, read.cultivars, 'A library of crops');
+    await takeCultivars(res, body.dryRun, read.cultivars, 'library');
   });
 
   router.post('/seeds/lots', async (req, res) => {
@@ -211,7 +206,7 @@ export function exchangeRoutes(ctx: Context): Router {
     const { seedLots: known = [] } = await now();
     const rows = parseBody(z.array(seedLotSchema), read.lots);
     const kept = known.filter((l) => !rows.some((r) => r.id === l.id));
-    await take(res, body.dryRun, { seedLots: [...kept, ...rows] }, 'A table of seed lots');
+    await take(res, body.dryRun, { seedLots: [...kept, ...rows] }, 'lots');
   });
 
   router.get('/farm/plan.svg', async (_req, res) => {

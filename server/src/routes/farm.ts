@@ -22,6 +22,7 @@ import {
   type Cover,
   type Structure,
   said,
+  wants,
 } from '@fogata/core';
 import tzlookup from '@photostructure/tz-lookup';
 import { findTowns, townOfZone } from '../towns';
@@ -46,8 +47,8 @@ const clockSchema = z.union([
     toAtMs: z
       .number()
       .int()
-      .min(Date.UTC(2000, 0, 1), 'an instant since the year 2000')
-      .max(Date.UTC(2200, 0, 1), 'an instant before the year 2200'),
+      .min(Date.UTC(2000, 0, 1), wants('want.since2000'))
+      .max(Date.UTC(2200, 0, 1), wants('want.since2000')),
   }),
 ]);
 
@@ -222,8 +223,8 @@ export function farmRoutes(ctx: Context): Router {
   router.get('/towns', (req, res) => {
     const { q, zone } = parseBody(
       z.object({
-        q: z.string().max(80, 'at most 80 letters').default(''),
-        zone: z.string().max(60, 'at most 60 letters').default(''),
+        q: z.string().max(80).default(''),
+        zone: z.string().max(60).default(''),
       }),
       req.query,
     );
@@ -235,8 +236,8 @@ export function farmRoutes(ctx: Context): Router {
   router.get('/zone', (req, res) => {
     const { latitude, longitude } = parseBody(
       z.object({
-        latitude: z.coerce.number().min(-90, '−90 to 90 degrees').max(90, '−90 to 90 degrees'),
-        longitude: z.coerce.number().min(-180, '−180 to 180 degrees').max(180, '−180 to 180 degrees'),
+        latitude: z.coerce.number().min(-90).max(90),
+        longitude: z.coerce.number().min(-180).max(180),
       }),
       req.query,
     );

@@ -20,6 +20,7 @@ import {
   type Planting,
   said,
 } from '@fogata/core';
+import type { en } from '@fogata/core/words';
 import { withStep } from '@fogata/core/season';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
@@ -37,20 +38,22 @@ import { notFound, parseBody, Problem } from '../problem';
 
 const PAGE = 60;
 
+type Target = Parameters<(typeof en)['refuse.ofFarm']>[0]['what'];
+
 /** What a record points to must be there, or nothing of the batch is taken. */
 function checkTarget(r: SentRecord, m: FarmNow): void {
   if (r.atMs > m.nowAtMs + AHEAD_MS || r.atMs < 0) throw new Problem(422, said('refuse.notYet'), 'atMs');
   const has = (list: readonly { id: string }[], id: string) => list.some((x) => x.id === id);
-  const fail = (field: string, what: string) => {
+  const fail = (field: string, what: Target) => {
     throw new Problem(422, said('refuse.ofFarm', { field, what }), field);
   };
   if (r.kind === 'cover') {
-    if (!has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
-    if (!has(m.data.covers, r.coverId)) fail('coverId', 'a cover');
+    if (!has(m.data.beds, r.bedId)) fail('bedId', 'bed');
+    if (!has(m.data.covers, r.coverId)) fail('coverId', 'cover');
   }
-  if (r.kind === 'vent' && !has(m.data.structures, r.structureId)) fail('structureId', 'a structure');
+  if (r.kind === 'vent' && !has(m.data.structures, r.structureId)) fail('structureId', 'structure');
   if (r.kind === 'reading') {
-    if (r.spot !== 'outside' && !has(m.data.structures, r.spot)) fail('spot', 'outside or a structure');
+    if (r.spot !== 'outside' && !has(m.data.structures, r.spot)) fail('spot', 'spot');
     if (r.minC === null && r.maxC === null) throw new Problem(422, said('refuse.noReading'), 'minC');
     if (r.minC !== null && r.maxC !== null && r.minC > r.maxC)
       throw new Problem(422, said('refuse.maxUnderMin'), 'maxC');
@@ -61,10 +64,10 @@ function checkTarget(r: SentRecord, m: FarmNow): void {
     (r.kind === 'harm' || r.kind === 'harvest' || r.kind === 'step') &&
     !has(m.data.plantings, r.plantingId)
   )
-    fail('plantingId', 'a planting');
+    fail('plantingId', 'planting');
   if ((r.kind === 'water' || r.kind === 'soil' || r.kind === 'feed') && !has(m.data.beds, r.bedId))
-    fail('bedId', 'a bed');
-  if (r.kind === 'decision' && !has(m.data.beds, r.bedId)) fail('bedId', 'a bed');
+    fail('bedId', 'bed');
+  if (r.kind === 'decision' && !has(m.data.beds, r.bedId)) fail('bedId', 'bed');
 }
 
 /** Whether an opening was left as it stands not long before an act that leaves it so again. */
@@ -223,8 +226,8 @@ export function logRoutes(ctx: Context): Router {
   router.post('/plantings/many', async (req, res) => {
     const body = parseBody(
       z.object({
-        name: z.string().trim().min(1, 'a name').max(80, 'at most 80 letters'),
-        plantings: z.array(plantingSchema).min(1, 'at least one').max(200, 'at most 200'),
+        name: z.string().trim().min(1).max(80),
+        plantings: z.array(plantingSchema).min(1).max(200),
       }),
       req.body,
     );
@@ -242,7 +245,7 @@ export function logRoutes(ctx: Context): Router {
       };
     });
     const recordId = await writing(ctx.db, (tx) =>
-      bringThings(tx, body.name, changes, { nowAtMs: m.nowAtMs }),
+      bringThings(tx, { name: body.name }, changes, { nowAtMs: m.nowAtMs }),
     );
     res.status(201).json({ recordId });
   });

@@ -1,7 +1,7 @@
 /** The board, and gaps filled. */
 import { date } from '@fogata/contract';
 import { AIMS_OF_FILL } from '@fogata/core/relay';
-import { isCrop, said } from '@fogata/core';
+import { isCrop, said, wants } from '@fogata/core';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../context';
@@ -9,22 +9,22 @@ import { notFound, parseBody, Problem } from '../problem';
 import { nextView } from '../relay/next';
 import { relayView } from '../relay/view';
 
-const crop = z.string().refine(isCrop, 'the id of a crop of the list');
+const crop = z.string().refine(isCrop, wants('want.crop'));
 const fillSchema = z.object({
-  aim: z.enum(AIMS_OF_FILL, { error: 'value, supply or variety' }).default('value'),
-  weeks: z.number().int('whole weeks').min(4, 'at least 4 weeks').max(60, 'at most 60 weeks').default(40),
-  crops: z.array(crop).min(1, 'at least one crop').max(60, 'at most 60 crops').optional(),
+  aim: z.enum(AIMS_OF_FILL).default('value'),
+  weeks: z.number().int().min(4).max(60).default(40),
+  crops: z.array(crop).min(1).max(60).optional(),
   refused: z
     .array(z.object({ crop, bed: z.string().max(60) }))
-    .max(500, 'at most 500')
+    .max(500)
     .default([]),
 });
 
 const nextSchema = z.object({
   bed: z.string().max(60),
   from: date,
-  fromRow: z.coerce.number({ error: 'a row' }).int('a whole row').min(1, '1 or more').max(60, 'at most 60'),
-  toRow: z.coerce.number({ error: 'a row' }).int('a whole row').min(1, '1 or more').max(60, 'at most 60'),
+  fromRow: z.coerce.number().int().min(1).max(60),
+  toRow: z.coerce.number().int().min(1).max(60),
 });
 
 export function relayRoutes(ctx: Context): Router {

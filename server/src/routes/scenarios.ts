@@ -16,8 +16,8 @@ import { relayView } from '../relay/view';
 /** More than these nobody lays side by side. */
 const MOST = 8;
 const bodySchema = z.object({
-  id: z.string({ error: 'an id' }).min(1, 'an id').max(64, 'at most 64 letters'),
-  name: z.string({ error: 'a name' }).trim().min(1, 'a name').max(60, 'at most 60 letters'),
+  id: z.string().min(1).max(64),
+  name: z.string().trim().min(1).max(60),
 });
 
 export function scenarioRoutes(ctx: Context): Router {
@@ -78,7 +78,13 @@ export function scenarioRoutes(ctx: Context): Router {
     for (const p of plantings) if (p.planned === true) checkPlanting(p, beds);
     const { structures, covers, cultivars, seedLots } = was;
     const after = { structures, beds, covers, cultivars, seedLots, plantings };
-    const recordId = await replaceFarm(ctx.db, was, after as typeof was, `The plan “${kept.name}”`, nowAtMs);
+    const recordId = await replaceFarm(
+      ctx.db,
+      was,
+      after as typeof was,
+      { as: 'plan', name: kept.name },
+      nowAtMs,
+    );
     res.json({ recordId });
   });
 

@@ -1,6 +1,6 @@
 /** Seasons: what to begin this week, a crop's year. */
 import { date } from '@fogata/contract';
-import { daysBetween, isCrop, localDate, said } from '@fogata/core';
+import { daysBetween, isCrop, localDate, said, wants } from '@fogata/core';
 import { usualHow } from '@fogata/core/season';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -19,25 +19,25 @@ const needSchema = z
   .object({
     from: date,
     to: date,
-    kg: z.coerce.number({ error: 'kilograms' }).gt(0, 'more than 0').max(5000, 'at most 5000 kg'),
+    kg: z.coerce.number().gt(0).max(5000),
     how: z.enum(['sow', 'transplant']).optional(),
-    risk: z.coerce.number().min(0.02, '0.02 or more').max(0.6, 'at most 0.6').optional(),
+    risk: z.coerce.number().min(0.02).max(0.6).optional(),
   })
-  .refine((n) => n.to > n.from, { path: ['to'], error: 'a day after from' })
-  .refine((n) => daysBetween(n.from, n.to) <= 365, { path: ['to'], error: 'within a year of from' });
+  .refine((n) => n.to > n.from, { path: ['to'], error: wants('want.after', { field: 'from' }) })
+  .refine((n) => daysBetween(n.from, n.to) <= 365, {
+    path: ['to'],
+    error: wants('want.withinYear', { field: 'from' }),
+  });
 
 const waySchema = z.object({
-  crop: z.string().refine(isCrop, 'the id of a crop of the list'),
-  how: z.enum(['sow', 'transplant'], { error: 'sow or transplant' }),
-  structureId: z.string({ error: 'the id of a structure' }).max(64),
+  crop: z.string().refine(isCrop, wants('want.crop')),
+  how: z.enum(['sow', 'transplant']),
+  structureId: z.string().max(64),
   date,
 });
 
 const climateSchema = z.object({
-  text: z
-    .string({ error: 'the text of a file' })
-    .min(1, 'a file that is not empty')
-    .max(2_000_000, 'at most 2 MB: some eight years of hours, or a life of days'),
+  text: z.string().min(1).max(2_000_000),
   dryRun: z.boolean().default(false),
 });
 
@@ -75,10 +75,7 @@ export function seasonRoutes(ctx: Context): Router {
 
   /** Ways to begin side by side: `ways` is a list of crop,how,structure,date, separated by semicolons. */
   router.get('/compare', async (req, res) => {
-    const { ways } = parseBody(
-      z.object({ ways: z.string().max(2000, 'at most 2000 letters').default('') }),
-      req.query,
-    );
+    const { ways } = parseBody(z.object({ ways: z.string().max(2000).default('') }), req.query);
     const { data, nowAtMs } = await ctx.standing(false);
     const list = ways
       .split(';')
@@ -87,7 +84,7 @@ export function seasonRoutes(ctx: Context): Router {
         const [crop, how, structureId, on] = text.split(',');
         return { crop, how, structureId, date: on };
       });
-    const asked = parseBody(z.array(waySchema).max(8, 'at most 8 ways'), list);
+    const asked = parseBody(z.array(waySchema).max(8), list);
     const lost = asked.find((w) => !data.structures.some((s) => s.id === w.structureId));
     if (lost) throw notFound('structure');
     res.json(compareView(ctx.seasons, data, nowAtMs, asked));
@@ -112,13 +109,8 @@ export function seasonRoutes(ctx: Context): Router {
   router.get('/plantings/:id/mend', async (req, res) => {
     const asked = parseBody(
       z.object({
-        stands: z.coerce.number({ error: 'a share' }).min(0, '0 to 1').max(1, '0 to 1'),
-        spares: z.coerce
-          .number()
-          .int('whole plants')
-          .min(0, '0 or more')
-          .max(100_000, 'at most 100000')
-          .optional(),
+        stands: z.coerce.number().min(0).max(1),
+        spares: z.coerce.number().int().min(0).max(100_000).optional(),
       }),
       req.query,
     );

@@ -155,8 +155,8 @@ export function seedRoutes(ctx: Context): Router {
         : []),
       { what: 'lot', targetId: body.lot.id, before: null, after: plain(body.lot) },
     ];
-    const name = `A packet of ${[cropById(body.lot.crop).name, body.lot.cultivar].filter(Boolean).join(' ')}`;
-    const recordId = await write((db, at) => bringThings(db, name, changes, at));
+    const name = [cropById(body.lot.crop).name, body.lot.cultivar].filter(Boolean).join(' ').slice(0, 80);
+    const recordId = await write((db, at) => bringThings(db, { as: 'packet', name }, changes, at));
     res.status(201).json({ recordId });
   });
 

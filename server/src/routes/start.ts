@@ -14,10 +14,10 @@ import { parseBody, Problem } from '../problem';
 /** A whole farm to start from, as one entry of the log. */
 const startSchema = z.object({
   farm: farmPatchSchema.default({}),
-  structures: z.array(structureSchema).min(1, 'something that stands').max(50, 'at most 50'),
-  beds: z.array(bedSchema).min(1, 'a bed').max(300, 'at most 300'),
-  covers: z.array(coverSchema).max(20, 'at most 20').default([]),
-  plantings: z.array(plantingSchema).max(300, 'at most 300').default([]),
+  structures: z.array(structureSchema).min(1).max(50),
+  beds: z.array(bedSchema).min(1).max(300),
+  covers: z.array(coverSchema).max(20).default([]),
+  plantings: z.array(plantingSchema).max(300).default([]),
 });
 
 export function startRoutes(ctx: Context): Router {
@@ -41,7 +41,7 @@ export function startRoutes(ctx: Context): Router {
         list.map((x) => ({ what, targetId: x.id, before: null, after: { ...x } }));
       return bringThings(
         db,
-        'a farm to start from',
+        { as: 'start' },
         [
           ...(named.length > 0
             ? [{ what: 'farm' as const, targetId: FARM_ID, before: { ...own }, after: { ...own, ...patch } }]

@@ -1,8 +1,9 @@
 /**
- * Asks an address that the grower gave for the weather, every quarter of an hour. Contract: `pollOnce` says in words how it
+ * Asks an address that the grower gave for the weather, every quarter of an hour. Contract: `pollOnce` says how it
  * went and never throws; an answer is the body of `POST /api/feed/weather`, at most 2 MB within ten seconds, not redirected.
  */
 import { feedWeatherSchema, firstProblem } from '@fogata/contract';
+import { said, type Said } from '@fogata/core';
 import { alone, type Locks } from '../db/locks';
 import type { Db } from '../db/open';
 import { readMeta, writeMeta } from '../farm/store';
@@ -14,22 +15,31 @@ const LOOK_MS = 60_000;
 const TIME_MS = 10_000;
 const MOST_BYTES = 2_000_000;
 
+/** Why nothing came of asking. */
+class InVain extends Error {
+  constructor(readonly why: Said) {
+    super(why.say);
+  }
+}
+
 interface PollState {
   url: string;
   lastAtMs: number | null;
-  words: string;
+  went: Said;
 }
 
 export async function pollState(db: Db): Promise<PollState | null> {
   const text = await readMeta(db, 'poll');
-  return text ? (JSON.parse(text) as PollState | null) : null;
+  const kept = text ? (JSON.parse(text) as (Omit<PollState, 'went'> & { went?: Said }) | null) : null;
+  // an older Fogata kept how it went in words
+  return kept && { url: kept.url, lastAtMs: kept.lastAtMs, went: kept.went ?? said('poll.notAsked') };
 }
 
 export async function setPoll(db: Db, url: string | null): Promise<void> {
   await writeMeta(
     db,
     'poll',
-    JSON.stringify(url === null ? null : { url, lastAtMs: null, words: 'Not asked yet.' }),
+    JSON.stringify(url === null ? null : { url, lastAtMs: null, went: said('poll.notAsked') }),
   );
 }
 
@@ -39,40 +49,41 @@ async function bodyOf(url: string): Promise<unknown> {
     signal: AbortSignal.timeout(TIME_MS),
     headers: { accept: 'application/json' },
   });
-  if (!response.ok) throw new Error(`it answered ${response.status}`);
+  if (!response.ok) throw new InVain(said('poll.status', { status: response.status }));
   let text = '';
   const decoder = new TextDecoder();
   for await (const chunk of response.body ?? []) {
     text += decoder.decode(chunk as Uint8Array, { stream: true });
-    if (text.length > MOST_BYTES) throw new Error('its answer is larger than 2 MB');
+    if (text.length > MOST_BYTES) throw new InVain(said('poll.large'));
   }
   try {
     return JSON.parse(text);
   } catch {
-    throw new Error('its answer is not JSON');
+    throw new InVain(said('poll.notJson'));
   }
 }
 
-function wordsOf(error: unknown): string {
+function whyOf(error: unknown): Said | string {
+  if (error instanceof InVain) return error.why;
   const e = error as Error;
-  if (e.name === 'TimeoutError') return 'it did not answer within ten seconds';
-  if (e.name === 'TypeError') return 'it could not be reached';
+  if (e.name === 'TimeoutError') return said('poll.silent');
+  if (e.name === 'TypeError') return said('poll.away');
   return e.message;
 }
 
 export async function pollOnce(db: Db, nowAtMs: number): Promise<PollState | null> {
   const state = await pollState(db);
   if (!state) return null;
-  let words: string;
+  let went: Said;
   try {
     const read = feedWeatherSchema.safeParse(await bodyOf(state.url), { reportInput: true });
-    if (!read.success) throw new Error(`its answer was not taken: ${firstProblem(read.error)}`);
+    if (!read.success) throw new InVain(said('poll.notTaken', { why: firstProblem(read.error, 'body') }));
     const { hours, fresh } = await takeFeed(db, read.data, 'poll', nowAtMs);
-    words = fresh ? `${hours} hours taken.` : 'Nothing new.';
+    went = fresh ? said('poll.taken', { hours }) : said('poll.nothingNew');
   } catch (error) {
-    words = `Asked in vain: ${wordsOf(error)}.`;
+    went = said('poll.inVain', { why: whyOf(error) });
   }
-  const next = { ...state, lastAtMs: nowAtMs, words };
+  const next = { ...state, lastAtMs: nowAtMs, went };
   // the address may have been changed meanwhile: then this answer says nothing about the new one
   if ((await pollState(db))?.url === state.url) await writeMeta(db, 'poll', JSON.stringify(next));
   return next;

@@ -26,8 +26,10 @@ import { writing } from '../db/write';
 import { Problem } from '../problem';
 import { weatherChanged } from './kept';
 
-const refuse = (detail: string | Said, field: string) =>
+const refuse = (detail: Said, field: string) =>
   new Problem(422, said('refuse.field', { field, detail }), field);
+const expect = (expected: Said, field: string) =>
+  new Problem(422, said('refuse.expected', { field, expected }), field);
 
 /** Where the dew point was estimated the whole forecast is doubted more. */
 export const ESTIMATED_DOUBT = 1.25;
@@ -75,7 +77,7 @@ export function typedIssue(
   id: string = randomUUID(),
 ): NewIssue & { id: string } {
   if (t.lowAtMs < nowAtMs - 2 * HOUR_MS || t.lowAtMs > nowAtMs + 36 * HOUR_MS)
-    throw refuse('expected a time in the coming night', 'lowAtMs');
+    throw expect(said('want.comingNight'), 'lowAtMs');
   const night = nightOf(t.lowAtMs, farm);
   // told in the morning of the night to come, it says nothing of this morning
   const entries = typedHours(t, farm, Math.max(nowAtMs, night.fromAtMs), night.toAtMs + 8 * HOUR_MS);
@@ -109,8 +111,7 @@ export async function takeObserved(
   nowAtMs: number,
 ): Promise<void> {
   const ahead = entries.findIndex((e) => Date.parse(e.time) > nowAtMs + HOUR_MS);
-  if (ahead >= 0)
-    throw refuse(`expected hours that have passed; ${entries[ahead]!.time} is to come`, 'hours');
+  if (ahead >= 0) throw expect(said('want.pastHours', { iso: entries[ahead]!.time }), 'hours');
   await writing(db, async (tx) => {
     for (const part of chunks(entries))
       await tx
@@ -130,8 +131,7 @@ export async function takeTemperatures(
   source: string,
   nowAtMs: number,
 ): Promise<void> {
-  if (list.some((r) => r.atMs > nowAtMs + HOUR_MS))
-    throw refuse('expected instants that have passed', 'readings');
+  if (list.some((r) => r.atMs > nowAtMs + HOUR_MS)) throw expect(said('want.pastInstants'), 'readings');
   // of two at one instant the later row stands
   const rows = [...new Map(list.map((r) => [`${r.spot}/${r.atMs}`, { ...r, source }])).values()];
   await writing(db, async (tx) => {
@@ -183,7 +183,7 @@ export async function takeFeed(
     return { hours: entries.length, fresh: true };
   }
   const issuedAtMs = feed.issued === undefined ? nowAtMs : Date.parse(feed.issued);
-  if (issuedAtMs > nowAtMs + HOUR_MS) throw refuse('expected an instant that has passed', 'issued');
+  if (issuedAtMs > nowAtMs + HOUR_MS) throw expect(said('want.past'), 'issued');
   const id = createHash('sha1')
     .update(JSON.stringify([feed.name, feed.issued ?? null, entries]))
     .digest('hex');

@@ -1,6 +1,7 @@
 /** What every reckoning shows: the answer large, then its working line by line, or what is wrong with an input. */
 import { CalcProblem } from '@fogata/core';
 import { View } from 'react-native';
+import { useFormat } from '../../data/format';
 import { PartTitle, Text } from '../ui/Text';
 import { parts as words } from '../../words/en/calc';
 
@@ -22,6 +23,7 @@ export function Answer({ said, working }: { said: string; working: readonly stri
 
 /** An answer, or the sentence that says which input makes no sense. */
 export function Reckoned({ of }: { of: () => { said: string; working: string[] } }) {
+  const { say } = useFormat();
   let made: { said: string; working: string[] };
   try {
     made = of();
@@ -29,7 +31,7 @@ export function Reckoned({ of }: { of: () => { said: string; working: string[] }
     if (e instanceof CalcProblem)
       return (
         <Text tone="ochre" live testID="calc-problem">
-          {`▲ ${e.field.replace(/^./, (c) => c.toUpperCase())}: ${e.expected}.`}
+          {`▲ ${say(e.problem)}`}
         </Text>
       );
     throw e;

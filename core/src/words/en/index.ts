@@ -10,6 +10,8 @@ import { reports } from './reports';
 import { rows } from './rows';
 import { season } from './season';
 import { storm } from './storm';
+import { sums } from './sums';
+import { wants } from './wants';
 import { warnings } from './warnings';
 
 export const en = {
@@ -25,5 +27,7 @@ export const en = {
   ...season,
   ...refusals,
   ...rows,
+  ...wants,
+  ...sums,
 };
 export type En = typeof en;

@@ -14,6 +14,20 @@ const DECISION = {
 };
 const DONE = { added: 'added', changed: 'changed', removed: 'removed' };
 
+const BROUGHT = {
+  farm: () => 'A farm file',
+  map: () => 'A map',
+  covers: () => 'A table of covers',
+  plantings: () => 'A table of plantings',
+  cultivars: () => 'A table of cultivars',
+  library: () => 'A library of crops',
+  lots: () => 'A table of seed lots',
+  packet: (name: string) => `A packet of ${name}`,
+  plan: (name: string) => `The plan “${name}”`,
+  start: () => 'A farm to start from',
+  asked: () => 'What was asked',
+};
+
 export const log = {
   /** Names and words that are there, with a space, or with a dot between them. */
   'log.words': (v: { parts: readonly string[] }) => v.parts.filter(Boolean).join(' '),
@@ -57,7 +71,8 @@ export const log = {
   'log.sheet': (v: { cover: string; use: CoverUse | null }) =>
     v.use === null ? v.cover : `${v.cover} ${jobs['way.of']({ use: v.use })}`,
   'log.sheets': (v: { sheets: readonly string[] }) => v.sheets.join(' and '),
-  'log.brought': (v: { name: string }) => `${v.name} brought`,
+  'log.brought': (v: { as: keyof typeof BROUGHT | null; name: string }) =>
+    `${v.as === null ? v.name : BROUGHT[v.as](v.name)} brought`,
   'log.counts': (v: { added: number; changed: number; removed: number }) =>
     (['added', 'changed', 'removed'] as const)
       .filter((k) => v[k] > 0)

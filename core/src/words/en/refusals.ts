@@ -14,6 +14,14 @@ const THING = {
   structure: 'structure',
 };
 
+const TARGET = {
+  bed: 'a bed',
+  cover: 'a cover',
+  structure: 'a structure',
+  planting: 'a planting',
+  spot: 'outside or a structure',
+};
+
 export const refusals = {
   'refuse.noSuch': (v: { what: keyof typeof THING }) => `There is no such ${THING[v.what]}.`,
   'refuse.letters': (v: { bad: string }) =>
@@ -51,14 +59,14 @@ export const refusals = {
   'refuse.spotOfReading': (v: { i: number }) =>
     `readings[${v.i}].spot: expected outside or a structure of this farm`,
   'refuse.spot': () => 'spot: expected outside or a structure of this farm',
-  'refuse.expected': (v: { field: string; expected: string }) => `${v.field}: expected ${v.expected}`,
   'refuse.timeZone': () => 'timeZone: expected a zone like Europe/Madrid',
   'refuse.realClock': () => 'The clock of a real farm cannot be moved.',
   'refuse.structureOfFarm': () => 'structureId: expected a structure of this farm',
   'refuse.coverLies': (v: { name: string; beds: string }) =>
     `${v.name} lies on ${v.beds}. Take it off first.`,
   'refuse.notYet': () => 'atMs: expected an instant that has passed',
-  'refuse.ofFarm': (v: { field: string; what: string }) => `${v.field}: expected ${v.what} of this farm`,
+  'refuse.ofFarm': (v: { field: string; what: keyof typeof TARGET }) =>
+    `${v.field}: expected ${TARGET[v.what]} of this farm`,
   'refuse.noReading': () => 'minC: expected a minimum or a maximum',
   'refuse.maxUnderMin': () => 'maxC: expected no lower than the minimum',
   'refuse.dayToCome': () => 'on: expected a day that has come',
@@ -80,8 +88,17 @@ export const refusals = {
   'refuse.noSuchAddress': () => 'There is no such address in the API.',
   'refuse.practiceDate': (v: { today: string; date: string }) =>
     `--on: expected a date from ${v.today} on, not “${v.date}”.`,
-  /** As a schema, a table or a file says it. */
-  'refuse.as': (v: { text: string }) => v.text,
+
+  'poll.notAsked': () => 'Not asked yet.',
+  'poll.taken': (v: { hours: number }) => `${v.hours} hours taken.`,
+  'poll.nothingNew': () => 'Nothing new.',
+  'poll.inVain': (v: { why: string }) => `Asked in vain: ${v.why}.`,
+  'poll.status': (v: { status: number }) => `it answered ${v.status}`,
+  'poll.large': () => 'its answer is larger than 2 MB',
+  'poll.notJson': () => 'its answer is not JSON',
+  'poll.silent': () => 'it did not answer within ten seconds',
+  'poll.away': () => 'it could not be reached',
+  'poll.notTaken': (v: { why: string }) => `its answer was not taken: ${v.why}`,
 
   'title.400': () => 'Not understood',
   'title.401': () => 'Not let in',
