@@ -30,7 +30,7 @@ test.each<[string, (r: Record<string, never>) => unknown, RegExp]>([
   [
     'cleared before it is planted',
     (r) => ({ plantings: [{ ...(r['plantings'] as never as object[])[0], clearedOn: '2026-09-01' }] }),
-    /^plantings\[0\]\.clearedOn: expected after plantedOn/,
+    /^plantings\[0\]\.clearedOn: expected a day after plantedOn/,
   ],
   [
     'a need that ends before it begins',

@@ -13,7 +13,7 @@ import {
   type Structure,
 } from '../src';
 import { aBed, aCover, aStructure, SITE } from './fixtures';
-import { told } from '../words';
+import { PLAIN, told } from '../words';
 import { style } from './eveningFixture';
 
 const readStockCsv = (...of: Parameters<typeof readStockCsvSaid>) => told(readStockCsvSaid(...of), style);

@@ -32,7 +32,7 @@ test('a changed farm file is looked at, taken, seen in the log, and taken back a
   await bring('half.json', '{"format": "fog');
   await expect(page.getByRole('alert')).toContainText('half.json: expected JSON');
   await bring('spoilt.json', JSON.stringify({ ...next, covers: [{ ...next.covers[0], lengthM: 'long' }] }));
-  await expect(page.getByRole('alert')).toContainText('covers[0].lengthM: expected a length in metres');
+  await expect(page.getByRole('alert')).toContainText('covers[0].lengthM: expected a number (m)');
   expect(await farm.api<Whole>('/api/farm/file')).toEqual(before);
 
   await bring('farm.json', JSON.stringify(next));

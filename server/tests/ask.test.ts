@@ -127,8 +127,8 @@ test('asking keeps nothing; keeping gives the night that was answered, as one en
 test.each([
   ['crop', { crop: 'unobtainium' }, 'crop: expected a crop of the list'],
   ['outer', { outer: 'igloo' }, 'outer: expected'],
-  ['weeks', { weeks: -1 }, 'weeks: expected 0 or more'],
-  ['site', { site: { latitude: 95, longitude: 0, elevationM: 0 } }, 'latitude: expected −90 to 90'],
+  ['weeks', { weeks: -1 }, 'weeks: expected at least 0'],
+  ['site', { site: { latitude: 95, longitude: 0, elevationM: 0 } }, 'site.latitude: expected at most 90°'],
   [
     'typed',
     { typed: { lowC: -8, lowAtMs: NOW - 30 * HOUR, highC: 3, windMs: 1, cloud: 0, sure: 'sure' } },

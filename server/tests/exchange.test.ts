@@ -213,7 +213,7 @@ test('beds in which something stands cannot be brought away', async () => {
   const geo = JSON.parse((await s.api.get('/api/farm/geojson')).text) as { features: { id: string }[] };
   const fewer = { ...geo, features: geo.features.filter((f) => f.id !== 'n2') };
   const { body } = await bring('/api/farm/geojson', { dryRun: false, file: fewer }, 422);
-  expect((body as ProblemBody).detail).toMatch(/expected the bed in which lettuce stands/);
+  expect((body as ProblemBody).detail).toMatch(/expected the bed with lettuce heads in it/);
 });
 
 test('a patch of the settings changes what it names and nothing else', async () => {

@@ -131,7 +131,7 @@ test('the next evening it has run out, says so, and asks again', async () => {
 test.each([
   [{ highC: -9 }, 'highC: expected no lower than the lowest'],
   [{ lowAtMs: NOW + 80 * HOUR_MS }, 'lowAtMs: expected a time in the coming night'],
-  [{ windMs: -1 }, 'windMs: expected 0 or more'],
+  [{ windMs: -1 }, 'windMs: expected at least 0 m/s'],
 ])('typed wrong, %j is refused by its name', async (over, detail) => {
   const res = await s.api
     .post('/api/forecasts/typed')
@@ -276,7 +276,7 @@ describe('an address that is polled', () => {
     };
     answer = { status: 200, body: JSON.stringify(feed) };
     const view = (await s.api.put('/api/feeds/poll').send({ url: url() }).expect(200)).body as FeedView;
-    expect(view.poll).toMatchObject({ words: '40 hours taken.', lastAtMs: NOW });
+    expect(view.poll).toMatchObject({ went: '40 hours taken.', lastAtMs: NOW });
     expect((await s.now()).night).toMatchObject({ name: 'mast', source: 'poll' });
     expect(await poll()).toBe('Nothing new.');
   }, 60_000);

@@ -81,7 +81,7 @@ test('one wrong thing and nothing of it is taken; the sentence names the field',
     ['bedId: expected one of these beds', { plantings: [planting('elsewhere')] }],
     ['lengthM: expected no more than 20', { beds: [{ ...body().beds[0]!, lengthM: 90 }], plantings: [] }],
     ['timeZone', { farm: { ...farm, timeZone: 'Mars/Olympus' } }],
-    ['structures: expected something that stands', { structures: [] }],
+    ['structures: expected at least one', { structures: [] }],
     ['crop', { plantings: [planting(body().beds[0]!.id, { crop: 'unobtainium' })] }],
   ];
   for (const [said, part] of wrong) {

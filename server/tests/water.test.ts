@@ -81,7 +81,7 @@ test('water for a bed that is not there, or less than none, is refused in one se
   const lost = await note({ kind: 'water', bedId: 'moon', mm: 5 }).expect(422);
   expect((lost.body as ProblemBody).detail).toBe('bedId: expected a bed of this farm');
   const less = await note({ kind: 'water', bedId: 'n3', mm: -5 }).expect(422);
-  expect((less.body as ProblemBody).detail).toMatch(/mm: expected 0 or more/);
+  expect((less.body as ProblemBody).detail).toMatch(/mm: expected at least 0 mm/);
 });
 
 test('a day whose night no forecast reaches is not one to water on', async () => {

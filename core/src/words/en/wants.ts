@@ -74,7 +74,7 @@ export const wants = {
   'want.dayOfMonth': () => 'a day that the month has',
   'want.clock': () => 'a time like 22:00',
   'want.timeZone': () => 'a time zone like Europe/Madrid',
-  'want.crop': () => 'a crop of the list, as GET /api/crops has it',
+  'want.crop': () => 'a crop of the list',
   'want.cropId': () => 'the id of a crop of the list, as npm run -s crops -- --csv prints it',
   'want.figure': () => 'a column of the library of crops',
   'want.fullAboveStart': () => 'fully open only above where it starts',
@@ -87,7 +87,7 @@ export const wants = {
     `from ${v.iso} on or before${v.why === 'day' ? ', a day before the moment' : ''}`,
   'want.toInstant': (v: { iso: string; why: 'hour' | 'night' }) =>
     `up to ${v.iso} at least, ${v.why === 'hour' ? 'an hour before the moment' : 'through the last night'}`,
-  'want.after': (v: { field: string }) => `after ${v.field}`,
+  'want.after': (v: { field: string }) => `a day after ${v.field}`,
   'want.noEarlier': (v: { field: string }) => `no earlier than ${v.field}`,
   'want.noLess': (v: { than: string }) => `no less than ${v.than}`,
   'want.noMore': (v: { than: string }) => `no more than ${v.than}`,
@@ -128,7 +128,7 @@ export const wants = {
   'want.pairs': () => 'pairs of longitude and latitude',
   'want.thisBeds': (v: { bed: string }) => `a structure of this farm for the bed ${v.bed}`,
   'want.lostBed': (v: { crop: string }) =>
-    `the bed in which ${v.crop} stands; its story would be lost. Clear it first.`,
+    `the bed with ${v.crop} in it; its story would be lost. Clear it first.`,
   'want.inTable': () => 'in the table; it lies on a bed now',
   'want.since2000': () => 'an instant from the year 2000 to 2200',
   'want.eachOnce': () => 'each id once',
