@@ -1,4 +1,5 @@
 /** The open formats' answers. Contract: `windowsResult` and `hardinessResult` are pure but for the file of days, which the caller reads. */
+import { en } from '@fogata/core/words';
 import type { Said } from '@fogata/core';
 import { acclimate, atHardness, cropById, FRESH, injury, leafDeathC, type Hardness } from '@fogata/core';
 import {
@@ -47,9 +48,7 @@ export function windowsResult(
       crop: crop.id,
       venting,
       frost: { lastSpring: dateOf(place.frosts.lastSpring), firstAutumn: dateOf(place.frosts.firstAutumn) },
-      notes: missed.map(
-        (f) => `frost.${f}: the climate cannot be brought to that date by 5 K; it is as near as that goes`,
-      ),
+      notes: missed.map((f) => en['windows.missed']({ field: `frost.${f}` })),
       schools: windows.map((w) => ({
         school: w.school,
         season: w.season,

@@ -19,6 +19,7 @@ export * from './farm/layout';
 export * from './farm/rows';
 export * from './farm/ask';
 export * from './farm/setup';
+export { FORECAST_NAME, NEW_FARM, ZONE_WORD } from './words/en/names';
 export * from './farm/start';
 export { isWhole, usualBed, usualSheet } from './farm/usual';
 export * from './farm/shade';

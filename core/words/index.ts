@@ -3,6 +3,7 @@ export * from '../src/words/said';
 export * from '../src/words/told';
 export * from '../src/words/telling';
 export { en } from '../src/words/en';
+export { PAGE_TITLE } from '../src/words/en/pages';
 export type { Unit } from '../src/words/en/wants';
 
 import { en } from '../src/words/en';

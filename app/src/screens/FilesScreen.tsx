@@ -1,5 +1,6 @@
 /** Files. It answers: how do I take my farm with me, and what would a file change before it does? */
 import { api, call, type Endpoint } from '@fogata/contract/client';
+import type { ExchangeView as Answer } from '@fogata/contract';
 import type { ExchangeView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { Linking, View } from 'react-native';
@@ -11,6 +12,7 @@ import { PartTitle, Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
 import { change } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
+import { useTold } from '../data/read';
 import { offerUndo } from '../data/undo';
 import { filesScreen as words } from '../words/en/files';
 
@@ -20,7 +22,7 @@ const isTable = (what: What) => what !== 'farm' && what !== 'geojson';
 
 const KINDS: Record<
   What,
-  { title: string; note: string; get: string; bring: Endpoint<ExchangeView>; accept: string }
+  { title: string; note: string; get: string; bring: Endpoint<Answer>; accept: string }
 > = {
   farm: {
     title: words.theWholeFarm,
@@ -118,26 +120,27 @@ function Paste({ onPaste }: { onPaste: (csv: string) => void }) {
 
 export function FilesScreen() {
   const [held, setHeld] = useState<{ what: What; name: string; body: object } | null>(null);
-  const [view, setView] = useState<ExchangeView | null>(null);
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const view = useTold(answer ?? undefined);
   const [problem, setProblem] = useState<string | null>(null);
   const send = async (what: What, body: object, dryRun: boolean) => {
     setProblem(null);
     try {
       const next = await change(call(KINDS[what].bring), { ...body, dryRun });
-      setView(next);
+      setAnswer(next);
       if (dryRun) return;
       setHeld(null);
       const { recordId } = next;
       if (recordId) offerUndo(words.taken(KINDS[what].title), () => retract([recordId], Date.now()));
     } catch (e) {
-      setView(null);
+      setAnswer(null);
       setProblem((e as Error).message);
     }
   };
   const bring = async (what: What) => {
     const file = await pickFile(KINDS[what].accept);
     if (!file) return;
-    setView(null);
+    setAnswer(null);
     setProblem(null);
     let body: object;
     try {
@@ -173,7 +176,7 @@ export function FilesScreen() {
             label={words.leaveTheFarmAsIt}
             onPress={() => {
               setHeld(null);
-              setView(null);
+              setAnswer(null);
             }}
           />
         </View>

@@ -2,6 +2,7 @@
  * The API's endpoints and how they are called. Contract: an endpoint says its method, its address with `:names` for what goes into
  * it, and what it answers; `call` writes the address; `readAnswer` gives an answer as it was promised, or throws `Strange`.
  */
+import { en } from '@fogata/core/words';
 import type { z } from 'zod';
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
@@ -32,9 +33,7 @@ export class Strange extends Error {
     readonly address: string,
     readonly where: string,
   ) {
-    super(
-      `The farm’s server answers in a way that this page does not know (${where}). Load the page again; nothing you entered is lost.`,
-    );
+    super(en['problem.strange']({ where }));
   }
 }
 
@@ -75,5 +74,5 @@ export function readAnswer<A>(asked: Call<A>, json: unknown): A {
   const read = asked.answer.safeParse(json);
   if (read.success) return read.data;
   const issue = read.error.issues[0]!;
-  throw new Strange(asked.address, issue.path.length > 0 ? issue.path.join('.') : 'all of it');
+  throw new Strange(asked.address, issue.path.length > 0 ? issue.path.join('.') : '/');
 }

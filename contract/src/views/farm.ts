@@ -3,7 +3,7 @@ import type { Cover, CutPlan } from '@fogata/core';
 import type { Farm, Gear, Roll } from '../farm';
 import { z } from 'zod';
 import { phase, nightWindow, sheetNeed, materialId } from './coreNight';
-import { ofCore, thing } from './parts';
+import { naming, ofCore, thing } from './parts';
 
 export const clockView = z.object({
   nowAtMs: z.number(),
@@ -82,9 +82,9 @@ export type CutView = z.infer<typeof cutView>;
 /** What bringing a file would change, or has changed. */
 export const exchangeView = z.object({
   taken: z.boolean(),
-  added: z.array(z.string()),
-  changed: z.array(z.string()),
-  removed: z.array(z.string()),
+  added: z.array(naming),
+  changed: z.array(naming),
+  removed: z.array(naming),
   same: z.number(),
   records: z.number(),
   /** Forecasts, measured hours, temperatures and evenings' predictions that are not there yet. */

@@ -9,6 +9,7 @@ import { COLD } from './tables/cold';
 import { GROWTH } from './tables/growth';
 import { SEED } from './tables/seed';
 import { WHAT } from './tables/what';
+import { CROP_WORDS, LEAF_BURN, notInList, PLANTS_LOST } from '../words/en/crops';
 
 export const AIMS = ['survive', 'grow', 'flower'] as const;
 /** What a cover is for: survive the cold, keep growing, save flowers and fruit. */
@@ -151,11 +152,11 @@ function sowingOf(s: TableRow): Crop['sowing'] {
   };
 }
 
-function cropOf(w: TableRow, c: TableRow, g: TableRow, s: TableRow): Crop {
+function cropOf(w: TableRow, c: TableRow, g: TableRow, s: TableRow, n: TableRow): Crop {
   const potL = numberIn(s, 'pot');
   return {
     id: w['id']!,
-    name: w['name']!,
+    name: n['name']!,
     family: w['family']!,
     group: w['group'] as CropGroup,
     aim: w['aim'] as Aim,
@@ -197,19 +198,19 @@ function cropOf(w: TableRow, c: TableRow, g: TableRow, s: TableRow): Crop {
     yearsAway: needed(s, 'years'),
     rainSensitive: s['rain'] === 'yes',
     pot: potL === null ? null : { litres: potL, mlDay: needed(s, 'ml') },
-    damageWord: w['hurt'] || 'leaf burn',
-    deathWord: w['lost'] || 'plants lost',
+    damageWord: n['hurt'] || LEAF_BURN,
+    deathWord: n['lost'] || PLANTS_LOST,
   };
 }
 
 function library(): Crop[] {
   const byId = (text: string) => new Map(readTable(text).map((row) => [row['id']!, row]));
-  const [cold, growth, seed] = [byId(COLD), byId(GROWTH), byId(SEED)];
+  const [cold, growth, seed, words] = [byId(COLD), byId(GROWTH), byId(SEED), byId(CROP_WORDS)];
   return readTable(WHAT).map((w) => {
     const id = w['id']!;
-    const [c, g, s] = [cold.get(id), growth.get(id), seed.get(id)];
-    if (!c || !g || !s) throw new Error(`${id} is not in every table of crops`);
-    return cropOf(w, c, g, s);
+    const [c, g, s, n] = [cold.get(id), growth.get(id), seed.get(id), words.get(id)];
+    if (!c || !g || !s || !n) throw new Error(`${id} is not in every table of crops`);
+    return cropOf(w, c, g, s, n);
   });
 }
 
@@ -240,7 +241,7 @@ export function cropById(id: string): Crop {
     BY_ID.get(id) ?? {
       ...BY_ID.get('lettuce-leaf')!,
       id,
-      name: `${id}, not in the list: reckoned as lettuce`,
+      name: notInList(id),
     }
   );
 }

@@ -3,6 +3,7 @@
  * from them; null where it is kept by cloves, bulbs or tubers. Crops of one `species` cross. Starting values from seed savers' common
  * ground, for a garden's own use, not for sale by variety: distances are halved by a hedge or a house between.
  */
+import { SPECIES_NAME } from '../words/en/names';
 export interface Saving {
   species: string;
   by: 'itself' | 'insects' | 'wind';
@@ -17,29 +18,33 @@ const PLANTS = { itself: 8, insects: 40, wind: 60 } as const;
 
 /** One line a species: its crops, and how far where it is not the usual. */
 const SPECIES: readonly [species: string, by: Saving['by'], crops: string[], apartM?: number][] = [
-  ['lettuce', 'itself', ['lettuce', 'lettuce-leaf', 'lettuce-romaine']],
-  ['endive', 'itself', ['endive', 'escarole'], 20],
-  ['chicory', 'insects', ['radicchio', 'sugarloaf']],
-  ['spinach', 'wind', ['spinach']],
-  ['beet', 'wind', ['chard', 'beetroot']],
-  ['turnip kin', 'insects', ['mizuna', 'tatsoi', 'komatsuna', 'pak-choi', 'napa-cabbage', 'turnip']],
+  [SPECIES_NAME.lettuce, 'itself', ['lettuce', 'lettuce-leaf', 'lettuce-romaine']],
+  [SPECIES_NAME.endive, 'itself', ['endive', 'escarole'], 20],
+  [SPECIES_NAME.chicory, 'insects', ['radicchio', 'sugarloaf']],
+  [SPECIES_NAME.spinach, 'wind', ['spinach']],
+  [SPECIES_NAME.beet, 'wind', ['chard', 'beetroot']],
   [
-    'cabbage kin',
+    SPECIES_NAME.turnipKin,
+    'insects',
+    ['mizuna', 'tatsoi', 'komatsuna', 'pak-choi', 'napa-cabbage', 'turnip'],
+  ],
+  [
+    SPECIES_NAME.cabbageKin,
     'insects',
     ['kale', 'collard', 'spring-cabbage', 'savoy', 'cauliflower', 'broccoli', 'purple-sprouting', 'kohlrabi'],
   ],
-  ['radish', 'insects', ['radish', 'winter-radish']],
-  ['celery', 'insects', ['celery', 'celeriac']],
-  ['onion', 'insects', ['onion', 'shallot']],
-  ['tomato', 'itself', ['tomato', 'cherry-tomato']],
-  ['pepper', 'itself', ['pepper', 'chilli'], 50],
-  ['aubergine', 'itself', ['aubergine'], 20],
-  ['pea', 'itself', ['pea-shoots', 'snap-pea'], 10],
-  ['bean', 'itself', ['french-bean', 'climbing-bean'], 10],
-  ['broad bean', 'insects', ['broad-bean', 'field-bean']],
-  ['maize', 'wind', ['sweetcorn'], 300],
-  ['mâche', 'itself', ['mache'], 30],
-  ['claytonia', 'itself', ['claytonia'], 10],
+  [SPECIES_NAME.radish, 'insects', ['radish', 'winter-radish']],
+  [SPECIES_NAME.celery, 'insects', ['celery', 'celeriac']],
+  [SPECIES_NAME.onion, 'insects', ['onion', 'shallot']],
+  [SPECIES_NAME.tomato, 'itself', ['tomato', 'cherry-tomato']],
+  [SPECIES_NAME.pepper, 'itself', ['pepper', 'chilli'], 50],
+  [SPECIES_NAME.aubergine, 'itself', ['aubergine'], 20],
+  [SPECIES_NAME.pea, 'itself', ['pea-shoots', 'snap-pea'], 10],
+  [SPECIES_NAME.bean, 'itself', ['french-bean', 'climbing-bean'], 10],
+  [SPECIES_NAME.broadBean, 'insects', ['broad-bean', 'field-bean']],
+  [SPECIES_NAME.maize, 'wind', ['sweetcorn'], 300],
+  [SPECIES_NAME.mache, 'itself', ['mache'], 30],
+  [SPECIES_NAME.claytonia, 'itself', ['claytonia'], 10],
 ];
 const BY_CROP = new Map(
   SPECIES.flatMap(([species, by, crops, apartM]) =>

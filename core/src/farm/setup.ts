@@ -3,6 +3,7 @@
  * dimensions for every form; `tightnessOf` turns three plain answers into one of the engine's words; `zoneOffsetC` gives
  * a zone's starting value until it is measured. All figures are starting values from general practice.
  */
+import { FORM_NAME, OPENING_NAME, STRUCTURE_NAME } from '../words/en/names';
 import type { Place, Tightness } from '../heat/types';
 import type { Bed, Form, Opening, Snug, Structure, StructureKind, Zone } from './types';
 
@@ -43,9 +44,13 @@ function draft(
   };
 }
 
-const door = (areaM2: number): Opening => ({ name: 'Doors', kind: 'door', areaM2 });
-const sides = (lengthM: number): Opening => ({ name: 'Roll-up sides', kind: 'roll-up', areaM2: lengthM * 2 });
-const lid = (areaM2: number): Opening => ({ name: 'Lid', kind: 'lid', areaM2 });
+const door = (areaM2: number): Opening => ({ name: OPENING_NAME.doors, kind: 'door', areaM2 });
+const sides = (lengthM: number): Opening => ({
+  name: OPENING_NAME.rollUpSides,
+  kind: 'roll-up',
+  areaM2: lengthM * 2,
+});
+const lid = (areaM2: number): Opening => ({ name: OPENING_NAME.lid, kind: 'lid', areaM2 });
 
 /**
  * All that opens, together, m².
@@ -59,111 +64,132 @@ const one = (label: string, d: StructureDraft) => ({ label, draft: d });
 
 export const FORM_INFO: Record<Form, FormInfo> = {
   'hoop-house': {
-    label: 'hoop house',
+    label: FORM_NAME['hoop-house'],
     kind: 'house',
     templates: [
-      one('20 × 6 m', draft('hoop-house', 'House', house, 20, 6, 2.6, [door(8)])),
-      one('30 × 9 m', draft('hoop-house', 'Big house', house, 30, 9, 3.6, [door(12), sides(28)])),
-      one('12 × 4.5 m', draft('hoop-house', 'Small house', house, 12, 4.5, 2.2, [door(5)])),
+      one('20 × 6 m', draft('hoop-house', STRUCTURE_NAME.house, house, 20, 6, 2.6, [door(8)])),
+      one('30 × 9 m', draft('hoop-house', STRUCTURE_NAME.bigHouse, house, 30, 9, 3.6, [door(12), sides(28)])),
+      one('12 × 4.5 m', draft('hoop-house', STRUCTURE_NAME.smallHouse, house, 12, 4.5, 2.2, [door(5)])),
     ],
   },
   'walk-in-tunnel': {
-    label: 'walk-in tunnel',
+    label: FORM_NAME['walk-in-tunnel'],
     kind: 'house',
     templates: [
-      one('15 × 4 m', draft('walk-in-tunnel', 'Walk-in tunnel', house, 15, 4, 2, [door(4)])),
-      one('30 × 4.2 m', draft('walk-in-tunnel', 'Long tunnel', house, 30, 4.2, 2.1, [door(4), sides(28)])),
+      one('15 × 4 m', draft('walk-in-tunnel', STRUCTURE_NAME.walkInTunnel, house, 15, 4, 2, [door(4)])),
+      one(
+        '30 × 4.2 m',
+        draft('walk-in-tunnel', STRUCTURE_NAME.longTunnel, house, 30, 4.2, 2.1, [door(4), sides(28)]),
+      ),
     ],
   },
   greenhouse: {
-    label: 'glass or film greenhouse',
+    label: FORM_NAME['greenhouse'],
     kind: 'house',
     templates: [
       one(
         'glass, 6 × 3 m',
-        draft('greenhouse', 'Glasshouse', { ...house, shape: 'box', material: 'glass' }, 6, 3, 2.2, [
-          { name: 'Roof lights', kind: 'hinged', areaM2: 1.4, wax: { startC: 16, fullC: 26 } },
-          door(1.6),
-        ]),
+        draft(
+          'greenhouse',
+          STRUCTURE_NAME.glasshouse,
+          { ...house, shape: 'box', material: 'glass' },
+          6,
+          3,
+          2.2,
+          [
+            { name: OPENING_NAME.roofLights, kind: 'hinged', areaM2: 1.4, wax: { startC: 16, fullC: 26 } },
+            door(1.6),
+          ],
+        ),
       ),
     ],
   },
   'cold-frame': {
-    label: 'cold frame',
+    label: FORM_NAME['cold-frame'],
     kind: 'frame',
     templates: [
-      one('3.6 × 1.2 m', draft('cold-frame', 'Frames', box, 3.6, 1.2, 0.4, [lid(1.2)])),
-      one('1.2 × 0.8 m', draft('cold-frame', 'Small frame', box, 1.2, 0.8, 0.35, [lid(0.3)])),
+      one('3.6 × 1.2 m', draft('cold-frame', STRUCTURE_NAME.frames, box, 3.6, 1.2, 0.4, [lid(1.2)])),
+      one('1.2 × 0.8 m', draft('cold-frame', STRUCTURE_NAME.smallFrame, box, 1.2, 0.8, 0.35, [lid(0.3)])),
     ],
   },
   'hot-bed': {
-    label: 'hot bed',
+    label: FORM_NAME['hot-bed'],
     kind: 'frame',
     templates: [
       one(
         '2.4 × 1.2 m, manure',
-        draft('hot-bed', 'Hot bed', box, 2.4, 1.2, 0.45, [lid(0.8)], { heat: { kind: 'manure', wm2: 60 } }),
+        draft('hot-bed', STRUCTURE_NAME.hotBed, box, 2.4, 1.2, 0.45, [lid(0.8)], {
+          heat: { kind: 'manure', wm2: 60 },
+        }),
       ),
     ],
   },
   'low-tunnel': {
-    label: 'low tunnel',
+    label: FORM_NAME['low-tunnel'],
     kind: 'tunnel',
     templates: [
       one(
         '15 × 1.2 m',
-        draft('low-tunnel', 'Low tunnels', low, 15, 1.2, 0.55, [
-          { name: 'One side lifted', kind: 'roll-up', areaM2: 2 },
+        draft('low-tunnel', STRUCTURE_NAME.lowTunnels, low, 15, 1.2, 0.55, [
+          { name: OPENING_NAME.oneSideLifted, kind: 'roll-up', areaM2: 2 },
         ]),
       ),
     ],
   },
   cloche: {
-    label: 'cloche',
+    label: FORM_NAME['cloche'],
     kind: 'tunnel',
     templates: [
       one(
         'a row, 2 × 0.4 m',
-        draft('cloche', 'Cloches', { ...low, material: 'glass' }, 2, 0.4, 0.3, [
-          { name: 'Ends', kind: 'lid', areaM2: 0.12 },
+        draft('cloche', STRUCTURE_NAME.cloches, { ...low, material: 'glass' }, 2, 0.4, 0.3, [
+          { name: OPENING_NAME.ends, kind: 'lid', areaM2: 0.12 },
         ]),
       ),
     ],
   },
   'open-ground': {
-    label: 'open ground',
+    label: FORM_NAME['open-ground'],
     kind: 'open',
     templates: [
       one(
         '20 × 6 m',
-        draft('open-ground', 'Open beds', { ...low, kind: 'open', shape: 'flat' }, 20, 6, 0.1, []),
+        draft(
+          'open-ground',
+          STRUCTURE_NAME.openBeds,
+          { ...low, kind: 'open', shape: 'flat' },
+          20,
+          6,
+          0.1,
+          [],
+        ),
       ),
     ],
   },
   'bench-row': {
-    label: 'bench or crate row',
+    label: FORM_NAME['bench-row'],
     kind: 'open',
     templates: [
       one(
         '10 × 1.2 m',
-        draft('bench-row', 'Benches', { ...low, kind: 'open', shape: 'flat' }, 10, 1.2, 0.1, []),
+        draft('bench-row', STRUCTURE_NAME.benches, { ...low, kind: 'open', shape: 'flat' }, 10, 1.2, 0.1, []),
       ),
     ],
   },
   'nursery-shelf': {
-    label: 'nursery shelf',
+    label: FORM_NAME['nursery-shelf'],
     kind: 'frame',
     templates: [
       one(
         '2 × 0.6 m',
         draft(
           'nursery-shelf',
-          'Nursery shelf',
+          STRUCTURE_NAME.nurseryShelf,
           { ...box, sides: 'cover', material: 'pe-film' },
           2,
           0.6,
           1.2,
-          [{ name: 'Front', kind: 'roll-up', areaM2: 0.8 }],
+          [{ name: OPENING_NAME.front, kind: 'roll-up', areaM2: 0.8 }],
         ),
       ),
     ],
@@ -198,14 +224,6 @@ export const ZONE_START_K: Record<Zone, number> = {
   'side-left': 0,
   'side-right': 0,
   shelf: 0,
-};
-
-export const ZONE_WORD: Record<Zone, string> = {
-  centre: 'centre',
-  door: 'by the door',
-  'side-left': 'left side',
-  'side-right': 'right side',
-  shelf: 'upper shelf',
 };
 
 const SHELF_M = 1.6;

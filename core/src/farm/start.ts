@@ -2,6 +2,7 @@
  * A farm to start from. Contract: `startFarm(counts, id)` makes of a few counts a farm of usual structures, beds and sheets that
  * fit them, each with its own id; everything in it can be changed afterwards. Sizes are starting values from general practice.
  */
+import { START_NAME } from '../words/en/names';
 import { FORM_INFO } from './setup';
 import type { Bed, Cover, Form, Structure } from './types';
 import { usualBed, usualSheet } from './usual';
@@ -26,22 +27,22 @@ export interface StartFarm {
 export const START_KINDS: { id: string; label: string; counts: StartCounts }[] = [
   {
     id: 'house-frames',
-    label: 'a house and frames',
+    label: START_NAME['house-frames'],
     counts: { houses: 1, bedsInHouse: 4, frames: 2, tunnels: 0, openBeds: 0, fleeces: 4, blankets: 2 },
   },
   {
     id: 'houses',
-    label: 'two houses',
+    label: START_NAME['houses'],
     counts: { houses: 2, bedsInHouse: 4, frames: 0, tunnels: 0, openBeds: 0, fleeces: 8, blankets: 4 },
   },
   {
     id: 'tunnels',
-    label: 'low tunnels and open beds',
+    label: START_NAME['tunnels'],
     counts: { houses: 0, bedsInHouse: 0, frames: 0, tunnels: 3, openBeds: 3, fleeces: 3, blankets: 0 },
   },
   {
     id: 'frames',
-    label: 'a few cold frames',
+    label: START_NAME['frames'],
     counts: { houses: 0, bedsInHouse: 0, frames: 3, tunnels: 0, openBeds: 0, fleeces: 0, blankets: 3 },
   },
 ];

@@ -1,4 +1,5 @@
 /** Beds and sheets as they usually are, to begin with. Contract: what is made here fits: a bed into its structure, a sheet on its beds. */
+import { CLOTH_NAME } from '../words/en/names';
 import { sheetFor, USUAL_SIDE_M } from '../covers/sheet';
 import { archLengthM } from '../heat/geometry';
 import type { MaterialId } from '../heat/types';
@@ -38,10 +39,10 @@ export function usualBed(s: Structure, n: number, id: string): Bed {
 }
 
 const CLOTH = {
-  fleece: { name: 'Fleece 30', material: 'fleece-30', minutes: 6 },
-  blanket: { name: 'Frost blanket', material: 'frost-blanket', minutes: 8 },
-  film: { name: 'Film', material: 'pe-film', minutes: 8 },
-  laid: { name: 'Fleece 17', material: 'fleece-17', minutes: 4 },
+  fleece: { name: CLOTH_NAME.fleece, material: 'fleece-30', minutes: 6 },
+  blanket: { name: CLOTH_NAME.blanket, material: 'frost-blanket', minutes: 8 },
+  film: { name: CLOTH_NAME.film, material: 'pe-film', minutes: 8 },
+  laid: { name: CLOTH_NAME.laid, material: 'fleece-17', minutes: 4 },
 } as const satisfies Record<string, { name: string; material: MaterialId; minutes: number }>;
 export type Cloth = keyof typeof CLOTH;
 

@@ -35,18 +35,17 @@ const LEAST_HOURS = 12;
 interface Range {
   min: number;
   max: number;
-  what: string;
 }
 const RANGES: Partial<Record<Field, Range>> = {
-  air: { min: -60, max: 60, what: '−60 to 60 °C' },
-  dew: { min: -80, max: 40, what: '−80 to 40 °C' },
-  humidity: { min: 1, max: 100, what: '1 to 100 %' },
-  wind: { min: 0, max: 75, what: '0 to 75 m/s' },
-  windFrom: { min: 0, max: 360, what: '0 to 360°, or letters like NNW' },
-  cloud: { min: 0, max: 1, what: 'clear to overcast' },
-  global: { min: 0, max: 1500, what: '0 to 1500 W/m²' },
-  rain: { min: 0, max: 200, what: '0 to 200 mm' },
-  snow: { min: 0, max: 500, what: '0 to 500 mm' },
+  air: { min: -60, max: 60 },
+  dew: { min: -80, max: 40 },
+  humidity: { min: 1, max: 100 },
+  wind: { min: 0, max: 75 },
+  windFrom: { min: 0, max: 360 },
+  cloud: { min: 0, max: 1 },
+  global: { min: 0, max: 1500 },
+  rain: { min: 0, max: 200 },
+  snow: { min: 0, max: 500 },
 };
 const MAY_BE_EMPTY: Field[] = ['windFrom', 'global', 'rain', 'snow', 'cloud'];
 
@@ -88,11 +87,10 @@ function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | 
     const raw = field === 'windFrom' ? directionDeg(text) : numberOf(text);
     if (!Number.isFinite(raw))
       return field === 'windFrom'
-        ? said('row.notDirection', { field, text: text.slice(0, 40), range: range.what })
+        ? said('row.notDirection', { field, text: text.slice(0, 40) })
         : said('row.notNumber', { field, text: text.slice(0, 40) });
     const si = column.toSi(raw);
-    if (si < range.min || si > range.max)
-      return said('row.outside', { field, text, unit: column.unit, range: range.what });
+    if (si < range.min || si > range.max) return said('row.outside', { field, text, unit: column.unit });
     values[field] = si;
   }
   return values;

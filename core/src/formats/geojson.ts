@@ -3,6 +3,7 @@
  * as properties; `fromGeoJson` gives the same structures and beds back, or, for polygons from elsewhere, rectangles made of
  * them. Metres become degrees on a plane at the farm: 111,320 m a degree of latitude; good to a decimetre on a farm.
  */
+import { areaName } from '../words/en/names';
 import { said, type Said } from '../words/said';
 import { bedCentres, cornersOf, layoutOf, onFarm, type Placed } from '../farm/layout';
 import type { Site } from '../heat/types';
@@ -140,7 +141,7 @@ export function fromGeoJson(site: Site, json: unknown): GeoRead | { problem: Sai
       out.structures.push({
         ...FORM_INFO['hoop-house'].templates[0]!.draft,
         id: String(f.id ?? `area-${i + 1}`),
-        name: String(properties['name'] ?? `Area ${i + 1}`),
+        name: String(properties['name'] ?? areaName(i + 1)),
         order: i,
         lengthM: cm(r.lengthM),
         widthM: cm(r.widthM),

@@ -2,6 +2,7 @@
  * What each cover does to light, thermal radiation and air. Starting values from general horticultural and
  * building-physics tables; a maker's sheet or the grower's own readings (calibration) move them.
  */
+import { MATERIAL_NAME } from '../words/en/names';
 import type { MaterialId } from './types';
 
 export interface Material {
@@ -57,20 +58,20 @@ const fleece = {
 export const MATERIALS: Record<MaterialId, Material> = {
   'pe-film': {
     ...film,
-    name: 'house film',
+    name: MATERIAL_NAME['pe-film'],
     sunPassed: 0.86,
     thermalPassed: 0.7,
     capacityJm2K: 350,
   },
   'pe-film-ir': {
     ...film,
-    name: 'thermal film',
+    name: MATERIAL_NAME['pe-film-ir'],
     sunPassed: 0.85,
     thermalPassed: 0.18,
     capacityJm2K: 400,
   },
   'polycarbonate-twin': {
-    name: 'twin-wall sheet',
+    name: MATERIAL_NAME['polycarbonate-twin'],
     sunPassed: 0.76,
     sunReflected: 0.16,
     thermalPassed: 0,
@@ -83,7 +84,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     openShare: 0,
   },
   glass: {
-    name: 'glass',
+    name: MATERIAL_NAME['glass'],
     sunPassed: 0.86,
     sunReflected: 0.08,
     thermalPassed: 0,
@@ -96,7 +97,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     openShare: 0,
   },
   'glass-double': {
-    name: 'double glass',
+    name: MATERIAL_NAME['glass-double'],
     sunPassed: 0.76,
     sunReflected: 0.14,
     thermalPassed: 0,
@@ -110,7 +111,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
   },
   'perforated-film': {
     ...film,
-    name: 'perforated film',
+    name: MATERIAL_NAME['perforated-film'],
     sunPassed: 0.86,
     thermalPassed: 0.72,
     capacityJm2K: 100,
@@ -118,7 +119,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
   },
   'fleece-17': {
     ...fleece,
-    name: 'fleece 17',
+    name: MATERIAL_NAME['fleece-17'],
     sunPassed: 0.85,
     thermalPassed: 0.65,
     capacityJm2K: 40,
@@ -126,7 +127,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
   },
   'fleece-30': {
     ...fleece,
-    name: 'fleece 30',
+    name: MATERIAL_NAME['fleece-30'],
     sunPassed: 0.78,
     sunReflected: 0.15,
     thermalPassed: 0.52,
@@ -135,7 +136,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
   },
   'fleece-50': {
     ...fleece,
-    name: 'fleece 50',
+    name: MATERIAL_NAME['fleece-50'],
     sunPassed: 0.7,
     sunReflected: 0.2,
     thermalPassed: 0.38,
@@ -143,7 +144,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     permeabilityMsPa: clothMsPa(50),
   },
   'frost-blanket': {
-    name: 'frost blanket',
+    name: MATERIAL_NAME['frost-blanket'],
     sunPassed: 0.03,
     sunReflected: 0.5,
     thermalPassed: 0,
@@ -156,7 +157,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     openShare: 0,
   },
   'foil-blanket': {
-    name: 'foil blanket',
+    name: MATERIAL_NAME['foil-blanket'],
     sunPassed: 0,
     sunReflected: 0.75,
     thermalPassed: 0,
@@ -169,7 +170,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     openShare: 0,
   },
   tarp: {
-    name: 'tarp',
+    name: MATERIAL_NAME['tarp'],
     sunPassed: 0.02,
     sunReflected: 0.2,
     thermalPassed: 0.05,
@@ -182,7 +183,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     openShare: 0,
   },
   'straw-mat': {
-    name: 'straw mat',
+    name: MATERIAL_NAME['straw-mat'],
     sunPassed: 0,
     sunReflected: 0.35,
     thermalPassed: 0,
@@ -195,7 +196,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     openShare: 0,
   },
   'shade-30': {
-    name: 'shade cloth 30',
+    name: MATERIAL_NAME['shade-30'],
     sunPassed: 0.68,
     sunReflected: 0.08,
     thermalPassed: 0.65,
@@ -208,7 +209,7 @@ export const MATERIALS: Record<MaterialId, Material> = {
     openShare: 0.6,
   },
   'shade-50': {
-    name: 'shade cloth 50',
+    name: MATERIAL_NAME['shade-50'],
     sunPassed: 0.48,
     sunReflected: 0.1,
     thermalPassed: 0.48,

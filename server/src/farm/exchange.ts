@@ -2,6 +2,7 @@
  * The farm out and in. Contract: `wholeFarm` gives the file; `compare` says what taking one would change; `replaceFarm`
  * takes it, all or nothing, as one entry of the log that can be taken back. Log and weather only ever grow.
  */
+import { said } from '@fogata/core';
 import { FARM_FORMAT, type ExchangeView, type FarmFile } from '@fogata/contract';
 import { asc } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
@@ -75,7 +76,7 @@ const nameOf = (x: object) =>
     ? String(x.name)
     : 'crop' in x
       ? [String(x.crop), 'cultivar' in x ? String(x.cultivar) : ''].filter(Boolean).join(' ')
-      : 'something without a name';
+      : said('exchange.nameless');
 
 /** One by one what comes, changes and goes. */
 function changesOf(now: FarmFile, next: Parts & Partial<FarmFile>): { changes: Change[]; same: number } {
@@ -125,7 +126,7 @@ export function compare(now: FarmFile, next: Parts & Partial<FarmFile>): Exchang
   const named = (of: (c: Change) => boolean) =>
     changes
       .filter(of)
-      .map((c) => (c.what === 'farm' ? 'the farm’s settings' : nameOf(c.after ?? c.before ?? {})));
+      .map((c) => (c.what === 'farm' ? said('exchange.settings') : nameOf(c.after ?? c.before ?? {})));
   const known = new Set(now.records.map((r) => r.id));
   const weather = newWeather(now, next);
   return {

@@ -1,6 +1,14 @@
 /** Reads and writes of the farm: everything the planner needs in one load, records appended once, plans changed in place. */
 import { farmSchema, NO_GEAR, NO_NURSERY, NO_RELAY, USUAL_MESSAGES, type Farm } from '@fogata/contract';
-import { addDays, localDate, withOwn, type Cultivar, type FarmFacts, type PastLow } from '@fogata/core';
+import {
+  addDays,
+  localDate,
+  NEW_FARM,
+  withOwn,
+  type Cultivar,
+  type FarmFacts,
+  type PastLow,
+} from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
 import { beds, covers, farm, meta, nightLows, nights, structures, type NightPrediction } from '../db/schema';
@@ -22,7 +30,7 @@ export interface FarmData extends FarmFacts {
 }
 
 export const DEFAULT_FARM: Farm = {
-  name: 'My farm',
+  name: NEW_FARM,
   latitude: 45,
   longitude: 0,
   elevationM: 100,

@@ -16,6 +16,7 @@ import {
   isSaid,
   said,
   type Said,
+  FORECAST_NAME,
 } from '@fogata/core';
 import { sql } from 'drizzle-orm';
 import { createHash, randomUUID } from 'node:crypto';
@@ -83,7 +84,7 @@ export function typedIssue(
   const entries = typedHours(t, farm, Math.max(nowAtMs, night.fromAtMs), night.toAtMs + 8 * HOUR_MS);
   return {
     id,
-    name: 'typed forecast',
+    name: FORECAST_NAME.typed,
     source: 'typed',
     issuedAtMs: nowAtMs,
     entries,

@@ -2,7 +2,7 @@
  * Invented weather behind the ports: a true one from a seed as what a station measured, and a forecast of it every six hours.
  * Reached by the demo, practice and tests alone (a lint rule holds it). What the grower brings goes before it.
  */
-import { HOUR_MS, type Issue, type Site, type WeatherEntry } from '@fogata/core';
+import { FORECAST_NAME, HOUR_MS, type Issue, type Site, type WeatherEntry } from '@fogata/core';
 import { forecastCentre, lastIssueAtMs, trueWeather, type Episode } from '@fogata/core/standins';
 import type { IssuedWeather, ObservedWeather } from '../sources/ports';
 
@@ -46,7 +46,7 @@ export function simulatedWeather(options: SimulatedOptions): {
     const truth = hours(issuedAtMs - BACK_H * HOUR_MS, issuedAtMs + AHEAD_H * HOUR_MS);
     const fresh: Issue = {
       id: `simulated:${seed}:${issuedAtMs}`,
-      name: 'simulated forecast',
+      name: FORECAST_NAME.simulated,
       source: 'simulated',
       issuedAtMs,
       entries: forecastCentre(seed, issuedAtMs, truth),

@@ -71,6 +71,8 @@ export const log = {
   'log.sheet': (v: { cover: string; use: CoverUse | null }) =>
     v.use === null ? v.cover : `${v.cover} ${jobs['way.of']({ use: v.use })}`,
   'log.sheets': (v: { sheets: readonly string[] }) => v.sheets.join(' and '),
+  'exchange.nameless': () => 'something without a name',
+  'exchange.settings': () => 'the farm’s settings',
   'log.brought': (v: { as: keyof typeof BROUGHT | null; name: string }) =>
     `${v.as === null ? v.name : BROUGHT[v.as](v.name)} brought`,
   'log.counts': (v: { added: number; changed: number; removed: number }) =>

@@ -100,6 +100,9 @@ export const refusals = {
   'poll.away': () => 'it could not be reached',
   'poll.notTaken': (v: { why: string }) => `its answer was not taken: ${v.why}`,
 
+  'problem.strange': (v: { where: string }) =>
+    `The farm’s server answers in a way that this page does not know (${v.where}). Load the page again; nothing you entered is lost.`,
+
   'title.400': () => 'Not understood',
   'title.401': () => 'Not let in',
   'title.403': () => 'Not from here',

@@ -20,6 +20,17 @@ const ORDER = {
   'day/month/year': 'day/month/year',
   'month/day/year': 'month/day/year',
 };
+const RANGE: Partial<Record<Field, string>> = {
+  air: '−60 to 60 °C',
+  dew: '−80 to 40 °C',
+  humidity: '1 to 100 %',
+  wind: '0 to 75 m/s',
+  windFrom: '0 to 360°, or letters like NNW',
+  cloud: 'clear to overcast',
+  global: '0 to 1500 W/m²',
+  rain: '0 to 200 mm',
+  snow: '0 to 500 mm',
+};
 const named = (word: string) => word || 'nothing';
 
 export const rows = {
@@ -72,10 +83,10 @@ export const rows = {
 
   'row.empty': (v: { field: Field }) => `${MEANING[v.field]} is empty`,
   'row.notNumber': (v: { field: Field; text: string }) => `${MEANING[v.field]} “${v.text}” is not a number`,
-  'row.notDirection': (v: { field: Field; text: string; range: string }) =>
-    `${MEANING[v.field]} “${v.text}” is not ${v.range}`,
-  'row.outside': (v: { field: Field; text: string; unit: string; range: string }) =>
-    `${MEANING[v.field]} ${v.text} ${v.unit} is outside ${v.range}`,
+  'row.notDirection': (v: { field: Field; text: string }) =>
+    `${MEANING[v.field]} “${v.text}” is not ${RANGE[v.field]}`,
+  'row.outside': (v: { field: Field; text: string; unit: string }) =>
+    `${MEANING[v.field]} ${v.text} ${v.unit} is outside ${RANGE[v.field]}`,
   'row.dewOverAir': (v: { dewPointC: number; airC: number }) =>
     `dew point ${v.dewPointC.toFixed(1)} °C is above the air's ${v.airC.toFixed(1)} °C`,
   'row.notFullHour': () => 'its time is not a full hour',

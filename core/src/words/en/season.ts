@@ -20,6 +20,8 @@ const times = (n: Value | undefined, one: string) => figured(Number(n), one);
 const failing = (v: Values) => `sown on ${v['date']} it is ${FAILURE[v['failure']!]} in ${years(v['share'])}`;
 
 export const season = {
+  'windows.missed': (v: { field: string }) =>
+    `${v.field}: the climate cannot be brought to that date by 5 K; it is as near as that goes`,
   'job.rest': (v: { crop: string; begins: boolean; bed: string }) =>
     `${REST[v.crop]![v.begins ? 0 : 1]}, ${v.bed}`,
   'job.sow.trays': (v: { what: string; bed: string }) => `Sow ${v.what} in trays, for ${v.bed}`,
