@@ -29,7 +29,7 @@ export type Unit = keyof typeof UNIT;
 
 const of = (x: number, unit: Unit): string =>
   `${x < 0 ? `−${-x}` : x}${unit === 'degrees' || unit === 'none' ? '' : ' '}${UNIT[unit]}`;
-const WHOLE = { case: 'the case', request: 'the request', body: 'the request' };
+const WHOLE = { case: 'the case', request: 'the request', body: 'the body' };
 
 interface Limit {
   value: number;
