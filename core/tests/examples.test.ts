@@ -1,11 +1,18 @@
 /**
- * What docstrings say is run. Contract: each `@example expression // value` is evaluated with what its own file, the core's door and the tests' fixtures give, and comes to the
+ * What docstrings say is run. Contract: each `@example expression // value` is evaluated with what its own file, the doors of core and the tests' fixtures give, and comes to the
  * value that stands there: numbers to the last digit that is written, everything else as it is.
  */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { compileFunction } from 'node:vm';
+import * as day from '../day';
+import * as planning from '../planning';
+import * as relayDoor from '../relay';
+import * as season from '../season';
 import * as core from '../src';
+import * as water from '../water';
+import * as evening from './eveningFixture';
+import * as made from './exampleFixture';
 import * as fixtures from './fixtures';
 import * as relay from './relayFixture';
 
@@ -25,25 +32,30 @@ const examplesIn = (file: string): Example[] =>
     return { file, code: m[1]!.slice(0, at), value: m[1]!.slice(at + 4) };
   });
 
-function run(code: string, scope: Record<string, unknown>): unknown {
+/** An expression in a scope; it may wait for what takes its time. */
+function run(code: string, scope: Record<string, unknown>): Promise<unknown> {
   const names = Object.keys(scope).filter((n) => /^[A-Za-z_$][\w$]*$/.test(n) && n !== 'default');
-  const made = compileFunction(`return (${code});`, names) as (...of: unknown[]) => unknown;
+  const made = compileFunction(`return (async () => (${code}))();`, names) as (
+    ...of: unknown[]
+  ) => Promise<unknown>;
   return made(...names.map((n) => scope[n]));
 }
 
 /** Numbers as they are written: 2.75 stands for anything that rounds to it. */
-function alike(got: unknown, value: string): void {
+async function alike(got: unknown, value: string): Promise<void> {
   const number = /^-?\d[\d_]*(?:\.(\d+))?$/.exec(value);
   if (number && typeof got === 'number')
     expect(Number(got.toFixed(number[1]?.length ?? 0))).toBe(Number(value.replaceAll('_', '')));
-  else expect(got).toEqual(run(value, {}));
+  else expect(got).toEqual(await run(value, {}));
 }
 
 const all = files.flatMap(examplesIn);
+const DOORS = { ...day, ...planning, ...relayDoor, ...season, ...water };
 
-test.each(all)('$file: $code', ({ file, code, value }) => {
+test.each(all)('$file: $code', async ({ file, code, value }) => {
   const own = jest.requireActual<Record<string, unknown>>(join(root, file));
-  alike(run(code, { ...relay, ...fixtures, ...core, ...own }), value);
+  const scope = { ...DOORS, ...evening, ...relay, ...fixtures, ...made, ...core, ...own };
+  await alike(await run(code, scope), value);
 });
 
 test('there are examples, and none without a value', () => {

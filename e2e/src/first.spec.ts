@@ -86,7 +86,7 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
     if (bed === 'Bed 1') {
       // nothing is planted that was not named
       await page.getByTestId('save-planting').click();
-      await expect(page.getByText('expected a crop of the list')).toBeVisible();
+      await expect(page.getByText('Expected a crop of the list.')).toBeVisible();
     }
     await page.getByTestId('crop-search').fill('lettuce');
     await page.getByRole('radio', { name: 'leaf lettuce' }).click();

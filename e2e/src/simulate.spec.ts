@@ -63,7 +63,7 @@ test('a case from standard input; a bad one gets one line that names the field, 
       .trim()
       .split('\n')
       .filter((l) => !l.startsWith('npm ')),
-  ).toEqual(['weather[5].windMs: expected 0 to 80 m/s']);
+  ).toEqual(['weather[5].windMs: expected a number from 0 to 80 m/s']);
   expect((await simulate(['nowhere.json'])).code).toBe(2);
   expect((await simulate(['-'], '{')).err).toContain('not JSON');
 });

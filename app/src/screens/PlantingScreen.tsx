@@ -23,6 +23,7 @@ import { SharedRows } from '../components/place/SharedRows';
 import { FORM_WIDTH, Steps } from '../components/ui/Steps';
 import { Text } from '../components/ui/Text';
 import { retract } from '../data/actions';
+import { useExpects } from '../data/expects';
 import { useFormat } from '../data/format';
 import { change, useBeds, useCrops, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
@@ -42,10 +43,11 @@ function Form({
   nowAtMs: number;
 }) {
   const { data: crops } = useCrops();
+  const expects = useExpects();
   const [problem, setProblem] = useState<string | null>(null);
   const draftKey = `planting:${isNew ? start.bedId : start.id}`;
   const { control, handleSubmit, setValue, getValues, formState, setError } = useForm<PlantingBody>({
-    resolver: zodResolver(plantingSchema),
+    resolver: zodResolver(plantingSchema, expects.options),
     defaultValues: { ...start, ...readStored<Partial<PlantingBody>>(draftKey, {}) },
   });
   const crop = useWatch({ control, name: 'crop' });
@@ -93,7 +95,7 @@ function Form({
       setProblem((e as Error).message);
     }
   };
-  const error = Object.values(formState.errors)[0]?.message;
+  const error = expects.told(Object.values(formState.errors)[0]?.message);
   return (
     <View style={{ gap: 16 }}>
       <Text kind="title" heading={1}>

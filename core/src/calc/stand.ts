@@ -87,6 +87,10 @@ export interface Stand {
   daysUp: number;
 }
 
+/**
+ * Seeds for a stand; grams, and days until it is up. Refuses what no number of seeds gives.
+ * @example standFor({ crop: cropById('spinach'), germination: 0.8, ageYears: 0, soilC: 12, per: 'metre', plantsPerMetre: 30, count: 10, confidence: 0.9, spare: 0.1 }).seeds // 53
+ */
 export function standFor(i: StandInput): Stand {
   const { crop } = i;
   if (!crop.sowing || !crop.emergence) throw new CalcProblem('crop', said('want.sownCrop'));

@@ -30,6 +30,10 @@ function shifted(years: Years, around: number, k: number): Years {
   return { ...years, lowC: years.lowC.map((c, i) => lowOf(c, years.highC[i]!, byDay[i % YEAR_DAYS]!)) };
 }
 
+/**
+ * A climate moved so that its frosts end and begin on these dates, as far as 5 K go.
+ * @example withFrostDates(aClimate(), {}).missed // []
+ */
 export function withFrostDates(climate: Climate, dates: FrostDates): { climate: Climate; missed: string[] } {
   const { latitude } = climate.site;
   const start = latitude >= 0 ? 0 : 182;

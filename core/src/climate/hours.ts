@@ -46,6 +46,10 @@ function lowHour(day: number, latitude: number): number {
   return h <= 0 || h >= 24 ? 6 : Math.min(8, Math.max(3, 12 - h / 2));
 }
 
+/**
+ * Days of plausible years as hours, from a day of the series on.
+ * @example hoursOf(someYears(), SITE, 0, 2).length // 48
+ */
 export function hoursOf(years: Years, site: Site, from: number, days: number): WeatherEntry[] {
   const last = years.lowC.length - 1;
   const at = (list: Float32Array, day: number) => list[Math.min(last, Math.max(0, day))]!;

@@ -76,6 +76,10 @@ function quantilesOf(values: number[]): Float64Array {
   });
 }
 
+/**
+ * A climate from a record of days; at least three years of them.
+ * @example (() => { try { return fromDaily(SITE, []); } catch (e) { return e.name; } })() // 'RangeError'
+ */
 export function fromDaily(site: Site, record: readonly Day[]): Climate {
   if (record.length < LEAST_DAYS)
     throw new RangeError(

@@ -118,6 +118,10 @@ function readHours(text: string, timeZone: string): StationRead {
   return { kind: 'hours', days, gaps: gaps + missing, badRows };
 }
 
+/**
+ * A station's days, hours or EPW as days with low and high.
+ * @example readStationFile('date,low,high\n2026-01-01,-3,6', 'UTC').days // [{ date: '2026-01-01', lowC: -3, highC: 6 }]
+ */
 export function readStationFile(text: string, timeZone: string): StationRead {
   if (/^\uFEFF?\s*LOCATION,/i.test(text)) return readEpw(text);
   const first =
@@ -136,6 +140,10 @@ export type StationUse =
 /** Fewer days of a month do not give its means. */
 const LEAST_A_MONTH = 20;
 
+/**
+ * What a record of days is good for.
+ * @example useOf([]) // { use: 'nothing', why: { say: 'row.fewDays', values: { month: 1, days: 0, least: 20 } } }
+ */
 export function useOf(days: readonly Day[]): StationUse {
   const byMonth = Array.from({ length: 12 }, () => ({ low: 0, high: 0, n: 0 }));
   for (const d of days) {

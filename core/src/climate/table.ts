@@ -26,6 +26,10 @@ function byLatitude(site: Site): Monthly[] {
   });
 }
 
+/**
+ * The climate of a site: of its record, its months, or the nearest town of the table.
+ * @example climateOfFarm(SITE, null, {}).missed // []
+ */
 export function climateOfFarm(
   site: Site,
   months: readonly Monthly[] | null,

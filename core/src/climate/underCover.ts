@@ -139,6 +139,10 @@ export const dot = (w: Float64Array, x: Float64Array, n: number) => {
 /** Of a clear day's sun: under this leaves that are shut in do not dry. Starting value. */
 const DULL = 0.5;
 
+/**
+ * Each day of the years under a stack: leaf's lowest, air's highest and mean, soil, light.
+ * @example daysUnder(aFit(), someYears()).count // 6
+ */
 export function daysUnder(model: Reduced, years: Years): Under {
   const n = years.count * YEAR_DAYS;
   const make = () => new Float32Array(n);

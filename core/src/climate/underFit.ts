@@ -202,6 +202,10 @@ function driversOf(years: Years, clear: Float64Array, days: readonly number[]): 
 const starts = (every: number, offset = 10) =>
   Array.from({ length: Math.floor((2 * YEAR_DAYS - 60) / every) }, (_, k) => offset + k * every);
 
+/**
+ * Weights of the days under a stack, fitted to the engine.
+ * @example fitUnder({ site: SITE, climate: aClimate(), stack: [HOUSE] }).shutMax.length > 0 // true
+ */
 export function fitUnder(spec: UnderSpec): Reduced {
   const years = plausibleYears(spec.climate, 2, TRAINING_SEED);
   const clear = clearDays(spec.site);
@@ -242,7 +246,10 @@ export interface ReducedError {
   bias: Record<Output, number>;
 }
 
-/** Against the full engine on days that it was not fitted to. */
+/**
+ * Against the full engine on days that it was not fitted to.
+ * @example Object.keys(errorOf({ site: SITE, climate: aClimate(), stack: [HOUSE] }, aFit(), 3).rms) // ['leafMinC', 'maxC', 'meanC', 'soilC', 'lightMol']
+ */
 export function errorOf(spec: UnderSpec, model: Reduced, seed: number): ReducedError {
   const years = plausibleYears(spec.climate, 2, seed);
   const { as } = blocks(spec, years, starts(61, 25));

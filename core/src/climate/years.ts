@@ -53,6 +53,10 @@ const BEFORE = 30;
 /** Hargreaves' factor over what a clear sky passes, 0.75 of what arrives above the air: 0.16 inland. */
 const SUN_OF_RANGE = 0.16 / 0.75;
 
+/**
+ * So many years of days with the climate's means, swings and spells; the same for the same seed.
+ * @example plausibleYears(aClimate(), 2, 1).count // 2
+ */
 export function plausibleYears(climate: Climate, count: number, seed: number): Years {
   const n = count * YEAR_DAYS;
   const years: Years = {
@@ -99,7 +103,10 @@ export function plausibleYears(climate: Climate, count: number, seed: number): Y
 export const lowOf = (lowC: number, highC: number, shiftK: number) =>
   shiftK <= 0 ? lowC + shiftK : Math.max(lowC, Math.min(lowC + shiftK, highC - 0.5));
 
-/** Last frost before and first after the middle of summer, by year, as days of the year; null in a year without. */
+/**
+ * Last frost before and first after the middle of summer, by year, as days of the year; null in a year without.
+ * @example frostDays(someYears(), 42.7).last.length // 6
+ */
 export function frostDays(
   years: Years,
   latitude: number,

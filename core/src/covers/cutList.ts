@@ -113,6 +113,7 @@ export interface CutProblem {
 /**
  * Variables: x_p_k, how often pattern p is cut from the k-th roll of its kind; m_i, sheets of need i that stay uncut. A sheet
  * left uncut costs more than any roll, so that it happens only where the rolls do not suffice.
+ * @example cutProblem([{ id: 'n', label: 'North', widthM: 2, lengthM: 10, count: 1 }], [{ id: 'r', widthM: 2.1, lengthM: 25, count: 1 }]).lp.includes('Minimize') // true
  */
 export function cutProblem(needs: readonly CutNeed[], rolls: readonly CutRoll[]): CutProblem {
   const patterns = patternsFor(needs, rolls);

@@ -53,7 +53,10 @@ export const coldThere = (place: Cover, night: ColdNight): ColdNight =>
       }
     : { leafMinC: nightCOf(place) };
 
-/** An outcome with the plants in the place from an instant on; the house that they left is as it was. */
+/**
+ * An outcome with the plants in the place from an instant on; the house that they left is as it was.
+ * @example carriedIn((await aPlannedBed()).outcome.options[0], (await aPlannedBed()).outcome.timesAtMs, NOW, aCover({ use: 'indoors', nightC: 6 })).minLeafC.every((c) => c > -3) // true
+ */
 export function carriedIn(
   o: OptionOutcome,
   timesAtMs: readonly number[],

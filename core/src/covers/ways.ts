@@ -60,6 +60,7 @@ export function asUsed(cover: Cover, use: CoverUse): Cover {
 /**
  * Sheets of a plan that was kept and read again: `used` are from then on what `asUsed` gives for their sheet in `stock`, so that one way
  * of a sheet is one object as before.
+ * @example (() => { const own = aCover(); const laid = { ...own, use: 'flat' }; adoptWays([own], [laid]); return sheetKey(laid); })() // 'a'
  */
 export function adoptWays(stock: readonly Cover[], used: Iterable<Cover>): void {
   for (const u of used) {

@@ -67,6 +67,10 @@ const round = (x: number) => Math.round(x * 100) / 100;
 
 export const LIBRARY_COLUMNS: readonly string[] = COLUMNS.map(([header]) => header);
 
+/**
+ * The library as a table, a crop a row.
+ * @example libraryCsv().split('\n')[0].startsWith('id,') // true
+ */
 export function libraryCsv(crops: readonly Crop[] = CROPS): string {
   const data = crops.map((c) => COLUMNS.map(([, of]) => of(c) ?? ''));
   return `${Papa.unparse({ fields: [...LIBRARY_COLUMNS], data }, { newline: '\n' })}\n`;

@@ -143,7 +143,10 @@ function taskOf(
   };
 }
 
-/** `members` reach from the plan's hour to the evening of the day that the plan's night ends in. */
+/**
+ * `members` reach from the plan's hour to the evening of the day that the plan's night ends in.
+ * @example dayTasks(await aPlan(), (await aPlan()).members).length // 1
+ */
 export function dayTasks(plan: NightPlan, members: WeatherEntry[][], away: readonly Away[] = []): DayTask[] {
   const houses = new Map<string, PlannedBed[]>();
   for (const b of plan.beds)
@@ -177,6 +180,10 @@ function anHourLate(stack: BedSpec['stack'], vent: number, atMs: number): BedSpe
   });
 }
 
+/**
+ * A structure's day: its opening plan, what an hour late costs, what its plants get.
+ * @example workOutDay(dayTasks(await aPlan(), (await aPlan()).members)[0]).steps.length >= 0 // true
+ */
 export function workOutDay(task: DayTask): DayAnswer {
   const { site, spec, initial, members, limits } = task;
   const plannedWith = (l: Limits) =>

@@ -56,7 +56,10 @@ function openAtStart(l: Layer, startAtMs: number): number {
   return [...(l.open ?? [])].filter((o) => Date.parse(o.from) <= startAtMs).at(-1)?.fraction ?? 0;
 }
 
-/** The case under these openings, in its own format. */
+/**
+ * The case under these openings, in its own format.
+ * @example asOpened(simulationCase(), { moves: [[]], nights: [[]] }).stack.length // 1
+ */
 export function asOpened<C extends OpeningCase>(c: C, o: Openings, sheets = true): C {
   const startAtMs = Date.parse(c.weather[0]!.time);
   const stack = c.stack.map((l, j): Layer => {
@@ -91,6 +94,10 @@ export interface OpeningOptions {
 /** What is run: a case, with what a farm knows of the place besides. */
 export type OpeningCase = Pick<SimulationCase, 'site' | 'weather'> & BedSpec;
 
+/**
+ * A case with its openings filled in, so that leaf and soil stay within the limits.
+ * @example openingPlan(simulationCase([HOUSE], { weather: weather({ meanC: 12, hours: 24 }) }), { leafMaxC: 26, style: 'air' }).stack[0].open.length > 0 // true
+ */
 export function openingPlan<C extends OpeningCase>(c: C, limits: Limits, options: OpeningOptions = {}): C {
   const { initial, sheets = true, onProgress = () => undefined } = options;
   const startAtMs = Date.parse(c.weather[0]!.time);

@@ -87,6 +87,10 @@ function inFabric(spec: BedSpec): BedSpec | null {
   };
 }
 
+/**
+ * What shade, mist or a lid off would take from a day that is too hot, K.
+ * @example Object.keys(remediesFor(bed([HOUSE]), [prepareWeather(SITE, weather({ meanC: 18 }))], anEnd(), START_MS, START_MS + 86_400_000)).length > 0 // true
+ */
 export function remediesFor(
   spec: BedSpec,
   members: readonly PreparedWeather[],

@@ -66,7 +66,10 @@ function overOn(p: Planting, crop: Crop, climate: Climate): string {
   return addDays(p.plantedOn, YEAR_DAYS);
 }
 
-/** Null where a house cannot be opened or nothing stands in it all year. */
+/**
+ * Null where a house cannot be opened or nothing stands in it all year.
+ * @example shadeTask(evening(-7, 1).data, aStructure(), '2027-01-15', aClimate()).structureId // 's'
+ */
 export function shadeTask(
   data: FarmFacts,
   structure: Structure,
@@ -118,6 +121,10 @@ function warmDay(years: Years, date: string): number {
   return warm.slice(at - 3, at + 4).reduce((a, b) => (years.sunShare[b]! > years.sunShare[a]! ? b : a));
 }
 
+/**
+ * Weeks of the year in which shade cloth on a structure is worth more than the light that it takes.
+ * @example Array.isArray(shadeSpans(shadeTask(evening(-7, 1).data, aStructure(), '2027-01-15', aClimate()))) // true
+ */
 export function shadeSpans(task: ShadeTask): ShadeSpan[] {
   // plausible hours are in the sun's own time
   const site = { ...task.site, longitude: 0 };

@@ -52,7 +52,10 @@ function structureOf(outer: Outer, id: string): Structure {
   return { ...draft, id, order: 0 };
 }
 
-/** `id` begins the ids of all that is made: the same answers with it are the same farm. Today as a date of the farm. */
+/**
+ * `id` begins the ids of all that is made: the same answers with it are the same farm. Today as a date of the farm.
+ * @example askedFarm({ outer: 'film-house', middle: 'none', laid: false, crop: 'spinach', weeks: 8 }, 'x', '2027-01-14').planting.plantedOn // '2026-11-19'
+ */
 export function askedFarm(a: Asked, id: string, today: string): AskedFarm {
   const structure = structureOf(a.outer, `${id}-s`);
   const bed = usualBed(structure, 1, `${id}-b`);
@@ -77,7 +80,10 @@ export function askedFarm(a: Asked, id: string, today: string): AskedFarm {
   return { structure, bed, covers, planting };
 }
 
-/** What could be laid besides, one of each kind that is not there already. */
+/**
+ * What could be laid besides, one of each kind that is not there already.
+ * @example (() => { const a = { outer: 'film-house', middle: 'none', laid: false, crop: 'spinach', weeks: 8 }; return spareSheets(a, askedFarm(a, 'x', '2027-01-14')).map((c) => c.material); })() // ['fleece-30', 'frost-blanket', 'fleece-17']
+ */
 export function spareSheets(a: Asked, { structure, bed }: AskedFarm): Cover[] {
   const kinds: Cloth[] = a.laid ? ['fleece', 'blanket'] : ['fleece', 'blanket', 'laid'];
   return kinds.filter((k) => k !== a.middle).map((k) => usualSheet(k, 1, [bed], [structure], `spare-${k}`));

@@ -55,7 +55,10 @@ const ORDER: [keyof StartCounts, Form][] = [
   ['tunnels', 'low-tunnel'],
 ];
 
-/** `id` begins every id. Houses stand first, then frames, tunnels, and the open beds as one piece of ground. */
+/**
+ * `id` begins every id. Houses stand first, then frames, tunnels, and the open beds as one piece of ground.
+ * @example startFarm({ houses: 1, bedsInHouse: 4, frames: 2, tunnels: 0, openBeds: 0, fleeces: 4, blankets: 2 }, 'x').beds.length // 6
+ */
 export function startFarm(c: StartCounts, id: string): StartFarm {
   const structures: Structure[] = [];
   const beds: Bed[] = [];

@@ -96,7 +96,10 @@ function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | 
   return values;
 }
 
-/** One hour from its numbers, as the CSV and the feed give them; or the reason why it cannot be. */
+/**
+ * One hour from its numbers, as the CSV and the feed give them; or the reason why it cannot be.
+ * @example entryFrom(START_MS, { air: -2, dew: -5, wind: 1, cloud: 0.2 }).dewPointC // -5
+ */
 export function entryFrom(ms: number, v: Values): WeatherEntry | Said {
   const airC = v.air!;
   const dew = v.dew ?? (v.humidity === undefined ? NaN : dewPointC(airC, v.humidity / 100));
@@ -153,7 +156,10 @@ export function append(entries: WeatherEntry[], next: WeatherEntry): Said | null
   return null;
 }
 
-/** Reads a CSV text; nothing is thrown. Where `badRows` is not empty none of it may be used. */
+/**
+ * Reads a CSV text; nothing is thrown. Where `badRows` is not empty none of it may be used.
+ * @example readForecastCsv(`time,air (°C),dew (°C),wind (m/s)\n${weather({ hours: 30 }).map((e) => `${e.time},-1,-4,1.5`).join('\n')}`, 'UTC').entries.length // 31
+ */
 export function readForecastCsv(text: string, timeZone: string): CsvReading {
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''));
   // lines keep their numbers, whatever blank ones stand between

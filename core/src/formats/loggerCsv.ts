@@ -14,6 +14,10 @@ export interface LoggedC {
   c: number;
 }
 
+/**
+ * A logger's table: °C by spot and instant, and rows that are not taken.
+ * @example readLoggerCsv('time,temperature °C\n2027-01-14T06:00Z,-3.5', 'UTC', 'outside', () => null).rows[0].c // -3.5
+ */
 export function readLoggerCsv(
   text: string,
   timeZone: string,

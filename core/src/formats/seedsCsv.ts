@@ -11,6 +11,10 @@ import { said, type Said } from '../words/said';
 
 const LIKED = ['yes', 'plain', 'never'] as const;
 
+/**
+ * Cultivars as a table, one a row, in the library's columns.
+ * @example toCultivarsCsv([]).split(',').slice(0, 3) // ['id', 'crop', 'name']
+ */
 export function toCultivarsCsv(cultivars: readonly Cultivar[]): string {
   const columns = ['id', 'crop', 'name', 'liked', ...FIGURES.map((f) => f.id), 'note'];
   return csvOf(
@@ -120,6 +124,10 @@ const LOT_COLUMNS = [
   'note',
 ] as const;
 
+/**
+ * Seed lots as a table, one a row.
+ * @example toLotsCsv([]).split(',').slice(0, 3) // ['id', 'crop', 'cultivar']
+ */
 export function toLotsCsv(lots: readonly SeedLot[]): string {
   return csvOf(
     LOT_COLUMNS,

@@ -31,6 +31,10 @@ export interface Season {
 /** A leaf that has mildew makes less by this share. Starting value. */
 const SICK_LEAF = 0.6;
 
+/**
+ * A crop through every year of a place.
+ * @example aSeason().crop.id // 'spinach'
+ */
 export function season(crop: Crop, under: Under, dayH: Float64Array): Season {
   const n = under.leafMinC.length;
   const rise = new Float64Array(n + 1);
@@ -128,6 +132,7 @@ export const USUAL_LUCK: Luck = { pick: 1, bolt: 1, standsK: 0 };
 /**
  * `until` is the last day that is asked about, of the whole series; `ready` stops at the first picking. What comes later is not
  * looked at.
+ * @example course(aSeason(), 90, 'sow').fate // 'bolted'
  */
 export function course(
   s: Season,

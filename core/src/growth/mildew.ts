@@ -38,6 +38,10 @@ const DRIES = 0.08;
 /** Days in a row that leaves have to stay wet before it begins. */
 const WET_RUN = 3;
 
+/**
+ * How likely mildew is by day, 0 to 1.
+ * @example mildewOf(cropById('spinach'), aPlaceOfYears().under).length > 300 // true
+ */
 export function mildewOf(crop: Crop, under: Under): Float32Array {
   const n = under.meanC.length;
   const share = new Float32Array(n);

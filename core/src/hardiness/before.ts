@@ -24,7 +24,10 @@ export function dailyMeans(weather: readonly WeatherEntry[], timeZone: string): 
   return new Map([...sums].map(([day, s]) => [day, s.sum / s.n]));
 }
 
-/** Hardening of a planting today, from the days since it was planted (the last 60 at most). */
+/**
+ * Hardening of a planting today, from the days since it was planted (the last 60 at most).
+ * @example hardeningOf({ ...planted('b', 'mache'), plantedOn: '2026-11-20' }, 'house', new Map([['2027-01-13', 2]]), '2027-01-14') > 0 // true
+ */
 export function hardeningOf(
   p: Planting,
   kind: StructureKind,

@@ -54,7 +54,10 @@ function layersOver(net: Network, part: Part): number[] {
   return [...Array.from({ length: net.shared }, (_, i) => i), ...own];
 }
 
-/** Water on the covers and snow: they decide what the first hour looks like. `from` by bed. */
+/**
+ * Water on the covers and snow: they decide what the first hour looks like. `from` by bed.
+ * @example runBed(bed([HOUSE]), prepareWeather(SITE, weather({ hours: 12 })), { initial: anEnd() }).humidity[0] > 0.5 // true
+ */
 export function carryWater(w: Work, from: readonly SoilState[]): void {
   const { net } = w;
   net.parts.forEach((part, p) => {
@@ -79,7 +82,10 @@ export function carryWater(w: Work, from: readonly SoilState[]): void {
   w.opticsStale = true;
 }
 
-/** What is known of where it was takes the place of the steady start. */
+/**
+ * What is known of where it was takes the place of the steady start.
+ * @example Math.abs(runBed(bed([HOUSE]), prepareWeather(SITE, weather({ hours: 12 })), { initial: anEnd() }).leafC[0] - anEnd().crop.leafC) < 0.01 // true
+ */
 export function carryHeat(w: Work, from: readonly SoilState[]): void {
   const { net } = w;
   net.parts.forEach((part, p) => {
@@ -103,13 +109,20 @@ export function carryHeat(w: Work, from: readonly SoilState[]): void {
   if (w.snowM > 0 && first?.snow) w.t[w.snowNode] = first.snow.snowC;
 }
 
-/** Columns of ground of a bed, from the outermost in. */
+/**
+ * Columns of ground of a bed, from the outermost in.
+ * @example (() => { const net = compileBeds([bed([HOUSE, FLEECE])], BOOK_CALIBRATION); return columnsOf(net, net.parts[0]).length; })() // 2
+ */
 export function columnsOf(net: Network, part: Part): number[] {
   const out: number[] = [];
   for (let c = part.column; c >= 0; c = net.columns[c]!.outer) out.unshift(c);
   return out;
 }
 
+/**
+ * What a bed's covers, crop and skins hold at the end of a run.
+ * @example anEnd().layers['pe-film/arch/20/6/2.6'].sheetsC.length // 1
+ */
 export function endedState(
   w: Work,
   part: Part,

@@ -13,6 +13,10 @@ const OPEN_GROUND_CROP = { heightM: 0.05, groundCover: 0.2 };
 
 export type OutsideRun = OutsideTrace & { end: Float64Array; endSnow?: LyingSnow };
 
+/**
+ * The bare ground outside through a weather: skin and cells, °C, by step; started anew where nothing is given.
+ * @example runOutside(prepareWeather(SITE, weather()), { deepC: 6 }).skinC[30] < 3 // true
+ */
 export function runOutside(
   weather: PreparedWeather,
   ground: Ground,

@@ -298,6 +298,7 @@ export function runBed(spec: BedSpec, weather: PreparedWeather, options: BedOpti
 /**
  * Runs all beds of a house together under its one air: each warms and dampens what the others live in. The specs must
  * have the same shared layers (`shared` of them); jugs, heaters and deep ground are the first one's.
+ * @example runHouse([bed([HOUSE], { shared: 1 }), bed([HOUSE, FLEECE], { shared: 1 })], prepareWeather(SITE, weather())).beds.length // 2
  */
 export function runHouse(
   specs: readonly BedSpec[],

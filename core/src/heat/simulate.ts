@@ -7,7 +7,10 @@ import type { Calibration, SimulationCase, SimulationResult } from './types';
 
 const round = (x: number, digits = 2) => Number(x.toFixed(digits));
 
-/** Runs a checked case. `refine` and `maxStepS` are for convergence tests. */
+/**
+ * Runs a checked case. `refine` and `maxStepS` are for convergence tests.
+ * @example simulate(simulationCase()).format // 'fogata-result/1'
+ */
 export function simulate(
   input: SimulationCase,
   options: { calibration?: Calibration; refine?: number; maxStepS?: number } = {},
@@ -20,7 +23,10 @@ export function simulate(
   return { ...resultOf(input, run), ...(options.calibration ? { calibration: options.calibration } : {}) };
 }
 
-/** The result in the open format, from a run of that case. */
+/**
+ * The result in the open format, from a run of that case.
+ * @example resultOf(simulationCase(), night([HOUSE], { hours: 24 })).format // 'fogata-result/1'
+ */
 export function resultOf(input: SimulationCase, run: BedRun): SimulationResult {
   const times = input.weather.map((e) => e.time);
   let below0 = 0;

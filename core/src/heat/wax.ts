@@ -20,6 +20,7 @@ const ROUNDS = 6;
 /**
  * `byHand` is the fraction of the whole that stands open at each hour besides; `layer` the place of the structure in the
  * stack. The cylinder follows within the hour; how far it lags is left out.
+ * @example runWithWax(() => night([HOUSE]), 0, [], 10, () => 0).minLeafC === night([HOUSE]).minLeafC // true
  */
 export function runWithWax(
   run: (open: Steps) => BedRun,

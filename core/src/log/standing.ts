@@ -152,7 +152,10 @@ function freshFor(i: ItemLike, state: Lain, known: ReadonlySet<string>): By {
 export const knownActs = (s: Standing): Set<string> =>
   new Set([...s.sheets.map((x) => x.recordId), ...s.lifted.map((x) => x.offId)]);
 
-/** A job with what of it is done and accepted in `state`; `known` are the acts that its answer had. */
+/**
+ * A job with what of it is done and accepted in `state`; `known` are the acts that its answer had.
+ * @example jobAsItStands({ key: 'k', kind: 'cover', items: [], done: false, recordIds: [] }, NOTHING_LAIN, new Set()).key // 'k'
+ */
 export function jobAsItStands<I extends ItemLike, J extends JobLike<I>>(
   job: J,
   state: Lain,

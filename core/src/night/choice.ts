@@ -37,7 +37,10 @@ function wanted(b: PlannedBed): CoverOption[] {
   return fixed.length > 0 ? fixed : b.options;
 }
 
-/** Options that could be chosen, given what the bed loses as it lies: the others are left to a first look. */
+/**
+ * Options that could be chosen, given what the bed loses as it lies: the others are left to a first look.
+ * @example mayWin({ inputs: await anInputs(), together: 1, phase: 'closing' }, await aPlannedBed()).map((o) => o.key) // ['bare', 'fleece', 'fleece~flat']
+ */
 export function mayWin(w: Work, b: PlannedBed): CoverOption[] {
   if (b.fixed !== null) return b.options;
   const current = optionKey(b.on);
@@ -165,6 +168,10 @@ export async function otherHands(beds: readonly PlannedBed[], w: Work): Promise<
   }
 }
 
+/**
+ * Sets what each bed bears, by the kept solver, within the stock and the hands. Throws where no choice is found in its time.
+ * @example await choose([], { inputs: await anInputs() }) // undefined
+ */
 export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void> {
   if (beds.length === 0) return;
   const { data } = w.inputs;

@@ -30,7 +30,10 @@ export interface BedTask {
   countFromAtMs: number;
 }
 
-/** Runs every option under every member. `onOption` is told how many of them are done. */
+/**
+ * Runs every option under every member. `onOption` is told how many of them are done.
+ * @example evaluateBed(aTask()).map((o) => o.key) // ['bare', 'fleece']
+ */
 export function evaluateBed(task: BedTask, onOption?: (done: number) => void): OptionOutcome[] {
   const p = preparedFor(task.site, task.members);
   const belief = task.belief ?? BOOK_BELIEF;
@@ -86,6 +89,7 @@ export function joinOutcomes(task: BedTask, parts: readonly OptionOutcome[][]): 
 /**
  * A bed's outcomes, of which only those are run that are not held under their name yet; what is abandoned or fails is held no longer, and who waited for it
  * runs it anew.
+ * @example (await evaluateNew(aTask(), (o) => o.key, new Map(), async (t) => evaluateBed(t))).length // 2
  */
 export function evaluateNew(
   task: BedTask,
@@ -131,6 +135,7 @@ const STEP_K = 0.15;
 /**
  * The latest time, out of `specs`, at which the covers can go on and still leave the leaf within 0.3 K of what the first
  * of them gives, under the forecast's centre, and what being later than that loses.
+ * @example latestCoverAtMs(aTask(), [{ fromAtMs: 0, spec: bed([HOUSE, FLEECE]) }, { fromAtMs: 1, spec: bed([HOUSE, FLEECE]) }]).dueAtMs // 1
  */
 export function latestCoverAtMs(
   task: Omit<BedTask, 'options'>,

@@ -127,6 +127,10 @@ function whoIsThere(data: FarmFacts, nowAtMs: number, usualAtMs: number, darkAtM
   return { closeAtMs: Math.min(usualAtMs, away.fromAtMs), leavesAtMs: away.fromAtMs };
 }
 
+/**
+ * An evening to be planned: the plan to fill, how many beds, and `run`, which works it out.
+ * @example begin(evening(-7, 1)).beds // 2
+ */
 export function begin(e: Evening): Begun {
   const { data, state, nowAtMs, weather, background, beliefs } = e;
   const { window, phase, today } = e.at;

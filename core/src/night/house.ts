@@ -78,6 +78,10 @@ function kindsOf(beds: readonly HouseBed[]): { kinds: Kind[]; kindOf: number[] }
   return { kinds, kindOf };
 }
 
+/**
+ * A roof with its beds through the days that were and under every member: where each starts from, its last day, its night.
+ * @example evaluateHouse({ site: SITE, history: weather(), members: [weather({ hours: 24 })], beds: [{ id: 'b', historySpec: bed([HOUSE]), spec: bed([HOUSE]), structureLayer: 0, placeK: 0 }], key: 'as', countFromAtMs: START_MS }).beds[0].outcome.key // 'as'
+ */
 export function evaluateHouse(task: HouseTask): HouseOutcome {
   const belief = task.belief ?? BOOK_BELIEF;
   const { kinds, kindOf } = kindsOf(task.beds);

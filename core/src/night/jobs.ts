@@ -13,6 +13,7 @@ const START_STEP = 5;
  * When to start each job so that `hands` people, going from one to the next, have every cover on by its time: counted back
  * from the last. What saves most is done first among those with the same time. Where the time does not reach, they start
  * now and go on in the order of their times: each start is one that hands can keep.
+ * @example (() => { const jobs = [{ kind: 'close', onByAtMs: 3_600_000, dueAtMs: 0, minutes: 10, saves: 0, done: false }]; startTimes(jobs, 0, 1); return jobs[0].dueAtMs / 60_000; })() // 50
  */
 export function startTimes(jobs: Job[], nowAtMs: number, hands: number): void {
   const todo = jobs.filter((j) => !j.done);
@@ -64,7 +65,10 @@ function eveningJobs(plan: NightPlan): Job[] {
   return apart;
 }
 
-/** All jobs of the phase in the order of their times; what is done stays where it was. */
+/**
+ * All jobs of the phase in the order of their times; what is done stays where it was.
+ * @example jobsOf(await aPlan()).map((j) => j.kind) // ['cover']
+ */
 export function jobsOf(plan: NightPlan): Job[] {
   const jobs = plan.phase === 'morning' ? liftJobs(plan) : eveningJobs(plan);
   return jobs.sort(

@@ -28,6 +28,10 @@ export interface LiftLook {
 const cautious = (o: OptionOutcome): ColdNight[] =>
   coldNights(o).map((n) => ({ ...n, hours: Math.max(2, n.hours ?? 2) }));
 
+/**
+ * How cold the leaf gets with the covers off from each time on, and with them left.
+ * @example looksAtLifting({ task: aTask(), lifted: [{ atMs: START_MS, spec: bed([HOUSE]) }], left: bed([HOUSE, FLEECE]) }).length // 1
+ */
 export function looksAtLifting({ task, lifted, left }: LiftTask): LiftLook[] {
   return lifted.map(({ atMs, spec }) => {
     const [off, on] = evaluateBed({

@@ -51,7 +51,10 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
   };
 }
 
-/** Beds whose covers have to stay on through the morning. */
+/**
+ * Beds whose covers have to stay on through the morning.
+ * @example keptOn(await aPlan()).length // 0
+ */
 export function keptOn(plan: NightPlan): PlannedBed[] {
   return plan.beds.filter((b) => b.lift !== null && b.lift.atMs === null);
 }

@@ -119,6 +119,10 @@ export interface OutcomeInputs {
   structureLayer: number;
 }
 
+/**
+ * A bed's runs under every member as one outcome.
+ * @example outcomeFrom({ key: 'bare', runs: [night([HOUSE])], hangsK: [0], placeK: 0, from: 0, structureLayer: 0 }).minLeafC.length // 1
+ */
 export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
   const { runs, from, partedK = 0 } = o;
   const times = runs[0]!.entryAtMs;

@@ -36,6 +36,10 @@ const PARTS_K = 1.5;
 /** More than this is a thermometer that was taken indoors or counts in other degrees, K. */
 const MOST_K = 15;
 
+/**
+ * The last hours in the dark at a thermometer, beside the model's air.
+ * @example pairsOf([{ atMs: START_MS, airC: -3 }], { timesAtMs: [START_MS], structureC: [-2] }, SITE, START_MS + 600_000).length // 0
+ */
 export function pairsOf(
   measured: readonly Measured[],
   model: { timesAtMs: readonly number[]; structureC: readonly number[] },

@@ -154,11 +154,18 @@ export const darkAtMs = (e: Evening): number =>
  */
 export const layAtMs = (e: Evening, b: Pick<PlannedBed, 'lateAtMs'>): number => b.lateAtMs ?? e.closeAtMs;
 
-/** Chosen outcome of a bed. */
+/**
+ * Chosen outcome of a bed.
+ * @example chosenOutcome(await aPlannedBed()).key // 'bare'
+ */
 export function chosenOutcome(b: PlannedBed) {
   return outcomeOf(b.outcome.options, b.chosen);
 }
 
+/**
+ * What comes of a bed left as it is.
+ * @example asIsOutcome(await aPlannedBed()).key // 'as-is'
+ */
 export function asIsOutcome(b: PlannedBed) {
   return outcomeOf(b.outcome.options, AS_IS);
 }
@@ -177,7 +184,10 @@ export function isKnown(
   return i >= 0 && i < p.worth.length && p.worth[i] !== 'guessed';
 }
 
-/** Whether every hour since sundown is known: of a night with a guess in it nothing is claimed. */
+/**
+ * Whether every hour since sundown is known: of a night with a guess in it nothing is claimed.
+ * @example nightKnown(await aPlan()) // false
+ */
 export function nightKnown(plan: NightPlan): boolean {
   const since = sundownAtMs(plan);
   const hours = plan.history.filter((e) => Date.parse(e.time) >= since - HOUR_MS);
@@ -193,6 +203,7 @@ export const sundownAtMs = (plan: NightPlan): number => plan.window.sunsetAtMs ?
 /**
  * The coldest that a bed's leaves have been since sundown, by the model under the weather as it was; null before there is an
  * hour of it, and where the weather of that night is not known.
+ * @example lowSoFar(await aPlan(), await aPlannedBed()) // null
  */
 export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC: number } | null {
   if (!nightKnown(plan)) return null;
@@ -205,7 +216,10 @@ export function lowSoFar(plan: NightPlan, b: PlannedBed): { atMs: number; leafC:
   return low;
 }
 
-/** The highest leaf of the day before a night, by the model under the weather as it was, °C; null where its noon is not known. */
+/**
+ * The highest leaf of the day before a night, by the model under the weather as it was, °C; null where its noon is not known.
+ * @example dayHighC(await aPlan(), await aPlannedBed()) > 10 // true
+ */
 export function dayHighC(plan: NightPlan, b: PlannedBed): number | null {
   const { timesAtMs, leafC } = b.outcome.past;
   const noonAtMs = plan.window.fromAtMs;
@@ -217,18 +231,25 @@ export function dayHighC(plan: NightPlan, b: PlannedBed): number | null {
 /**
  * The night's lowest leaf by member. While it is still to come, what the plan will make of it; in the morning, what it has
  * been together with what the rest of the morning may bring: one figure, wherever a screen speaks of the night.
+ * @example nightLowsC(await aPlan(), await aPlannedBed()).length // 6
  */
 export const nightLowsC = (plan: NightPlan, b: PlannedBed): number[] =>
   nightColds(plan, b).map((n) => n.leafMinC);
 
-/** The same with how long and how cold the soil: what does harm. Of a night that was, only how low it went is known. */
+/**
+ * The same with how long and how cold the soil: what does harm. Of a night that was, only how low it went is known.
+ * @example nightColds(await aPlan(), await aPlannedBed()).length // 6
+ */
 export function nightColds(plan: NightPlan, b: PlannedBed): ColdNight[] {
   const ahead = coldNights(chosenOutcome(b));
   const was = plan.phase === 'morning' ? lowSoFar(plan, b) : null;
   return was === null ? ahead : ahead.map((n) => (n.leafMinC <= was.leafC ? n : { leafMinC: was.leafC }));
 }
 
-/** When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze, Infinity where not by noon. */
+/**
+ * When a bed's leaves have thawed, cautiously: nine of ten members; null where they do not freeze, Infinity where not by noon.
+ * @example Math.round((thawAtMs(await aPlannedBed('hardy')) - NOW) / 3_600_000) // 20
+ */
 export function thawAtMs(b: PlannedBed): number | null {
   const times = asIsOutcome(b)
     .thawAtMs.filter((t): t is number => t !== null)
@@ -237,7 +258,10 @@ export function thawAtMs(b: PlannedBed): number | null {
   return times[Math.min(times.length - 1, Math.floor(times.length * 0.9))]!;
 }
 
-/** A bed as the threads take it, without the covers to be looked at. */
+/**
+ * A bed as the threads take it, without the covers to be looked at.
+ * @example bedTask({ inputs: await anInputs() }, { house: { shared: [] } }, await aPlannedBed(), 3).members.length // 3
+ */
 export function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit<BedTask, 'options'> {
   const { inputs } = w;
   const shares = (b.asIsSpec.shared ?? 0) > 0;

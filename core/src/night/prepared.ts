@@ -19,6 +19,10 @@ export interface Prepared {
 
 const held: Prepared[] = [];
 
+/**
+ * The same object for the same site, hours and step.
+ * @example preparedFor(SITE, [weather()]) === preparedFor(SITE, [weather()]) // true
+ */
 export function preparedFor(site: Site, members: readonly (readonly WeatherEntry[])[]): Prepared {
   const { latitude, longitude, elevationM } = site;
   const key = JSON.stringify([latitude, longitude, elevationM, members]);
@@ -39,7 +43,10 @@ export interface GroundStart {
   outsideSnow?: LyingSnow;
 }
 
-/** The bare ground outside under every member, from where it was (or run in where nothing is known). */
+/**
+ * The bare ground outside under every member, from where it was (or run in where nothing is known).
+ * @example outsideFor(preparedFor(SITE, [weather()]), { deepC: 6 }, BOOK_CALIBRATION).length // 1
+ */
 export function outsideFor(
   p: Prepared,
   ground: Ground,

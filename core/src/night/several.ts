@@ -128,7 +128,10 @@ function actsOf(jobs: readonly Job[]): Act[] {
     .sort((a, b) => a.atMs - b.atMs);
 }
 
-/** When the last of the nights ends: so far the members have to reach. */
+/**
+ * When the last of the nights ends: so far the members have to reach.
+ * @example new Date(reachAtMs(NOW, 1, farm)).toISOString() // '2027-01-16T14:00:00.000Z'
+ */
 export function reachAtMs(nowAtMs: number, nights: number, farm: FarmFacts['farm']): number {
   const { window } = nightAt(nowAtMs, farm);
   return nightWindow(addDays(window.night, nights - 1), farm).toAtMs + 3 * HOUR_MS;
@@ -141,6 +144,10 @@ const morningAtMs = (plan: NightPlan, w: NightWindow): number =>
     w.sunriseAtMs === null ? w.toAtMs - 5.25 * HOUR_MS : w.sunriseAtMs + HOUR_MS / 4,
   );
 
+/**
+ * Each night planned as the app plans it in its evening, from where the last one ends.
+ * @example (await severalNights({ data: evening(-7, 1).data, state: NOTHING_LAIN, nowAtMs: NOW, history: weather({ startAtMs: NOW - 172_800_000 }), members: [weather({ startAtMs: NOW - 3_600_000, hours: 60 })], nights: 1 }, workers, new AbortController().signal)).length // 1
+ */
 export async function severalNights(
   i: SeveralNights,
   workers: Workers,

@@ -82,7 +82,10 @@ const without = (sheets: readonly string[], stay: readonly string[]): string[] =
 export const optionOf = (bed: SpellBed, n: number, key: string): SpellOption =>
   bed.nights[n]!.find((o) => o.key === key)!;
 
-/** Money of a choice: what the nights take, the hands, what staying costs; everything is lifted after the last night. */
+/**
+ * Money of a choice: what the nights take, the hands, what staying costs; everything is lifted after the last night.
+ * @example costOf({ beds: [], stock: {}, ratePerHour: 12, handsMin: [60] }, new Map()) // 0
+ */
 export function costOf(s: Spell, choice: Choice): number {
   const money = s.ratePerHour / 60;
   let sum = 0;
@@ -112,6 +115,7 @@ export interface SpellProblem {
 /**
  * The programme, in the CPLEX LP format. `x_b_n_o` is one where bed b has option o in night n; `s_b_n_k` how many sheets k stay on it through the day
  * before night n: no more than lie in the night before under what may stay, and than lie in night n.
+ * @example spellProblem({ beds: [], stock: {}, ratePerHour: 12, handsMin: [60] }).lp.startsWith('Minimize') // true
  */
 export function spellProblem(s: Spell): SpellProblem {
   const money = s.ratePerHour / 60;

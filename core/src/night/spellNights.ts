@@ -100,7 +100,10 @@ function dayCosts(
   return Object.fromEntries([...sheets].map(([key, c]) => [key, cost(c)]));
 }
 
-/** `firstAsPlanned` leaves the first night as it is planned. */
+/**
+ * `firstAsPlanned` leaves the first night as it is planned.
+ * @example (await (async () => { const plan = await aPlan(); return spellOf([{ plan, jobs: [], lifts: new Map() }], true).beds.map((b) => b.id); })()) // ['hardy', 'tender']
+ */
 export function spellOf(nights: readonly PlannedNight[], firstAsPlanned: boolean): Spell {
   const first = nights[0]!.plan;
   const { covers, farm } = first.data;
@@ -220,6 +223,10 @@ const withLeft = (nights: PlannedNight[]): PlannedNight[] =>
     return { ...n, leftOn: new Map(left), lifts };
   });
 
+/**
+ * The nights chosen as one; with fewer than two there is nothing to choose together.
+ * @example (await chooseTogether([], workers, new AbortController().signal)).saves // 0
+ */
 export async function chooseTogether(
   nights: readonly PlannedNight[],
   workers: Workers,

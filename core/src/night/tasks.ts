@@ -50,6 +50,10 @@ export interface LaidSheet {
   on: Spans;
 }
 
+/**
+ * What lay on a bed between two instants, with when.
+ * @example sheetsBetween(evening(-7, 1).data, NOTHING_LAIN, 'hardy', NOW - 86_400_000, NOW) // []
+ */
 export function sheetsBetween(
   data: FarmFacts,
   state: Lain,
@@ -75,6 +79,7 @@ export function sheetsBetween(
 /**
  * The bed with every cover that lay on it between two times, each with the times it was on, and its structure's openings.
  * What is laid or opened later is not in it: a night that was does not change by what is ticked today.
+ * @example asItWas(evening(-7, 1).data, NOTHING_LAIN, aStructure(), aBed(), [], NOW - 86_400_000, NOW, 6).stack.map((l) => l.role) // ['structure']
  */
 export function asItWas(
   data: FarmFacts,
@@ -146,6 +151,7 @@ export const countFromAtMs = (i: Pick<TaskInputs, 'members' | 'nowAtMs'>): numbe
 /**
  * Covers that are already on stay on throughout; the others go on at `closeAtMs`. The structure is shut then, whatever is
  * planned for its beds: they share it.
+ * @example plannedSpec(await anInputs(), aStructure(), aBed(), [], [], [aCover()], NOW).stack.map((l) => l.role) // ['structure', 'sheet']
  */
 export function plannedSpec(
   i: TaskInputs,
@@ -223,7 +229,10 @@ function bedPlan(i: TaskInputs, structure: Structure, bed: Bed): BedPlan | null 
   };
 }
 
-/** The plan's work: every roof with the beds in which something stands. */
+/**
+ * The plan's work: every roof with the beds in which something stands.
+ * @example roofsOf(await anInputs()).map((r) => r.beds.length) // [2]
+ */
 export function roofsOf(i: TaskInputs): Roof[] {
   return i.data.structures.flatMap((structure) => {
     const beds = i.data.beds
@@ -234,7 +243,10 @@ export function roofsOf(i: TaskInputs): Roof[] {
   });
 }
 
-/** The roof's beds as the thread takes them; `specOf` says under which covers each is looked at. */
+/**
+ * The roof's beds as the thread takes them; `specOf` says under which covers each is looked at.
+ * @example (await (async () => { const i = await anInputs(); return houseTask(i, roofsOf(i)[0], 'as', (b) => ({ spec: b.asIsSpec, covers: [] })).beds.length; })()) // 2
+ */
 export function houseTask(
   i: TaskInputs,
   roof: Roof,

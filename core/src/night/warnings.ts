@@ -33,7 +33,10 @@ const SOON_MS = HOUR_MS / 4;
 const COLDER_K = 2;
 const SILENT_MS = 3 * HOUR_MS;
 
-/** Beds near harm whose covering should have begun. */
+/**
+ * Beds near harm whose covering should have begun.
+ * @example coldWarnings(await aPlan(), await itsJobs()).length // 0
+ */
 export function coldWarnings(plan: NightPlan, jobs: readonly Job[]): Warning[] {
   return jobs.flatMap((job): Warning[] => {
     // by itself it would have to be begun within a quarter of an hour; the list counts its starts from now
@@ -80,6 +83,10 @@ export interface HotRow {
   next: { atMs: number; fraction: number } | null;
 }
 
+/**
+ * A structure that will be over its limit as it stands open.
+ * @example hotWarnings([], '2027-01-15', NOW) // []
+ */
 export function hotWarnings(rows: readonly HotRow[], date: string, nowAtMs: number): Warning[] {
   return rows.flatMap((r): Warning[] => {
     const { next } = r;
@@ -125,7 +132,10 @@ export function forecastWarning(basis: Basis, night: string, lowC: number): Warn
   };
 }
 
-/** Thermometers under cover that have parted from the model, once a night and way. */
+/**
+ * Thermometers under cover that have parted from the model, once a night and way.
+ * @example partedWarnings(await aPlan()) // []
+ */
 export function partedWarnings(plan: NightPlan): Warning[] {
   return [...plan.spots].flatMap(([id, { pairs, parted }]): Warning[] => {
     const structure = plan.data.structures.find((s) => s.id === id);

@@ -35,6 +35,10 @@ function nextBed(bed: RelayBed, beds: readonly RelayBed[]): RelayBed {
   return here[(here.findIndex((b) => b.id === bed.id) + 1) % here.length]!;
 }
 
+/**
+ * The year's plantings a year on, where their rows are free.
+ * @example yearAgain([], [], '2027-01-14', () => 'n').plantings // []
+ */
 export function yearAgain(
   beds: readonly RelayBed[],
   plantings: readonly Planting[],

@@ -46,7 +46,10 @@ function fails(s: Strip, risk: number, today: number): Quarrel[] {
 const GLUT = 1.5;
 const GLUT_KG = 3;
 
-/** Weeks in which more of a crop has to be picked than is asked for of it by name: one quarrel for each crop and spell. */
+/**
+ * Weeks in which more of a crop has to be picked than is asked for of it by name: one quarrel for each crop and spell.
+ * @example gluts(aYear([aBedOf('a')], [])) // []
+ */
 export function gluts(year: RelayYear): Quarrel[] {
   const named = [...new Set(year.demand.flatMap((d) => d.crop ?? []))];
   return named.flatMap((crop) => {
@@ -123,6 +126,10 @@ function looked(
   );
 }
 
+/**
+ * Every quarrel of a year; from a check before it, only what changed is looked at again.
+ * @example checkRelay(aYear([aBedOf('a')], [])).quarrels // []
+ */
 export function checkRelay(year: RelayYear, before: RelayCheck | null = null): RelayCheck {
   const bedOf = new Map(year.beds.map((b) => [b.id, b]));
   const mayKeep =
@@ -164,7 +171,10 @@ export function checkRelay(year: RelayYear, before: RelayCheck | null = null): R
   };
 }
 
-/** Checks one year after the other, each from the one before. */
+/**
+ * Checks one year after the other, each from the one before.
+ * @example relayChecker()(aYear([aBedOf('a')], [])).quarrels // []
+ */
 export function relayChecker(): (year: RelayYear) => RelayCheck {
   let last: RelayCheck | null = null;
   return (year) => (last = checkRelay(year, last));

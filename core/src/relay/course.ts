@@ -24,6 +24,10 @@ export interface MeanYear {
 
 const FIFTHS = YEAR_DAYS / 5;
 
+/**
+ * Degree days of the middle year by five days: of growth and of coming up.
+ * @example meanYear(aSeason(), 6).growthDd.length // 73
+ */
 export function meanYear(s: Season, years: number): MeanYear {
   const of = (sums: Float64Array) =>
     Array.from({ length: FIFTHS }, (_, f) => {

@@ -14,6 +14,10 @@ const sameKind = (a: Strip, b: Strip): boolean =>
   a.crop.id === b.crop.id &&
   a.planting.cultivar.trim().toLowerCase() === b.planting.cultivar.trim().toLowerCase();
 
+/**
+ * Crops left for seed that flower beside their kin.
+ * @example crosses(aYear([aBedOf('a')], [])) // []
+ */
 export function crosses(year: RelayYear): Quarrel[] {
   const kept = year.strips.filter((s) => s.planting.forSeed && s.endDay > year.today);
   if (kept.length === 0) return [];

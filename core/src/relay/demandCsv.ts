@@ -17,12 +17,20 @@ const COLUMNS = ['crop', 'from', 'to', 'kg_per_week'] as const;
 const KG_PER_LB = 0.45359237;
 const MOST_KG = 100_000;
 
+/**
+ * The same back as a table.
+ * @example toDemandCsv([{ crop: 'radish', from: '2027-03-01', to: '2027-03-31', kgPerWeek: 4 }]).split('\n')[0].trim() // 'crop,from,to,kg_per_week'
+ */
 export const toDemandCsv = (lines: readonly DemandLine[]): string =>
   csvOf(
     COLUMNS,
     lines.map((d) => ({ crop: d.crop ?? '', from: d.from, to: d.to, kg_per_week: d.kgPerWeek })),
   );
 
+/**
+ * What is asked for, a line a crop and span, and rows that are not taken.
+ * @example readDemandCsv('crop,from,to,kg_per_week\nradish,2027-03-01,2027-03-31,4').lines[0].kgPerWeek // 4
+ */
 export function readDemandCsv(text: string): { lines: DemandLine[]; badRows: BadRow[] } {
   const pounds = /(^|[,;\t])\s*"?lb[\s_]per[\s_]week/im.test(text.split(/\r?\n/, 1)[0] ?? '');
   const amount = pounds ? 'lb_per_week' : 'kg_per_week';

@@ -49,6 +49,10 @@ export interface Amount {
   bunches: number;
 }
 
+/**
+ * Kilos of a strip between two days, or metres where it is not weighed.
+ * @example amountBetween(aStrip(aBedOf('a'), 'radish', [1, 4], ['2027-03-01', null], evenOutlook(30)), 20_878, 20_978).kg // 36
+ */
 export function amountBetween(s: Strip, from: number, to: number): Amount {
   const perM = stemsPerM(s.crop);
   const stems = perM === null ? 0 : perM * metresOf(s) * shareBetween(s, from, to);
@@ -74,6 +78,10 @@ export interface Earning extends Amount {
   perHour: number | null;
 }
 
+/**
+ * What each week brings, by crop.
+ * @example earnings(aYear([aBedOf('a')], [aStrip(aBedOf('a'), 'radish', [1, 4], ['2027-03-01', null], evenOutlook(30))]), 20_878, 8).map((e) => e.crop) // ['radish']
+ */
 export function earnings(year: RelayYear, fromDay: number, weeks: number): Earning[] {
   const toDay = fromDay + weeks * WEEK;
   const by = new Map<string, Omit<Earning, 'perMetreWeek' | 'perHour'>>();

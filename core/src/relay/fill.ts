@@ -157,6 +157,10 @@ function oneRow(bed: RelayBed, what: FillCrop, course: Course, endDay: number, n
   };
 }
 
+/**
+ * Every course of every crop that fits a class of rows.
+ * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); return candidates(ask, ground(ask)).length > 0; })() // true
+ */
 export function candidates(ask: FillAsk, classes: readonly RowClass[]): Candidate[] {
   const out: Candidate[] = [];
   const horizon = ask.fromDay + ask.weeks * WEEK;

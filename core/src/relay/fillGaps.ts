@@ -29,6 +29,10 @@ export interface FillOptions extends Pick<SolveOptions, 'seconds' | 'gap' | 'sto
   onFirst?: (proposals: Proposal[]) => void;
 }
 
+/**
+ * Gaps of a year filled within so many seconds: what goes where, what that is worth, and what no plan is over.
+ * @example fillGaps(anAsk([aBedOf('a')], ['radish'], 30), await aSolver(), { seconds: 5, gap: 0.02, nowAtMs: () => 0 }).proposals.every((p) => p.crop === 'radish') // true
+ */
 export function fillGaps(ask: FillAsk, solver: SparseSolver, o: FillOptions): Filled {
   const began = o.nowAtMs();
   const since = () => (o.nowAtMs() - began) / 1000;

@@ -80,6 +80,10 @@ function met(ask: FillAsk, p: FillProblem, week: number, crop: string, units: nu
   return before - shortOf(asked, there);
 }
 
+/**
+ * The rows that were chosen as plantings, bed by bed.
+ * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const classes = ground(ask); const list = candidates(ask, classes); const p = fillProblem(ask, classes, list); return plantingsOf(ask, classes, list, p, greedy(ask, list, p).rows).every((x) => x.crop === 'radish'); })() // true
+ */
 export function plantingsOf(
   ask: FillAsk,
   classes: readonly RowClass[],

@@ -30,6 +30,10 @@ export interface FillProblem {
 const workCost = (ask: FillAsk, minutes: number) => (minutes / 60) * ask.hourlyRate;
 const sum = (a: Float64Array) => a.reduce((t, x) => t + x, 0);
 
+/**
+ * What the rows that are chosen add by crop and week, in its units.
+ * @example addedBy(market(anAsk([aBedOf('a')], ['radish'], 30)), [], [], 12).length // 1
+ */
 export function addedBy(
   m: Market,
   list: readonly Candidate[],
@@ -46,7 +50,10 @@ export function addedBy(
   return added;
 }
 
-/** Money that a plan adds to what there is: what more is sold, less the work. */
+/**
+ * Money that a plan adds to what there is: what more is sold, less the work.
+ * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const classes = ground(ask); const list = candidates(ask, classes); return planWorth(ask, fillProblem(ask, classes, list), list, new Float64Array(list.length)); })() // 0
+ */
 export function planWorth(
   ask: FillAsk,
   p: Omit<FillProblem, 'problem'>,
@@ -108,6 +115,10 @@ function traysIn(c: Candidate, w: number, where: 'shelf' | 'out', trayCells: num
   return raised.count / (thick ? SEED_TRAY : trayCells);
 }
 
+/**
+ * A fill as one programme of sparse columns.
+ * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const classes = ground(ask); return fillProblem(ask, classes, candidates(ask, classes)).problem !== undefined; })() // true
+ */
 export function fillProblem(
   ask: FillAsk,
   classes: readonly RowClass[],

@@ -44,6 +44,10 @@ function longest(list: readonly Candidate[]): Candidate[] {
   return [...out.values()];
 }
 
+/**
+ * The crop that has waited longest, row by row: what a gap is filled with by habit.
+ * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const classes = ground(ask); const list = candidates(ask, classes); return longestWaiting(ask, classes, list, fillProblem(ask, classes, list)).money > 0; })() // true
+ */
 export function longestWaiting(
   ask: FillAsk,
   classes: readonly RowClass[],
@@ -77,6 +81,7 @@ export function longestWaiting(
 /**
  * A better answer: to `from` (nothing), again and again the candidate that gains most for the time that it takes of its row. Put to
  * the whole part of what the programme would do with parts of rows, it is close to the best.
+ * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const classes = ground(ask); const list = candidates(ask, classes); return greedy(ask, list, fillProblem(ask, classes, list)).money > 0; })() // true
  */
 export function greedy(
   ask: FillAsk,

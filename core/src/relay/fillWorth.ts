@@ -36,6 +36,10 @@ const REST = { asked: 0.15, free: 0.4 } as const;
 /** What meets a need counts so much more than its price where supply is what counts: as many times the usual price. */
 const NEED = 3;
 
+/**
+ * What each crop is worth by week, in steps, over what there is already.
+ * @example market(anAsk([aBedOf('a')], ['radish'], 30)).crops // ['radish']
+ */
 export function market(ask: FillAsk): Market {
   // what stands sells as well, whether more of it may be grown or not
   const standing = ask.strips.map(({ crop }) => ({ crop, valuePerM: crop.valuePerM }));
@@ -81,7 +85,10 @@ export function market(ask: FillAsk): Market {
   };
 }
 
-/** Money for what there is and what a plan adds, `added` by crop and week. */
+/**
+ * Money for what there is and what a plan adds, `added` by crop and week.
+ * @example worth(market(anAsk([aBedOf('a')], ['radish'], 30)), [new Float64Array(12)]) // 0
+ */
 export function worth(m: Market, added: readonly Float64Array[]): number {
   let money = 0;
   for (let w = 0; w < m.boxes.length; w++) {

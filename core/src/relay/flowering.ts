@@ -26,7 +26,10 @@ interface Standing extends Course {
   endDay: number;
 }
 
-/** First day in flower and the day after the last. */
+/**
+ * First day in flower and the day after the last.
+ * @example flowersOf({ crop: cropById('spinach'), planting: planted('b', 'spinach') }) // null
+ */
 export function flowersOf(s: Standing): { fromDay: number; toDay: number } | null {
   const { crop, readyDay, overDay, upDay, endDay } = s;
   if (readyDay === null || overDay === null || upDay === null) return null;

@@ -121,6 +121,10 @@ const changed = (before: readonly Strip[], after: readonly Strip[]): Planting[] 
   after.filter((s, i) => s !== before[i]).map((s) => s.planting);
 const sum = (list: readonly Strip[]): number => list.reduce((m, s) => m + worthOf(s), 0);
 
+/**
+ * What has to move where a planting is late or lost.
+ * @example whatMoves(aYear([aBedOf('a')], []), { id: 'x', lateDays: 7 }, () => null) // []
+ */
 export function whatMoves(
   year: RelayYear,
   wrong: WentWrong,

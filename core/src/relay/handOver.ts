@@ -20,7 +20,10 @@ const SOIL_N = 0.03;
 /** Of what the old one took up, so much is left in roots and leaves that stay, and comes free in a season. */
 const LEFT_BEHIND = 0.2;
 
-/** The light that the old takes from the young over their time together, 0 to 1. */
+/**
+ * The light that the old takes from the young over their time together, 0 to 1.
+ * @example lightTaken(aStrip(aBedOf('a'), 'tomato', [1, 2], ['2027-05-01', null], null), aStrip(aBedOf('a'), 'spinach', [3, 4], ['2027-09-01', null], null), 21_060, 21_090) // 0.5957
+ */
 export function lightTaken(old: Strip, young: Strip, from: number, to: number): number {
   let sum = 0;
   let n = 0;
@@ -124,6 +127,10 @@ const lastOf = (before: readonly Strip[], young: Strip): Strip[] =>
       !before.some((m) => m !== o && m.startDay > o.startDay && sharedRows(m.planting, o.planting) > 0),
   );
 
+/**
+ * Where one crop is to follow another before it is likely to be gone.
+ * @example handOvers(aBedOf('a'), [aStrip(aBedOf('a'), 'radish', [1, 4], ['2027-03-01', null], evenOutlook(30)), aStrip(aBedOf('a'), 'spinach', [1, 4], ['2027-03-20', null], evenOutlook(40))], 0.2, 20_800).length > 0 // true
+ */
 export function handOvers(bed: RelayBed, strips: readonly Strip[], risk: number, today: number): Quarrel[] {
   const byStart = [...strips].sort((a, b) => a.startDay - b.startDay);
   return byStart.flatMap((young, n) => {
@@ -147,7 +154,10 @@ export interface Post {
   chance: number | null;
 }
 
-/** For each planting that is still to go in: the ones before it in its rows, each with the day by which it must be out. */
+/**
+ * For each planting that is still to go in: the ones before it in its rows, each with the day by which it must be out.
+ * @example posts([aStrip(aBedOf('a'), 'radish', [1, 4], ['2027-03-01', '2027-05-01'], evenOutlook(30)), aStrip(aBedOf('a'), 'spinach', [1, 4], ['2027-05-02', null], evenOutlook(40))], 20_800).length // 1
+ */
 export function posts(strips: readonly Strip[], today: number): Post[] {
   return strips
     .filter((s) => s.planting.planned === true && s.startDay >= today)

@@ -61,6 +61,10 @@ export interface Mend {
 /** Gaps are filled among what stands: half as quick again as an empty row. */
 const AMONG = 1.5;
 
+/**
+ * What each answer to a patchy stand is worth, the best first.
+ * @example mends({ crop: cropById('radish'), how: 'sow', metres: 40, stands: 0.5, today: '2027-03-10', clearedOn: null, then: evenOutlook(30).rows[10], now: { sow: evenOutlook(30).rows[14], transplant: null }, hourlyRate: 15, spares: null, others: [] }).length > 1 // true
+ */
 export function mends(a: MendAsk): Mend[] {
   const value = a.crop.valuePerM * a.metres;
   const gapsM = a.metres * (1 - a.stands);

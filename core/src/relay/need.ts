@@ -203,6 +203,10 @@ async function least(
   };
 }
 
+/**
+ * What to sow when and where for so many kilos a week; what cannot be had is said.
+ * @example (await needFor({ crop: cropById('radish'), today: '2027-01-14', from: '2027-04-01', to: '2027-05-01', kgPerWeek: 5, risk: 0.2, offers: [] }, () => Promise.resolve({}))).sowings // []
+ */
 export async function needFor(
   a: NeedAsk,
   solve: (lp: string) => Promise<Record<string, number>>,

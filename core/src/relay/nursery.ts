@@ -34,7 +34,10 @@ export interface Batch {
 
 export const SEED_TRAY = 200;
 
-/** What should have been planted before `today` and was not still stands in its trays. */
+/**
+ * What should have been planted before `today` and was not still stands in its trays.
+ * @example batchesOf([aStrip(aBedOf('a'), 'lettuce', [1, 4], ['2027-03-01', null], null)], 20_800).map((b) => b.cells > 0) // [true]
+ */
 export function batchesOf(strips: readonly Strip[], today = -Infinity): Batch[] {
   return strips
     .filter(
@@ -144,6 +147,10 @@ export interface NurseryOver {
 
 const PUT_OFF_WEEKS = 4;
 
+/**
+ * The first week in which more trays stand than fit.
+ * @example overOf([], [], { trayCells: 84, trays: null, shelfTrays: null, outTrays: null }) // null
+ */
 export function overOf(
   list: readonly Batch[],
   weeks: readonly NurseryWeek[],

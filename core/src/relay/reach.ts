@@ -32,6 +32,10 @@ function inTheWay(s: Strip, row: number, side: 0 | 1, others: readonly Strip[]):
   );
 }
 
+/**
+ * Rows that cannot be reached over what stands beside them.
+ * @example outOfReach(aBedOf('a'), [], 20_000) // []
+ */
 export function outOfReach(bed: RelayBed, strips: readonly Strip[], today: number): Quarrel[] {
   // where no path is known nothing is said
   if (!bed.paths[0] && !bed.paths[1]) return [];
@@ -68,6 +72,10 @@ interface Walk {
   of: Strip[];
 }
 
+/**
+ * Beds gone to for too little at a time.
+ * @example walks(aYear([aBedOf('a')], [])) // []
+ */
 export function walks(year: RelayYear): Quarrel[] {
   const bedOf = new Map(year.beds.map((b) => [b.id, b]));
   const byCrop = new Map<string, Strip[]>();

@@ -36,6 +36,10 @@ const worthUntil = (s: Strip, endDay: number): number =>
   takenBy({ ...s, endDay }, endDay) *
   (s.odds?.success ?? 0);
 
+/**
+ * What may stand in a row that came free before its time, each with its worth; nothing that is worth next to nothing.
+ * @example refills(aStrip(aBedOf('a'), 'radish', [1, 4], ['2027-03-01', '2027-05-01'], evenOutlook(30)), 20_920, null, 20_880, { crops: [], newId: () => 'n' }, (p) => aStrip(aBedOf('a'), p.crop, [1, 4], [p.plantedOn, p.clearedOn], evenOutlook(30))).map((r) => r.kind) // ['again']
+ */
 export function refills(
   s: Strip,
   freeDay: number,

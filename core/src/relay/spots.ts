@@ -33,7 +33,10 @@ function runs(bed: RelayBed, taken: readonly Rows[], from: string, to: string): 
   return out;
 }
 
-/** Metres of row of a structure that nothing stands in from one day to another. */
+/**
+ * Metres of row of a structure that nothing stands in from one day to another.
+ * @example freeMetres([aBedOf('a', { rows: 4, lengthM: 10 })], [], 'house', '2027-03-01', '2027-04-01') // 40
+ */
 export const freeMetres = (
   beds: readonly RelayBed[],
   taken: readonly Rows[],

@@ -122,6 +122,10 @@ const lastOfEach = (moves: readonly Planting[]): Planting[] => [
   ...new Map(moves.map((p) => [p.id, p])).values(),
 ];
 
+/**
+ * What follows where a spring comes so many days later.
+ * @example springMoves(aYear([aBedOf('a')], []), 10, (p) => aStrip(aBedOf('a'), p.crop, [1, 4], [p.plantedOn, null], null)).shifted // []
+ */
 export function springMoves(year: RelayYear, days: number, remake: Remake): SpringMoves {
   const { fromDay: first, toDay } = springOf(year.latitude, year.today);
   const fromDay = Math.max(first, year.today);

@@ -39,7 +39,10 @@ export const metresOf = (s: Strip): number => s.planting.lengthM * rowCount(s.pl
 /** Of all that a metre bears: what a year of this quality leaves, by the odds of the day it was begun on. */
 const bears = (s: Strip): number => (s.crop.yieldKgPerM ?? 0) * metresOf(s);
 
-/** Kilos between two days; `shift` days later or earlier than in the mean year. */
+/**
+ * Kilos between two days; `shift` days later or earlier than in the mean year.
+ * @example kgBetween(aStrip(aBedOf('a'), 'radish', [1, 4], ['2027-03-01', null], evenOutlook(30)), 20_878, 20_978) // 36
+ */
 export function kgBetween(s: Strip, from: number, to: number, shift = 0): number {
   const [a, b] = [Math.max(from, s.startDay), Math.min(to, s.endDay)];
   if (s.readyDay === null || b <= a) return 0;
@@ -97,13 +100,19 @@ export function inTrays(s: Strip): { fromDay: number; toDay: number; cells: numb
   return { fromDay, toDay: s.startDay, cells: Math.ceil((metresOf(s) / s.crop.spacingM) * SPARES) };
 }
 
-/** Cells in trays on a day. */
+/**
+ * Cells in trays on a day.
+ * @example cellsOn(aStrip(aBedOf('a'), 'lettuce', [1, 4], ['2027-03-01', null], null), 20_877) // 158
+ */
 export function cellsOn(s: Strip, day: number): number {
   const t = inTrays(s);
   return t && day >= t.fromDay && day < t.toDay ? t.cells : 0;
 }
 
-/** What is asked for in a week that begins on a day, kg by crop; '' for whatever there is. */
+/**
+ * What is asked for in a week that begins on a day, kg by crop; '' for whatever there is.
+ * @example askedIn([{ crop: 'radish', from: '2027-03-01', to: '2027-03-31', kgPerWeek: 4 }], 20_878).get('radish') // 4
+ */
 export function askedIn(demand: readonly Demand[], fromDay: number): Map<string, number> {
   const out = new Map<string, number>();
   for (const d of demand)

@@ -22,6 +22,10 @@ export interface Tally {
   mostHours: number;
 }
 
+/**
+ * Kilos, cells and hands by week.
+ * @example tally(aYear([aBedOf('a')], []), 20_878, 2).shortKg // 0
+ */
 export function tally(year: RelayYear, fromDay: number, weeks: number): Tally {
   const list = earnings(year, fromDay, weeks);
   const by = supply(year, fromDay, weeks);

@@ -54,7 +54,10 @@ export interface UnderChoice {
   fromDay: number;
 }
 
-/** What may be sown under a planting from today on, those that feed the soil first; none where it is out before they cover it. */
+/**
+ * What may be sown under a planting from today on, those that feed the soil first; none where it is out before they cover it.
+ * @example underChoices(aStrip(aBedOf('a'), 'tomato', [1, 2], ['2027-05-01', '2027-10-01'], null), 20_950).length // 7
+ */
 export function underChoices(old: Strip, today: number): UnderChoice[] {
   const from = establishedDay(old);
   if (from === null || isUnder(old.crop) || growsNothing(old.crop)) return [];

@@ -148,7 +148,10 @@ export function readyBy(s: Strip, day: number): number | null {
   return Math.min(most, 0.9 + 0.1 * Math.min(1, (at - l) / Math.max(3, (l - m) / 2)));
 }
 
-/** Share of what it bears that is picked by a day, 0 to 1: from the first picking evenly until it is over, or all out by its clearing. */
+/**
+ * Share of what it bears that is picked by a day, 0 to 1: from the first picking evenly until it is over, or all out by its clearing.
+ * @example takenBy(aStrip(aBedOf('a'), 'radish', [1, 4], ['2027-03-01', '2027-05-01'], evenOutlook(30, { overDays: 50 })), 20_918) // 0.8333
+ */
 export function takenBy(s: Strip, day: number): number {
   if (s.planting.forSeed || s.readyDay === null || s.overDay === null || day <= s.readyDay) return 0;
   const whole = s.crop.habit === 'whole' || s.crop.habit === 'roots';

@@ -172,6 +172,7 @@ export function snowJob(s: Structure, load: SnowLoad): StormJob | null {
 /**
  * All jobs of a farm for these hours, the first to be done first. Of open ground only what has sheets lying on it: there is
  * nothing to weigh down on bare soil.
+ * @example stormJobs([{ structure: aStructure(), turnDeg: 0, covered: true }], weather({ windMs: 22 }), 'open', null)[0].what // 'wind'
  */
 export function stormJobs(
   structures: readonly { structure: Structure; turnDeg: number; covered: boolean }[],

@@ -72,7 +72,10 @@ export interface WaterState {
   correctedMm: number;
 }
 
-/** Reference evapotranspiration of a day over the bed, mm. */
+/**
+ * Reference evapotranspiration of a day over the bed, mm.
+ * @example referenceUnder({ cover: { sunPassed: 1, tight: false, open: 1, warmerK: 0, rain: true }, elevationM: 860 }, aWaterDay()) // 2.933
+ */
 export function referenceUnder(bed: Pick<WaterBed, 'under' | 'cover' | 'elevationM'>, d: WaterDay): number {
   const own = bed.under?.get(d.date);
   return own ? referenceMm(own, bed.elevationM) : underMm(d, bed.cover, bed.elevationM);
@@ -80,7 +83,10 @@ export function referenceUnder(bed: Pick<WaterBed, 'under' | 'cover' | 'elevatio
 
 const FELT: Record<Feel, number> = { dry: 1, moist: 0.5, wet: 0 };
 
-/** Through the days, from soil that lacks `startMm`. */
+/**
+ * Through the days, from soil that lacks `startMm`.
+ * @example runWater(aWaterBed(), [aWaterDay()], [{ date: '2027-04-10', mm: 5 }]).length // 1
+ */
 export function runWater(
   bed: WaterBed,
   days: readonly WaterDay[],
@@ -137,6 +143,7 @@ const LEAST_MM = 2;
 /**
  * When it wants water, from the day that `states` ends with and days to come. `nightC` is the lowest among its leaves in the night after
  * a day; `dayC` the warmest air of it. A full store waits for nothing.
+ * @example Object.keys(whenDue(aWaterBed(), 0, [aWaterDay()], () => 8, () => 15)).includes('on') // true
  */
 export function whenDue(
   bed: WaterBed,

@@ -139,7 +139,10 @@ const FRAME = 0.8;
 /** A shut cover holds the damp: the air within lacks less than that outside by so much, as a share of what it could hold. */
 const DAMP = 0.85;
 
-/** Reference evapotranspiration under covers, mm a day. */
+/**
+ * Reference evapotranspiration under covers, mm a day.
+ * @example underMm(aWaterDay(), { sunPassed: 0.7, tight: true, open: 0, warmerK: 3, rain: false }, 860) // 1.525
+ */
 export function underMm(d: WaterDay, c: WaterCover, elevationM: number): number {
   if (!c.tight) return referenceMm({ ...d, sunMJ: d.sunMJ * c.sunPassed }, elevationM);
   const [minC, maxC] = [d.minC + c.warmerK / 2, d.maxC + c.warmerK];

@@ -11,7 +11,10 @@ import type { SoilState } from '../heat/carry';
 import type { BedSpec, Site, WeatherEntry } from '../heat/types';
 import { PLAN_STEP_S } from '../night/prepared';
 
-/** Lowest leaf between two instants watered through, less the same as it is, K. */
+/**
+ * Lowest leaf between two instants watered through, less the same as it is, K.
+ * @example wetWorthK(SITE, bed([HOUSE], { ground: { deepC: 6, wetness: 'dry' } }), weather(), anEnd(), START_MS, START_MS + 72_000_000) > 0 // true
+ */
 export function wetWorthK(
   site: Site,
   spec: BedSpec,

@@ -23,7 +23,10 @@ export interface Growing {
   seedbedOn: (date: string) => boolean;
 }
 
-/** `days` oldest first, warmed by what stands over them. */
+/**
+ * `days` oldest first, warmed by what stands over them.
+ * @example growingOf({ plantedOn: '2027-01-14' }, cropById('spinach'), true, [], 0).seedbedOn('2027-01-15') // false
+ */
 export function growingOf(
   p: Pick<Planting, 'plantedOn'>,
   crop: Crop,

@@ -14,7 +14,10 @@ import { dayBegun, MJ_PER_H, type WaterDay } from './evaporation';
 /** A day of which fewer hours are known is left out. */
 const LEAST_HOURS = 12;
 
-/** A day's reference evapotranspiration under these layers is `referenceMm` of it. */
+/**
+ * A day's reference evapotranspiration under these layers is `referenceMm` of it.
+ * @example daysUnder(runBed(bed([HOUSE]), prepareWeather(SITE, weather()), { water: true }), 'UTC').length > 0 // true
+ */
 export function daysUnder(run: BedRun, timeZone: string): WaterDay[] {
   const { water } = run;
   if (!water) throw new Error('the run kept nothing of its water');
@@ -56,7 +59,10 @@ export interface WaterAnswer {
   beds: { id: string; days: WaterDay[]; end: SoilState }[];
 }
 
-/** Beds of a house under their one air; elsewhere each by itself. */
+/**
+ * Beds of a house under their one air; elsewhere each by itself.
+ * @example waterUnder({ site: SITE, timeZone: 'UTC', hours: weather(), beds: [{ id: 'b', spec: bed([HOUSE]), initial: anEnd() }] }).beds[0].id // 'b'
+ */
 export function waterUnder(task: WaterTask): WaterAnswer {
   const weather = prepareWeather(task.site, task.hours, PLAN_STEP_S);
   const { beds } = task;

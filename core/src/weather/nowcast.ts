@@ -51,6 +51,10 @@ export function partedBy(issue: Issue, observed: readonly WeatherEntry[], nowAtM
 export const fading = (ms: number, nowAtMs: number): number =>
   Math.exp(-Math.max(0, ms - nowAtMs) / (FADES_H * HOUR_MS));
 
+/**
+ * The centre moved by how far the last hours are off, which fades; no hour before the moment.
+ * @example movedCentre(weather(), { offK: -2, hours: 3 }, START_MS)[0].airC - weather()[0].airC // -2
+ */
 export function movedCentre(
   centre: readonly WeatherEntry[],
   parted: Parted,

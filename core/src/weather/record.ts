@@ -142,7 +142,10 @@ function seasonHour(site: Site, ms: number): WeatherEntry {
   };
 }
 
-/** Hourly from the hour of `fromAtMs` to `toAtMs`; what is known may reach beyond both ends and is used for the guesses. */
+/**
+ * Hourly from the hour of `fromAtMs` to `toAtMs`; what is known may reach beyond both ends and is used for the guesses.
+ * @example pastHours({ observed: weather(), issues: [], lows: [] }, SITE, START_MS, START_MS + 7_200_000).worth // ['measured', 'measured', 'measured']
+ */
 export function pastHours(known: Known, site: Site, fromAtMs: number, toAtMs: number): PastHours {
   const firstAtMs = Math.floor(fromAtMs / HOUR_MS) * HOUR_MS;
   const measured = bridged(known.observed);

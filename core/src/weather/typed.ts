@@ -46,7 +46,10 @@ function dayOfLow(site: Site, lowAtMs: number): Day {
   return sun ?? { riseAtMs: lowAtMs, setAtMs: lowAtMs + 8 * HOUR_MS };
 }
 
-/** Hours from that of `fromAtMs` to `toAtMs`; the night before the lowest, the day after it, and the evening that follows. */
+/**
+ * Hours from that of `fromAtMs` to `toAtMs`; the night before the lowest, the day after it, and the evening that follows.
+ * @example typedHours({ lowC: -4, lowAtMs: START_MS + 18 * 3_600_000, highC: 6, windMs: 1, cloud: 0.2, sure: 'usual' }, SITE, START_MS, START_MS + 24 * 3_600_000).length // 25
+ */
 export function typedHours(t: TypedForecast, site: Site, fromAtMs: number, toAtMs: number): WeatherEntry[] {
   const { riseAtMs, setAtMs } = dayOfLow(site, t.lowAtMs);
   const dayMs = setAtMs - riseAtMs;

@@ -106,7 +106,10 @@ function standsUntil(s: Season, day: number, how: How, luck: Luck): number | nul
   return c.readyDay === null ? null : c.endDay - day;
 }
 
-/** `years` of the season's series are looked at, each with the year after it. */
+/**
+ * `years` of the season's series are looked at, each with the year after it.
+ * @example datesOf(aSeason(), 'sow', null, 6).length // 73
+ */
 export function datesOf(s: Season, how: How, want: Want, years: number, stands = false): DateRow[] {
   const rows: DateRow[] = [];
   const luck = lucks(years);

@@ -46,6 +46,10 @@ function nightSheet(
   return most?.cover ?? null;
 }
 
+/**
+ * The places of a farm that differ, each once, as they are used.
+ * @example seasonPlaces([aStructure()], [aBed()], aClimate(), 'air').length // 1
+ */
 export function seasonPlaces(
   structures: readonly Structure[],
   beds: readonly Bed[],
@@ -73,7 +77,10 @@ export function seasonPlaces(
   });
 }
 
-/** Of each structure its place with what would be laid there, else without. */
+/**
+ * Of each structure its place with what would be laid there, else without.
+ * @example asUsed([]) // []
+ */
 export const asUsed = (places: readonly SeasonPlace[]): SeasonPlace[] =>
   places.filter(
     (p) => p.cover !== null || !places.some((x) => x.structureId === p.structureId && x.cover !== null),

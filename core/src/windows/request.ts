@@ -28,7 +28,10 @@ export interface PlaceYears {
 export const dayLengths = (latitude: number): Float64Array =>
   Float64Array.from({ length: YEAR_DAYS }, (_, d) => dayLengthH(dayAtMs(d) + 43_200_000, latitude));
 
-/** `years` plausible years of a place under its stack; `frost` are the dates that the grower knows, where they do. */
+/**
+ * `years` plausible years of a place under its stack; `frost` are the dates that the grower knows, where they do.
+ * @example aPlaceOfYears().years // 6
+ */
 export function placeOf(
   spec: UnderSpec,
   years: number,
@@ -56,6 +59,10 @@ export function placeOf(
   };
 }
 
+/**
+ * Windows, a row for every date, and the middle year.
+ * @example answer(aPlaceOfYears(), cropById('spinach'), 'sow', null, 0.2).windows.length > 0 // true
+ */
 export function answer(
   place: PlaceYears,
   crop: Crop,

@@ -9,63 +9,15 @@ import { monthDayOf, YEAR_DAYS } from '../climate/climate';
 import type { Crop } from '../crops/crops';
 import { wayToPick, type How, type Season } from '../growth/course';
 import { packetDays } from '../growth/thermal';
-import { FAILURES, type DateRow, type Failure } from './dates';
+import { byRisk } from './byRisk';
+import type { DateRow } from './dates';
+import { none, wrap, type Frosts, type Window } from './window';
 
-export type SchoolId = 'layers' | 'light' | 'risk';
-export type Half = 'autumn' | 'spring';
-export type Edge = 'earliest' | 'best' | 'latest';
-
-export interface Reason {
-  edge: Edge;
-  id:
-    | 'frost-first'
-    | 'frost-last'
-    | 'ground-cools'
-    | 'runs-up'
-    | 'before-dark'
-    | 'after-dark'
-    | 'heat'
-    | 'fails-before'
-    | 'fails-after'
-    | 'most-come-off'
-    | 'never-dark'
-    | 'no-frost'
-    | 'too-cold'
-    | 'too-dark'
-    | 'none-come-off'
-    | 'all-year'
-    | 'stands-winter';
-  /** Days of the year, weeks, shares: by the id. */
-  values: Record<string, string | number>;
-}
-
-export interface Window {
-  school: SchoolId;
-  season: Half;
-  earliest: number | null;
-  best: number | null;
-  latest: number | null;
-  reasons: Reason[];
-}
-
-export interface Frosts {
-  lastSpring: number | null;
-  firstAutumn: number | null;
-}
+export type { Edge, Frosts, Half, Reason, SchoolId, Window } from './window';
 
 /** Weeks that a layer is worth to those who count so, and how a crop stands to the frost dates. */
 const WEEKS_A_LAYER = 3;
 const DARK_H = 10;
-
-const wrap = (d: number) => ((Math.round(d) % YEAR_DAYS) + YEAR_DAYS) % YEAR_DAYS;
-const none = (school: SchoolId, season: Half, id: Reason['id'], values: Reason['values'] = {}): Window => ({
-  school,
-  season,
-  earliest: null,
-  best: null,
-  latest: null,
-  reasons: [{ edge: 'best', id, values }],
-});
 
 /** Weeks that it bears before the last frost: by how much its young leaves stand. */
 function weeksBefore(crop: Crop): number {
@@ -260,75 +212,6 @@ function byLight(s: Season, how: How): Window[] {
   return [autumn, spring];
 }
 
-/** What goes wrong most in a row. */
-function worst(row: DateRow): { id: Failure; share: number } {
-  return FAILURES.map((id) => ({ id, share: row[id] })).reduce((a, b) => (b.share > a.share ? b : a));
-}
-
-function byRisk(rows: readonly DateRow[], risk: number, latitude: number): Window[] {
-  const half = (season: Half): DateRow[] => {
-    // the half year from midsummer on is autumn's, the other spring's
-    const start = (season === 'autumn') === latitude >= 0 ? 171 : 354;
-    return [...rows]
-      .map((r) => ({ r, k: wrap(r.day - start) }))
-      .filter(({ k }) => k < 183)
-      .sort((a, b) => a.k - b.k)
-      .map(({ r }) => r);
-  };
-  return (['autumn', 'spring'] as const).map((season): Window => {
-    const list = half(season);
-    let bestRun: [number, number] | null = null;
-    let weight = -1;
-    for (let i = 0; i < list.length; i++) {
-      if (list[i]!.success < 1 - risk) continue;
-      let j = i;
-      let sum = 0;
-      while (j < list.length && list[j]!.success >= 1 - risk) sum += list[j++]!.success;
-      if (sum > weight) {
-        weight = sum;
-        bestRun = [i, j - 1];
-      }
-      i = j;
-    }
-    const top = list.reduce((a, b) => (b.success > a.success ? b : a));
-    if (!bestRun) {
-      const why = worst(top);
-      return none('risk', season, 'none-come-off', {
-        share: top.success,
-        date: monthDayOf(top.day),
-        failure: why.id,
-      });
-    }
-    const [a, b] = bestRun;
-    const run = list.slice(a, b + 1);
-    const high = Math.max(...run.map((r) => r.success));
-    const bests = run.filter((r) => r.success >= high - 0.005);
-    const best = bests[bests.length >> 1]!;
-    const edge = (which: 'earliest' | 'latest', row: DateRow | undefined): Reason[] =>
-      row
-        ? [
-            {
-              edge: which,
-              id: which === 'earliest' ? 'fails-before' : 'fails-after',
-              values: { failure: worst(row).id, share: worst(row).share, date: monthDayOf(row.day) },
-            },
-          ]
-        : [{ edge: which, id: 'all-year', values: {} }];
-    return {
-      school: 'risk',
-      season,
-      earliest: run[0]!.day,
-      best: best.day,
-      latest: run.at(-1)!.day,
-      reasons: [
-        ...edge('earliest', list[a - 1]),
-        { edge: 'best', id: 'most-come-off', values: { share: best.success } },
-        ...edge('latest', list[b + 1]),
-      ],
-    };
-  });
-}
-
 export interface WindowsInput {
   season: Season;
   rows: readonly DateRow[];
@@ -339,6 +222,10 @@ export interface WindowsInput {
   latitude: number;
 }
 
+/**
+ * When to begin a crop, by three schools, each edge with its why.
+ * @example answer(aPlaceOfYears(), cropById('mache'), 'sow', null, 0.2).windows.map((w) => w.school).includes('layers') // true
+ */
 export function windowsOf(i: WindowsInput): Window[] {
   const { crop } = i.season;
   return [

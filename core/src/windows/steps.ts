@@ -95,6 +95,7 @@ const daysBetween = (from: string, to: string) =>
 /**
  * The planting after a step was done on a day, or moved to it. In the ground on another day than was meant, everything after
  * goes with it; a tray step that is moved moves the day of planting, one that is done early or late does not.
+ * @example withStep(planted('b', 'mache'), cropById('mache'), 'gaps', '2026-12-01', true).done.gaps // '2026-12-01'
  */
 export function withStep(p: Planting, crop: Crop, id: StepId, on: string, isDone: boolean): Planting {
   const inGround = id === groundStep(p, crop);

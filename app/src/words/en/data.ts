@@ -51,3 +51,7 @@ export const night = {
   aNightIsNamedBy: 'A night is named by the date of its evening, as 2027-01-14.',
   goToTheLog: 'Go to the log',
 };
+
+export const expects = {
+  expected: (what: string) => `Expected ${what}.`,
+};
