@@ -7,7 +7,7 @@ import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
 import { saveHardness } from './farm/seeds';
-import { findNight, loadFarm, saveLows, saveNight, type FarmData } from './farm/store';
+import { findNight, loadFarm, saveLows, saveNight, styleOf, type FarmData } from './farm/store';
 import { Ahead } from './night/ahead';
 import { keptIn } from './night/keptPlans';
 import { nightWeather } from './night/nowView';
@@ -128,7 +128,7 @@ export class Context {
       nowAtMs,
       sources,
       weather: await farmWeather(sources, site, nowAtMs, lows, this.options.members ?? 20),
-      style: { units: farm.units, currency: farm.currency, hours: farm.units.clock, timeZone: farm.timeZone },
+      style: styleOf(farm),
       clock: {
         nowAtMs,
         mode: this.options.clock.mode,

@@ -1,4 +1,5 @@
 /** Season through the API: worked out in threads, remembered, and honest about what it is reckoned from. */
+import { PLAIN } from '@fogata/core/words';
 import type { SeasonCropView, SeasonView, StoryView } from '@fogata/contract/told';
 import { addDays } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
@@ -235,7 +236,7 @@ describe('a planting that is thought of', () => {
       { ...row, what: 'off' as const, from: null, to: '2027-05-31', why: null },
     ];
     const lines = (of: typeof rows, today: string) =>
-      calendarOf('Rescoldo', [], of, today, 0)
+      calendarOf('Rescoldo', [], of, today, 0, PLAIN)
         .split('\r\n')
         .filter((l) => /^(UID|DTSTART|SUMMARY)/.test(l));
     const spring = lines(rows, '2027-03-01');

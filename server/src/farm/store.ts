@@ -8,6 +8,7 @@ import {
   type Cultivar,
   type FarmFacts,
   type PastLow,
+  type Style,
 } from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
@@ -71,6 +72,14 @@ export function mended(settings: unknown): Farm {
   const good = Object.fromEntries(Object.entries(kept).filter(([k]) => !wrong.has(k)));
   return farmSchema.parse({ ...DEFAULT_FARM, ...good });
 }
+
+/** How a farm's figures are written. */
+export const styleOf = (farm: Farm): Style => ({
+  units: farm.units,
+  currency: farm.currency,
+  hours: farm.units.clock,
+  timeZone: farm.timeZone,
+});
 
 export async function readFarm(db: Db): Promise<Farm> {
   const rows = await db.select().from(farm).where(eq(farm.id, 'farm'));

@@ -4,9 +4,10 @@
  */
 import { jobTitle, type SeasonJob, type ShadeRow } from '@fogata/contract';
 import { addDays } from '@fogata/core';
-import { en } from '@fogata/core/words';
+import { en, telling, type Style, type Telling } from '@fogata/core/words';
 import { createEvents, type DateArray } from 'ics';
 import type { Context } from '../context';
+import { styleOf } from '../farm/store';
 import { shadeView } from '../day/shadeView';
 import { yearsJobs } from './views';
 
@@ -19,10 +20,10 @@ interface Day {
   date: string;
 }
 
-const jobDay = (j: SeasonJob): Day => ({
+const jobDay = (j: SeasonJob, tell: Telling): Day => ({
   uid: `${j.plantingId}.${j.step}@fogata`,
   title: jobTitle(j),
-  description: en['calendar.job'](j),
+  description: en['calendar.job'](j, tell),
   date: j.date,
 });
 
@@ -55,8 +56,10 @@ export function calendarOf(
   shade: readonly ShadeRow[],
   today: string,
   nowAtMs: number,
+  style: Style,
 ): string {
-  const days = [...jobs.map(jobDay), ...shadeDays(shade, today)];
+  const tell = telling(style);
+  const days = [...jobs.map((j) => jobDay(j, tell)), ...shadeDays(shade, today)];
   const { value, error } = createEvents(
     days.map(({ date, ...event }) => ({
       ...event,
@@ -76,5 +79,12 @@ export function calendarOf(
 export async function seasonCalendar(ctx: Context): Promise<string> {
   const { data, nowAtMs } = await ctx.standing(false);
   const { rows, today } = await shadeView(ctx);
-  return calendarOf(data.farm.name, yearsJobs(ctx.seasons, data, nowAtMs), rows, today, nowAtMs);
+  return calendarOf(
+    data.farm.name,
+    yearsJobs(ctx.seasons, data, nowAtMs),
+    rows,
+    today,
+    nowAtMs,
+    styleOf(data.farm),
+  );
 }

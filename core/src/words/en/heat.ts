@@ -1,5 +1,6 @@
 /** Where a bed's heat goes, and what could lie on it. */
 import type { HeatFlows } from '../../heat/run';
+import type { Telling } from '../telling';
 
 type Way = keyof HeatFlows;
 const OUT: Partial<Record<Way, string>> = {
@@ -46,7 +47,7 @@ export const heat = {
   'fit.over': () => 'goes over frames and tunnels',
   'fit.noRoom': () => 'no room for hoops in there',
   'fit.noHoops': () => 'the bed has no hoops',
-  'fit.narrow': (v: { byM: number }) => `too narrow by ${v.byM.toFixed(2)} m`,
+  'fit.narrow': (v: { byM: number }, tell: Telling) => `too narrow by ${tell.length(v.byM)}`,
   'fit.short': () => 'too short',
   'try.four': () => 'Four layers are the most that can be worked out.',
   'try.flat': () => 'Something lies flat on the crop already.',

@@ -32,7 +32,7 @@ export const jobs = {
   'detail.crops': (v: { crops: readonly string[] }, f: Telling) => f.and(v.crops),
   'detail.layered': (v: { crops: readonly string[] }, f: Telling) => `${f.and(v.crops)} · another layer`,
   'detail.crates': (v: { crops: readonly string[]; crates: number; kg: number | null }, f: Telling) =>
-    `${f.and(v.crops)} · ${figured(v.crates, 'crate')}${v.kg === null ? '' : `, ${Math.round(v.kg)} kg in all`}`,
+    `${f.and(v.crops)} · ${figured(v.crates, 'crate')}${v.kg === null ? '' : `, ${f.mass(Math.round(v.kg))} in all`}`,
   'detail.elsewhere': () => 'it does more good elsewhere tonight',
   'detail.shut': () => 'doors and sides shut',
   'detail.open': (v: { open: number }) => `${percent(v.open)} open · doors and sides`,

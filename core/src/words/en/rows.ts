@@ -84,9 +84,9 @@ export const rows = {
   'row.empty': (v: { field: Field }) => `${MEANING[v.field]} is empty`,
   'row.notNumber': (v: { field: Field; text: string }) => `${MEANING[v.field]} “${v.text}” is not a number`,
   'row.notDirection': (v: { field: Field; text: string }) =>
-    `${MEANING[v.field]} “${v.text}” is not ${RANGE[v.field]}`,
+    `${MEANING[v.field]} “${v.text}” is not ${RANGE[v.field] ?? 'what it can be'}`,
   'row.outside': (v: { field: Field; text: string; unit: string }) =>
-    `${MEANING[v.field]} ${v.text} ${v.unit} is outside ${RANGE[v.field]}`,
+    `${MEANING[v.field]} ${v.text} ${v.unit} is outside ${RANGE[v.field] ?? 'what it can be'}`,
   'row.dewOverAir': (v: { dewPointC: number; airC: number }) =>
     `dew point ${v.dewPointC.toFixed(1)} °C is above the air's ${v.airC.toFixed(1)} °C`,
   'row.notFullHour': () => 'its time is not a full hour',

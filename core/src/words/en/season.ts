@@ -1,10 +1,11 @@
 /** The year: what is to be done for a planting, and what sets the edges of a window. */
+import type { Telling } from '../telling';
 import { figured } from './counts';
 
 type Value = string | number;
 type Values = Readonly<Record<string, Value>>;
 
-const REST: Record<string, [string, string]> = {
+const REST = {
   rest: ['Let the rows rest', 'The rest of the rows is over'],
   solarised: ['Water well and lay clear film to solarise', 'Take the solarising film off'],
 };
@@ -22,8 +23,8 @@ const failing = (v: Values) => `sown on ${v['date']} it is ${FAILURE[v['failure'
 export const season = {
   'windows.missed': (v: { field: string }) =>
     `${v.field}: the climate cannot be brought to that date by 5 K; it is as near as that goes`,
-  'job.rest': (v: { crop: string; begins: boolean; bed: string }) =>
-    `${REST[v.crop]![v.begins ? 0 : 1]}, ${v.bed}`,
+  'job.rest': (v: { crop: keyof typeof REST; begins: boolean; bed: string }) =>
+    `${REST[v.crop][v.begins ? 0 : 1]}, ${v.bed}`,
   'job.sow.trays': (v: { what: string; bed: string }) => `Sow ${v.what} in trays, for ${v.bed}`,
   'job.sow': (v: { what: string; bed: string; planted: boolean }) =>
     `${v.planted ? 'Plant' : 'Sow'} ${v.what} in ${v.bed}`,
@@ -33,8 +34,8 @@ export const season = {
   'job.gaps': (v: { what: string; bed: string }) => `Look for gaps in the ${v.what}, ${v.bed}`,
   'job.pick': (v: { what: string; bed: string }) => `Expect the first ${v.what} of ${v.bed}`,
   'job.clear': (v: { what: string; bed: string }) => `Clear the ${v.what} from ${v.bed}`,
-  'calendar.job': (v: { place: string; bed: string; metres: number; rows: number }) =>
-    `${v.place}, ${v.bed}: ${Number(v.metres.toFixed(1))} m in ${v.rows} rows`,
+  'calendar.job': (v: { place: string; bed: string; metres: number; rows: number }, tell: Telling) =>
+    `${v.place}, ${v.bed}: ${tell.length(Number(v.metres.toFixed(1)))} in ${v.rows} rows`,
   'calendar.shade': (v: { on: boolean; structure: string }) =>
     `Shade cloth ${v.on ? 'on' : 'off'}: ${v.structure}`,
   'calendar.shade.why': (v: { crop: string }) =>
