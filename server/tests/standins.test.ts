@@ -6,7 +6,9 @@ import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { minMaxBetween, spotAirC } from '../src/night/spotAir';
 import { isForecast, type Forecast } from '../src/sources/farmWeather';
 import type { ThermometerSpot } from '../src/sources/ports';
+import fc from 'fast-check';
 import { hiddenProperties, simulatedThermometers } from '../src/standins/thermometers';
+import { simulatedWeather } from '../src/standins/weather';
 import { demoTruth, demoWeather } from './demoWeather';
 
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
@@ -97,4 +99,50 @@ test('the demo’s clock goes to closing time and to the morning after sunrise; 
   expect(morning - closing).toBeLessThan(18 * HOUR_MS);
   expect(nextMorningAtMs(morning, DEMO_FARM)).toBeGreaterThan(morning + 20 * HOUR_MS);
   await expect(realClock.set(0)).rejects.toThrow();
+});
+
+test('an hour of invented weather is the same whoever asks for it first, and in whichever span', async () => {
+  const options = { seed: 7, site };
+  const [one, other] = [simulatedWeather(options), simulatedWeather(options)];
+  await fc.assert(
+    fc.asyncProperty(
+      fc.integer({ min: -400, max: 400 }),
+      fc.integer({ min: 0, max: 90 }),
+      async (start, hours) => {
+        const [a, b] = [from + start * HOUR_MS, from + (start + hours) * HOUR_MS];
+        const drawn = await one.observed.hours(a, b);
+        expect(drawn).toEqual(trueHours({ seed: 7, site }, a, b));
+        expect(await one.observed.hours(a, b)).toEqual(drawn);
+        // asked the other way round: the end before the whole
+        await other.observed.hours(b, b);
+        expect(await other.observed.hours(a, b)).toEqual(drawn);
+      },
+    ),
+    { numRuns: 30 },
+  );
+});
+
+test('a thermometer that is asked hour by hour shows what it shows over the whole, and another cover is another air', async () => {
+  const weather = demoTruth(from - 48 * HOUR_MS, from + 24 * HOUR_MS);
+  const house: BedSpec = {
+    ground: { deepC: 5 },
+    stack: [{ lengthM: 20, widthM: 6, heightM: 2.6, shape: 'arch', material: 'pe-film' }],
+  };
+  const double: BedSpec = { ...house, stack: [{ ...house.stack[0]!, plies: 2 }] };
+  const under = (spec: BedSpec): ThermometerSpot => ({
+    id: 'north',
+    specs: [spec],
+    structureLayer: 0,
+    site,
+    weather,
+  });
+  const there = simulatedThermometers();
+  const hours = Array.from({ length: 24 }, (_, h) => from + h * HOUR_MS);
+  const each = await Promise.all(hours.map((ms) => there.read(under(house), ms, ms)));
+  const whole = (await there.read(under(house), from, from + 23 * HOUR_MS))!;
+  expect(Math.min(...each.map((r) => r!.minC))).toBe(whole.minC);
+  expect(Math.max(...each.map((r) => r!.maxC))).toBe(whole.maxC);
+  // the same by another that was never asked before
+  expect(await simulatedThermometers().read(under(house), from, from + 23 * HOUR_MS)).toEqual(whole);
+  expect((await there.read(under(double), from, from + 23 * HOUR_MS))!.minC).toBeGreaterThan(whole.minC);
 });

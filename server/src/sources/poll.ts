@@ -32,7 +32,13 @@ export async function pollState(db: Db): Promise<PollState | null> {
   const text = await readMeta(db, 'poll');
   const kept = text ? (JSON.parse(text) as (Omit<PollState, 'went'> & { went?: Said }) | null) : null;
   // an older Fogata kept how it went in words
-  return kept && { url: kept.url, lastAtMs: kept.lastAtMs, went: kept.went ?? said('poll.notAsked') };
+  return (
+    kept && {
+      url: kept.url,
+      lastAtMs: kept.lastAtMs,
+      went: kept.went ?? said(kept.lastAtMs === null ? 'poll.notAsked' : 'poll.asked'),
+    }
+  );
 }
 
 export async function setPoll(db: Db, url: string | null): Promise<void> {

@@ -90,6 +90,7 @@ export const refusals = {
     `--on: expected a date from ${v.today} on, not “${v.date}”.`,
 
   'poll.notAsked': () => 'Not asked yet.',
+  'poll.asked': () => 'Asked.',
   'poll.taken': (v: { hours: number }) => `${v.hours} hours taken.`,
   'poll.nothingNew': () => 'Nothing new.',
   'poll.inVain': (v: { why: string }) => `Asked in vain: ${v.why}.`,
