@@ -71,6 +71,7 @@ export const MEASURES = {
   area: { si: 'm²', feet: 'ft²', per: 1 / 0.3048 ** 2 },
   height: { si: 'm', feet: 'ft', per: 1 / 0.3048 },
   volume: { si: 'l', feet: 'gal', per: 1 / 3.785411784 },
+  flow: { si: 'l/h', feet: 'gal/h', per: 1 / 3.785411784 },
   mass: { si: 'kg', feet: 'lb', per: 1 / 0.45359237 },
   load: { si: 'kg/m²', feet: 'lb/ft²', per: 0.3048 ** 2 / 0.45359237 },
   rain: { si: 'mm', feet: 'in', per: 1 / 25.4 },

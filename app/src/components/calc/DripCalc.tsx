@@ -1,16 +1,19 @@
 /** Emitters and minutes of drip for a bed, and the same for every zone. */
-import { dripFor, type Bed } from '@fogata/core';
+import { dripFor, measureText, type Bed } from '@fogata/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { useBeds } from '../../data/hooks';
-import { Amount, Choose, Metres } from '../ui/Fields';
+import { Amount, Choose, Measured, Metres } from '../ui/Fields';
 import { PartTitle, Text } from '../ui/Text';
 import { n1, Reckoned } from './parts';
 import { dripCalc as words } from '../../words/en/calc';
 
 export function DripCalc({ bed }: { bed: Bed | null }) {
-  const { metres: m } = useFormat();
+  const { metres: m, length } = useFormat();
+  const water = (litres: number) => measureText(litres, 'volume', length);
+  // a tenth of an inch or of a gallon is much on a bed
+  const digits = length === 'm' ? 1 : 2;
   const { data } = useBeds();
   const [i, set] = useState({
     lengthM: bed?.lengthM ?? 20,
@@ -49,14 +52,13 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
         step={0.05}
         bigStep={0.1}
       />
-      <Amount
+      <Measured
         label={words.flowOfAnEmitter}
+        what="flow"
         value={i.litresPerHour}
         onChange={(litresPerHour) => set({ ...i, litresPerHour })}
-        unit="l/h"
-        step={0.1}
-        bigStep={1}
-        digits={1}
+        steps={{ si: [0.1, 1], feet: [0.05, 0.25] }}
+        digits={digits}
         min={0}
         max={50}
       />
@@ -70,41 +72,48 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
         onChange={(per) => set({ ...i, per })}
       />
       {i.per === 'mm' ? (
-        <Amount
+        <Measured
           label={words.millimetres}
+          what="rain"
           value={i.mm}
           onChange={(mm) => set({ ...i, mm })}
-          unit={words.mm}
-          step={0.5}
-          bigStep={5}
-          digits={1}
+          steps={{ si: [0.5, 5], feet: [0.05, 0.25] }}
+          digits={digits}
           min={0}
           max={100}
         />
       ) : (
-        <Amount
+        <Measured
           label={words.litresForEachPot2}
+          what="volume"
           value={i.litresPerPot}
           onChange={(litresPerPot) => set({ ...i, litresPerPot })}
-          unit="l"
-          step={0.1}
-          bigStep={1}
-          digits={1}
+          steps={{ si: [0.1, 1], feet: [0.05, 0.25] }}
+          digits={digits}
           min={0}
           max={100}
         />
       )}
       <Reckoned
         of={() => {
-          const d = dripFor({ ...i, ...same });
+          const d = dripFor({ lengthM: i.lengthM, widthM: i.widthM, ...same });
           return {
             said: words.minutes(n1(d.minutes)),
             working: [
               words.emittersOnEachLineIn({ perLine: d.perLine, emitters: d.emitters, m: m(d.lineM) }),
               i.per === 'mm'
-                ? words.mmOnAreL({ n1: n1(i.mm), m: m(i.lengthM), m2: m(i.widthM), n12: n1(d.litres) })
-                : words.lForEachOfPots({ n1: n1(i.litresPerPot), emitters: d.emitters, n12: n1(d.litres) }),
-              words.allTogetherTheyGiveL(n1(d.litresPerHour)),
+                ? words.mmOnAreL({
+                    depth: measureText(i.mm, 'rain', length, digits),
+                    length: m(i.lengthM),
+                    width: m(i.widthM),
+                    water: water(d.litres),
+                  })
+                : words.lForEachOfPots({
+                    each: measureText(i.litresPerPot, 'volume', length, digits),
+                    emitters: d.emitters,
+                    water: water(d.litres),
+                  }),
+              words.allTogetherTheyGiveL(water(d.litresPerHour)),
               words.neverOnAFreezingDay,
             ],
           };
@@ -131,9 +140,9 @@ export function DripCalc({ bed }: { bed: Bed | null }) {
                     ? words.nothingToGive(structure.name)
                     : words.minLOnBedBeds({
                         name: structure.name,
-                        n1: n1(Math.max(...good.map((d) => d.minutes))),
-                        n12: n1(litres),
-                        count: beds.length,
+                        minutes: n1(Math.max(...good.map((d) => d.minutes))),
+                        water: water(litres),
+                        beds: beds.length,
                       })}
                 </Text>
               );

@@ -1,12 +1,12 @@
 /** Jugs of water and shade cloth, through the heat engine, on a bed of one's own and the weather that is forecast. */
-import { amountForGain, type Bed } from '@fogata/core';
+import { amountForGain, measureIn, measureText, measureUnit, type Bed } from '@fogata/core';
 import { useState } from 'react';
 import type { PlaceView } from '@fogata/contract/told';
 import { useFormat } from '../../data/format';
 import { usePlace } from '../../data/hooks';
 import { useTried } from '../../data/useWhatIf';
 import type { TryRequest } from '../../worker/whatIf';
-import { Amount, Choose } from '../ui/Fields';
+import { Amount, Choose, Measured } from '../ui/Fields';
 import { Loading } from '../ui/Page';
 import { Text } from '../ui/Text';
 import { asPlanned, dayWord, requestFor } from '../place/trial';
@@ -28,6 +28,13 @@ function withWater(base: TryRequest, litres: number): TryRequest {
 
 function Jugs({ view }: { view: PlaceView }) {
   const format = useFormat();
+  const { length } = format;
+  /** Litres on each square metre, as the farm counts them. */
+  const onEach = (litresM2: number) =>
+    words.onEach(
+      measureText(litresM2 / measureIn(1, 'area', length), 'volume', length, length === 'm' ? 0 : 2),
+      measureUnit('area', length),
+    );
   const [gain, setGain] = useState(1);
   const [jug, setJug] = useState(5);
   const w = view.whatIf!;
@@ -55,13 +62,12 @@ function Jugs({ view }: { view: PlaceView }) {
         min={0.1}
         max={20}
       />
-      <Amount
+      <Measured
         label={words.aJugHolds}
+        what="volume"
         value={jug}
         onChange={setJug}
-        unit="l"
-        step={0.5}
-        bigStep={5}
+        steps={{ si: [0.5, 5], feet: [0.1, 1] }}
         digits={1}
         min={0.5}
         max={250}
@@ -77,11 +83,17 @@ function Jugs({ view }: { view: PlaceView }) {
     <>
       {fields}
       <Answer
-        said={jugs === null ? words.moreThanJugs(Math.round((80 * areaM2) / jug)) : words.jugsOfL(jugs, jug)}
+        said={
+          jugs === null
+            ? words.moreThanJugs(Math.round((80 * areaM2) / jug))
+            : words.jugsOfL(jugs, measureText(jug, 'volume', length))
+        }
         working={[
           words.tonightUnderTheCoversThat(view.bed.name),
-          ...runs.map((r) => words.lOnEachMLeaf(r.amount, format.t(r.leafC))),
-          litres === null ? words.even80LOnEach : words.lOnEachMOf(litres.toFixed(0), areaM2.toFixed(0)),
+          ...runs.map((r) => words.lOnEachMLeaf(onEach(r.amount), format.t(r.leafC))),
+          litres === null
+            ? words.even80LOnEach(onEach(LITRES.at(-1)!))
+            : words.lOnEachMOf(onEach(litres), measureText(areaM2, 'area', length, 0)),
           words.waterThatStoodInThe,
         ]}
       />

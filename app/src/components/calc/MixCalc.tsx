@@ -1,14 +1,17 @@
 /** Soil mix by volume. */
-import { mixFor } from '@fogata/core';
+import { measureIn, measureText, measureUnit, mixFor } from '@fogata/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useFormat } from '../../data/format';
 import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
-import { Amount } from '../ui/Fields';
-import { n1, Reckoned } from './parts';
+import { Amount, Measured } from '../ui/Fields';
+import { Reckoned } from './parts';
 import { mixCalc as words } from '../../words/en/calc';
 
 export function MixCalc() {
+  const { length } = useFormat();
+  const soil = (litres: number) => measureText(litres, 'volume', length);
   const [vessels, setVessels] = useState(26);
   const [litresEach, setLitres] = useState(30);
   const [settles, setSettles] = useState(0.15);
@@ -30,13 +33,12 @@ export function MixCalc() {
         min={0}
         max={10000}
       />
-      <Amount
+      <Measured
         label={words.litresInEach}
+        what="volume"
         value={litresEach}
         onChange={setLitres}
-        unit="l"
-        step={0.5}
-        bigStep={5}
+        steps={{ si: [0.5, 5], feet: [0.1, 1] }}
         digits={1}
         min={0}
         max={2000}
@@ -78,10 +80,16 @@ export function MixCalc() {
         of={() => {
           const mix = mixFor({ vessels, litresEach, settles, parts });
           return {
-            said: words.litresInAll(Math.ceil(mix.litres)),
+            said: words.litresInAll(
+              `${Math.ceil(measureIn(mix.litres, 'volume', length))} ${measureUnit('volume', length)}`,
+            ),
             working: [
-              words.lAndForWhatSettles({ vessels, n1: n1(litresEach), settles: Math.round(settles * 100) }),
-              ...mix.of.map((o) => `${o.name}: ${n1(o.litres)} l.`),
+              words.lAndForWhatSettles({
+                vessels,
+                each: soil(litresEach),
+                settles: Math.round(settles * 100),
+              }),
+              ...mix.of.map((o) => words.ofPart(o.name, soil(o.litres))),
             ],
           };
         }}

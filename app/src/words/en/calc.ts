@@ -11,32 +11,31 @@ export const dripCalc = {
   fromEmitterToEmitter: 'From emitter to emitter',
   flowOfAnEmitter: 'Flow of an emitter',
   howMuch: 'How much',
-  millimetresOnTheBed: 'millimetres on the bed',
-  litresForEachPot: 'litres for each pot',
-  millimetres: 'Millimetres',
-  mm: 'mm',
-  litresForEachPot2: 'Litres for each pot',
+  millimetresOnTheBed: 'depth on the bed',
+  litresForEachPot: 'so much for each pot',
+  millimetres: 'Depth of water',
+  litresForEachPot2: 'Water for each pot',
   minutes: (n1: string) => `${n1} minutes`,
   emittersOnEachLineIn: ({ perLine, emitters, m }: { perLine: number; emitters: number; m: string }) =>
     `${perLine} emitters on each line, ${emitters} in all, on ${m} of line.`,
-  mmOnAreL: ({ n1, m, m2, n12 }: { n1: string; m: string; m2: string; n12: string }) =>
-    `${n1} mm on ${m} × ${m2} are ${n12} l.`,
-  lForEachOfPots: ({ n1, emitters, n12 }: { n1: string; emitters: number; n12: string }) =>
-    `${n1} l for each of ${emitters} pots are ${n12} l.`,
-  allTogetherTheyGiveL: (n1: string) => `All together they give ${n1} l an hour.`,
+  mmOnAreL: (v: { depth: string; length: string; width: string; water: string }) =>
+    `${v.depth} on ${v.length} × ${v.width} are ${v.water}.`,
+  lForEachOfPots: (v: { each: string; emitters: number; water: string }) =>
+    `${v.each} for each of ${v.emitters} pots are ${v.water}.`,
+  allTogetherTheyGiveL: (water: string) => `All together they give ${water} an hour.`,
   neverOnAFreezingDay: 'Never on a freezing day: wet plants and soil freeze hard. A day ahead at the latest.',
   withTheSameLinesAnd: 'with the same lines and amount',
   byZone: 'By zone',
   nothingToGive: (name: string) => `${name}: nothing to give.`,
-  minLOnBedBeds: ({ name, n1, n12, count }: { name: string; n1: string; n12: string; count: number }) =>
-    `${name}: ${n1} min, ${n12} l on ${count} ${count === 1 ? 'bed' : 'beds'}.`,
+  minLOnBedBeds: (v: { name: string; minutes: string; water: string; beds: number }) =>
+    `${v.name}: ${v.minutes} min, ${v.water} on ${v.beds} ${v.beds === 1 ? 'bed' : 'beds'}.`,
 };
 
 export const mixCalc = {
   gardenSoil: 'garden soil',
   cratesOrPots: 'Crates or pots',
   vessels: 'vessels',
-  litresInEach: 'Litres in each',
+  litresInEach: 'Each holds',
   itSettlesBy: 'It settles by',
   part: (n: number) => `Part ${n}`,
   partsOf: (name: string) => `Parts of ${name}`,
@@ -44,9 +43,10 @@ export const mixCalc = {
   oneMorePart: 'One more part',
   leafMould: 'leaf mould',
   takeTheLastAway: 'Take the last away',
-  litresInAll: (ceil: number) => `${ceil} litres in all`,
-  lAndForWhatSettles: ({ vessels, n1, settles }: { vessels: number; n1: string; settles: number }) =>
-    `${vessels} × ${n1} l, and ${settles} % for what settles.`,
+  litresInAll: (soil: string) => `${soil} in all`,
+  lAndForWhatSettles: (v: { vessels: number; each: string; settles: number }) =>
+    `${v.vessels} × ${v.each}, and ${v.settles} % for what settles.`,
+  ofPart: (name: string, soil: string) => `${name}: ${soil}.`,
 };
 
 export const nurseryCalcs = {
@@ -121,11 +121,12 @@ export const heatCalcs = {
   aJugHolds: 'A jug holds',
   runningTheNightWithMore: 'Running the night with more and more water',
   moreThanJugs: (round: number) => `More than ${round} jugs`,
-  jugsOfL: (jugs: number, jug: number) => `${jugs} jugs of ${jug} l`,
+  jugsOfL: (jugs: number, jug: string) => `${jugs} jugs of ${jug}`,
   tonightUnderTheCoversThat: (name: string) => `${name} tonight, under the covers that are planned:`,
-  lOnEachMLeaf: (amount: number, leafC: string) => `${amount} l on each m²: leaf ${leafC}.`,
-  even80LOnEach: 'Even 80 l on each m² do not bring it: another cover does more.',
-  lOnEachMOf: (litres: string, areaM2: string) => `${litres} l on each m² of ${areaM2} m².`,
+  onEach: (water: string, area: string) => `${water} on each ${area}`,
+  lOnEachMLeaf: (onEach: string, leafC: string) => `${onEach}: leaf ${leafC}.`,
+  even80LOnEach: (onEach: string) => `Even ${onEach} do not bring it: another cover does more.`,
+  lOnEachMOf: (onEach: string, area: string) => `${onEach} of ${area}.`,
   waterThatStoodInThe: 'Water that stood in the sun by day. Jugs that freeze burst; leave room in them.',
   cloth: 'Cloth',
   runningTheDayWithAnd: 'Running the day with and without it',
