@@ -12,7 +12,7 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 20_000 },
   fullyParallel: true,
-  workers: 3,
+  workers: 2,
   retries: 0,
   forbidOnly: true,
   reporter: [['list'], ['json']],
