@@ -5,6 +5,7 @@
 import { join } from 'node:path';
 import ts from 'typescript';
 import { en, telling, type MessageId, type Style } from '../words';
+import { programOf } from './program';
 
 const CORE = join(__dirname, '..');
 const METRIC: Style = {
@@ -34,14 +35,7 @@ function numberFor(name: string): number {
   return 3;
 }
 
-const program = ts.createProgram([join(CORE, 'src', 'words', 'en', 'index.ts')], {
-  target: ts.ScriptTarget.ESNext,
-  module: ts.ModuleKind.ESNext,
-  moduleResolution: ts.ModuleResolutionKind.Bundler,
-  strict: true,
-  skipLibCheck: true,
-  noEmit: true,
-});
+const program = programOf([join(CORE, 'src', 'words', 'en', 'index.ts')]);
 const checker = program.getTypeChecker();
 
 /** A value of a type, the `turn`th of its choices. */

@@ -2,6 +2,7 @@
 import { readdirSync, existsSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
+import { programOf } from './program';
 
 const CORE = join(__dirname, '..');
 const doors = readdirSync(CORE)
@@ -10,14 +11,7 @@ const doors = readdirSync(CORE)
 
 /** Functions that doors give, as "file name", with the tags of their docstrings. */
 function functionsOf(files: readonly string[]): Map<string, string[]> {
-  const program = ts.createProgram([...files], {
-    target: ts.ScriptTarget.ESNext,
-    module: ts.ModuleKind.ESNext,
-    moduleResolution: ts.ModuleResolutionKind.Bundler,
-    strict: true,
-    skipLibCheck: true,
-    noEmit: true,
-  });
+  const program = programOf(files);
   const checker = program.getTypeChecker();
   const found = new Map<string, string[]>();
   for (const file of files) {
