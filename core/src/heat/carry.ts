@@ -45,8 +45,14 @@ export const OPEN_BED = 'open bed';
 
 /** A cover is the same cover in another stack where its material and size are. */
 function layerKey(l: Layer): string {
-  return [l.material, l.shape, l.lengthM, l.widthM, l.heightM].join('/');
+  let key = keys.get(l);
+  if (key === undefined) {
+    key = [l.material, l.shape, l.lengthM, l.widthM, l.heightM].join('/');
+    keys.set(l, key);
+  }
+  return key;
 }
+const keys = new WeakMap<Layer, string>();
 
 /** The layers that stand over a bed, outermost first. */
 function layersOver(net: Network, part: Part): number[] {

@@ -3,7 +3,7 @@
  * while a bed runs, and says which column lies around it and which layers stand over it.
  */
 import type { CompiledLayer } from './layers';
-import { MULCH, soilGrid, soilProps, type SoilGrid, type SoilProps } from './soil';
+import { CRUST_M, MULCH, soilGrid, soilProps, type SoilGrid, type SoilProps } from './soil';
 import type { Rows } from './rows';
 import type { BedSpec, Calibration } from './types';
 
@@ -80,10 +80,12 @@ export function compileColumn(
   const depths = soilGrid(false, 0, refine);
   // heat that leaves sideways crosses about a quarter of the width and a hand's breadth beyond the edge
   const sideM = 0.25 * spanM + 0.15;
+  const crust = soilProps(spec.ground);
+  const body = soilProps(spec.ground, 2 * CRUST_M);
   let above = 0;
   for (let j = 0; j < n; j++) {
     const inMulch = j < grid.mulchCells;
-    const soil = soilProps(spec.ground, grid.centreM[j]);
+    const soil = grid.centreM[j]! > CRUST_M ? body : crust;
     const k = inMulch ? MULCH.conductivityWmK : soil.conductivityWmK * cal.soilExchange;
     const half = grid.thicknessM[j]! / 2 / k;
     linkWK[j] = areaM2 / (above + half);
@@ -97,7 +99,7 @@ export function compileColumn(
   return {
     areaM2,
     grid,
-    soil: soilProps(spec.ground),
+    soil: crust,
     first,
     layer,
     path,

@@ -8,7 +8,7 @@ import { columnsOf, endedState, type LyingSnow, type SoilState } from './carry';
 import type { Column } from './columns';
 import { compileBeds, type Network, type Part } from './network';
 import { runOutside } from './outside';
-import { skyTemperatureC, type PreparedWeather } from './prepare';
+import type { PreparedWeather } from './prepare';
 import { Rows } from './rows';
 import { BOOK_CALIBRATION, type BedSpec, type Calibration } from './types';
 import { makeWaterTrace, recordWater, type WaterTrace } from './waterTrace';
@@ -151,7 +151,7 @@ function record(
 ): void {
   const { net, weather } = w;
   run.outsideC[i] = weather.airC[k]!;
-  run.skyC[i] = skyTemperatureC(weather.skyWm2[k]!);
+  run.skyC[i] = weather.skyC[k]!;
   run.sunWm2[i] = weather.beamWm2[k]! + weather.diffuseWm2[k]!;
   run.cropSunWm2[i] = w.cropSunWm2[p]!;
   for (let j = 0; j < over.length; j++) {
@@ -240,13 +240,14 @@ function run(
   if (!initial && lead.ground.surfaceC === undefined) spinUp(w);
   const runs = net.parts.map((part) => makeRun(net.shared + part.ownLayers, weather, rows));
   if (options.water) for (const r of runs) r.water = makeWaterTrace(weather.entryAtMs.length, rows);
-  const shared = makeTrace(w);
+  // what is given is not found again
+  const shared = given ?? makeTrace(w);
   const over = net.parts.map((part) => layersOf(net, part));
   const recordAll = (i: number, k: number) =>
     net.parts.forEach((part, p) => record(w, runs[p]!, part, over[p]!, p, i, k, cal.zoneOffsetC));
   const books = makeBooks();
   recordAll(0, 0);
-  keepShared(w, shared, 0);
+  if (!given) keepShared(w, shared, 0);
   let error = 0;
   const audit = (options.audit !== false || options.books === true) && !given;
   const onPart = audit
@@ -257,7 +258,7 @@ function run(
     : undefined;
   for (let k = 1; k <= weather.steps; k++) {
     advance(w, k, onPart);
-    keepShared(w, shared, k);
+    if (!given) keepShared(w, shared, k);
     if (k % weather.stepsPerEntry === 0) {
       recordAll(k / weather.stepsPerEntry, k);
       if (options.books && audit) for (const r of runs) r.flows.push(flowsOf(books, net.floorM2));
@@ -272,14 +273,17 @@ function run(
         r.minLeafIndex = i;
       }
     });
-    r.end = {
+    const end = (): SoilState => ({
       outside: outside
         ? outside.cellsC.slice(weather.steps * outside.cellsPerStep)
         : profile(w, net.columns[part.column]!),
       columns: columnsOf(net, part).map((c) => profile(w, net.columns[c]!)),
       ...endedState(w, part),
       ...(outside?.endSnow ? { outsideSnow: outside.endSnow } : {}),
-    };
+    });
+    // few go on from where a run ended: it is put together for who asks
+    let ended: SoilState | null = null;
+    Object.defineProperty(r, 'end', { enumerable: true, get: () => (ended ??= end()) });
   });
   return { beds: runs, shared };
 }
