@@ -29,7 +29,7 @@ const once = <T>(make: () => T): (() => T) => {
   return () => (made ??= { it: make() }).it;
 };
 
-/** A cold evening with one fleece for two beds: the tender one gets it. */
+/** A cold evening with one fleece for two beds: the hardy one gets it, the tender one is past saving. */
 export const aPlan: () => Promise<NightPlan> = once(() => planned(evening(-7, 1)));
 export const aPlannedBed = async (name = 'tender') => (await aPlan()).beds.find((b) => b.bed.id === name)!;
 export const itsJobs = async () => jobsOf(await aPlan());

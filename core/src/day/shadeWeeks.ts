@@ -123,7 +123,7 @@ function warmDay(years: Years, date: string): number {
 
 /**
  * Weeks of the year in which shade cloth on a structure is worth more than the light that it takes.
- * @example Array.isArray(shadeSpans(shadeTask(evening(-7, 1).data, aStructure(), '2027-01-15', aClimate()))) // true
+ * @example shadeSpans(shadeTask(evening(-7, 1).data, aStructure(), '2027-01-15', aClimate())) // []
  */
 export function shadeSpans(task: ShadeTask): ShadeSpan[] {
   // plausible hours are in the sun's own time

@@ -31,7 +31,7 @@ export interface FillOptions extends Pick<SolveOptions, 'seconds' | 'gap' | 'sto
 
 /**
  * Gaps of a year filled within so many seconds: what goes where, what that is worth, and what no plan is over.
- * @example fillGaps(anAsk([aBedOf('a')], ['radish'], 30), await aSolver(), { seconds: 5, gap: 0.02, nowAtMs: () => 0 }).proposals.every((p) => p.crop === 'radish') // true
+ * @example fillGaps(anAsk([aBedOf('a')], ['radish'], 30), await aSolver(), { seconds: 5, gap: 0.02, nowAtMs: () => 0 }).proposals.map((p) => p.crop) // ['radish', 'radish', 'radish']
  */
 export function fillGaps(ask: FillAsk, solver: SparseSolver, o: FillOptions): Filled {
   const began = o.nowAtMs();

@@ -82,7 +82,7 @@ function met(ask: FillAsk, p: FillProblem, week: number, crop: string, units: nu
 
 /**
  * The rows that were chosen as plantings, bed by bed.
- * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const classes = ground(ask); const list = candidates(ask, classes); const p = fillProblem(ask, classes, list); return plantingsOf(ask, classes, list, p, greedy(ask, list, p).rows).every((x) => x.crop === 'radish'); })() // true
+ * @example (() => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const classes = ground(ask); const list = candidates(ask, classes); const p = fillProblem(ask, classes, list); return plantingsOf(ask, classes, list, p, greedy(ask, list, p).rows).map((x) => x.crop); })() // ['radish', 'radish', 'radish']
  */
 export function plantingsOf(
   ask: FillAsk,

@@ -100,7 +100,7 @@ function narrowed(p: SparseProblem, x: Float64Array, dual: Float64Array): Float6
 /**
  * First with parts of rows: that bounds everything, and rounded down and mended it may be good enough. Then whole rows of what that
  * programme takes or nearly takes, a small programme against the same bound; and if that is not enough, all of it.
- * @example (await (async () => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const list = candidates(ask, ground(ask)); const p = fillProblem(ask, ground(ask), list); const start = { rows: new Float64Array(list.length), value: 0 }; return solveSparse(await aSolver(), p.problem, { seconds: 5, gap: 0.02, start, mend: () => start, nowAtMs: () => 0 }).value >= 0; })()) // true
+ * @example (await (async () => { const ask = anAsk([aBedOf('a')], ['radish'], 30); const list = candidates(ask, ground(ask)); const p = fillProblem(ask, ground(ask), list); const start = { rows: new Float64Array(list.length), value: 0 }; return solveSparse(await aSolver(), p.problem, { seconds: 5, gap: 0.02, start, mend: () => start, nowAtMs: () => 0 }).value > 0; })()) // true
  */
 export function solveSparse(solver: SparseSolver, p: SparseProblem, o: SolveOptions): Found {
   const began = o.nowAtMs();
