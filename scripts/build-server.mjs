@@ -6,28 +6,44 @@ import { dirname, join } from 'node:path';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
+/** Zod names its sentences in 60 languages from its index; its own English is enough. */
+const onlyEnglish = {
+  name: 'only-english',
+  setup: (b) =>
+    b.onResolve({ filter: /locales\/index\.js$/ }, ({ importer, path, resolveDir, kind }) =>
+      /node_modules\/zod\/v4\//.test(importer)
+        ? b.resolve(path.replace('index.js', 'en.js'), { importer, resolveDir, kind })
+        : null,
+    ),
+};
+
+/** The driver of a PostgreSQL server stays a file of its own, loaded where there is one. */
+const driverApart = {
+  name: 'driver-apart',
+  setup: (b) => b.onResolve({ filter: /^\.\/postgres$/ }, () => ({ path: './postgres.mjs', external: true })),
+};
+
 const options = {
   absWorkingDir: root,
-  entryPoints: { main: 'server/src/main.ts', worker: 'server/src/worker.ts' },
+  entryPoints: {
+    main: 'server/src/main.ts',
+    worker: 'server/src/worker.ts',
+    postgres: 'server/src/db/postgres.ts',
+  },
   outdir: 'server/dist',
   outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
   target: 'node20',
   format: 'esm',
-  external: [
-    '@electric-sql/pglite',
-    'drizzle-orm',
-    'drizzle-orm/*',
-    'express',
-    'compression',
-    'piscina',
-    'pg',
-    'highs',
-    'node-forge',
-    'ics',
-  ],
-  sourcemap: 'inline',
+  // what finds files beside itself, and what few starts load
+  external: ['@electric-sql/pglite', 'piscina', 'pg', 'highs', 'node-forge', 'ics'],
+  plugins: [onlyEnglish, driverApart],
+  // packages in the older form ask for Node's own by `require`
+  banner: {
+    js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+  },
+  sourcemap: 'linked',
   logLevel: 'warning',
 };
 
@@ -46,7 +62,10 @@ export async function buildServer() {
 export async function watchServer(onBuilt) {
   const ctx = await context({
     ...options,
-    plugins: [{ name: 'told', setup: (b) => b.onEnd((r) => r.errors.length === 0 && onBuilt()) }],
+    plugins: [
+      ...options.plugins,
+      { name: 'told', setup: (b) => b.onEnd((r) => r.errors.length === 0 && onBuilt()) },
+    ],
   });
   await ctx.watch();
   return ctx;

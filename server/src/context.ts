@@ -7,6 +7,7 @@ import { ownLocks, type Locks } from './db/locks';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
 import { saveHardness } from './farm/seeds';
+import { heldWhile } from './held';
 import { findNight, loadFarm, saveLows, saveNight, styleOf, type FarmData } from './farm/store';
 import { Ahead } from './night/ahead';
 import { keptIn } from './night/keptPlans';
@@ -31,6 +32,8 @@ export interface ServerOptions {
   sources?: (site: Site) => Sources;
   /** A rehearsal on a copy of a farm. */
   practice?: boolean;
+  /** How often anything was written, where nobody else writes: what was loaded holds until then. */
+  writes?: () => number | null;
   /** Between the servers of one database; this process alone unless said. */
   locks?: Locks;
   /** Which farm it is, so that what a phone holds for another is not written here. */
@@ -49,9 +52,15 @@ export interface FarmNow {
   nowAtMs: number;
 }
 
-export interface Moment extends FarmNow {
-  weather: FarmWeather;
+/** A farm with its weather, as both stand within a minute. */
+interface Stands {
+  data: FarmData;
+  state: FarmState;
   sources: Sources;
+  weather: FarmWeather;
+}
+
+export interface Moment extends Stands, FarmNow {
   style: Style;
   clock: ClockView;
 }
@@ -76,6 +85,8 @@ export class Context {
   readonly filler: Filler;
   readonly ahead: Ahead;
   private readonly sources: (site: Site) => Sources;
+  private readonly whole = heldWhile<Stands>();
+  private readonly plain = heldWhile<FarmNow>();
 
   constructor(readonly options: ServerOptions) {
     this.seasons = new SeasonBook(options.pool, seasonsIn(options.db, options.version ?? ''));
@@ -108,26 +119,40 @@ export class Context {
   /** What an entry is checked against; the log only where it bears on that. */
   async standing(withLog: boolean, db: Db = this.db): Promise<FarmNow> {
     const nowAtMs = this.options.clock.nowAtMs();
-    const data = await loadFarm(db, nowAtMs, withLog, this.db);
-    return { data, state: deriveState(data.records), nowAtMs };
+    const load = async () => {
+      const data = await loadFarm(db, nowAtMs, withLog, this.db);
+      return { data, state: deriveState(data.records), nowAtMs };
+    };
+    // a transaction reads what it has written itself
+    if (withLog || db !== this.db) return load();
+    return { ...(await this.plain(this.holdsFor(nowAtMs), load)), nowAtMs };
+  }
+
+  /** What was loaded within this minute still stands where nothing was written since; null where that is not known. */
+  private holdsFor(nowAtMs: number): string | null {
+    const writes = this.options.writes?.() ?? null;
+    return writes === null ? null : `${writes} ${Math.floor(nowAtMs / 60_000)}`;
+  }
+
+  private async load(nowAtMs: number): Promise<Stands> {
+    const data = await loadFarm(this.db, nowAtMs);
+    const state = deriveState(data.records);
+    const { latitude, longitude, elevationM } = data.farm;
+    const site = { latitude, longitude, elevationM };
+    const sources = this.sources(site);
+    const lows = outsideLows(data, state);
+    const weather = await farmWeather(sources, site, nowAtMs, lows, this.options.members ?? 20);
+    return { data, state, sources, weather };
   }
 
   async moment(): Promise<Moment> {
     const nowAtMs = this.options.clock.nowAtMs();
-    const data = await loadFarm(this.db, nowAtMs);
-    const { farm } = data;
+    const stands = await this.whole(this.holdsFor(nowAtMs), () => this.load(nowAtMs));
+    const { farm } = stands.data;
     const window = nightOf(nowAtMs, farm);
-    const state = deriveState(data.records);
-    const { latitude, longitude, elevationM } = farm;
-    const site = { latitude, longitude, elevationM };
-    const sources = this.sources(site);
-    const lows = outsideLows(data, state);
     return {
-      data,
-      state,
+      ...stands,
       nowAtMs,
-      sources,
-      weather: await farmWeather(sources, site, nowAtMs, lows, this.options.members ?? 20),
       style: styleOf(farm),
       clock: {
         nowAtMs,

@@ -20,7 +20,7 @@ import { fileSink } from './messages/sink';
 import { Problem } from './problem';
 import { AUTHORITY_PATH, frontDoor } from './front';
 import { allowedNames, isLoopback, type GuardOptions } from './guard';
-import { startPool } from './night/pool';
+import { startPool, usualThreads } from './night/pool';
 import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
 import { practiceStartAtMs, practiceWeather, preparePractice } from './standins/practice';
@@ -68,7 +68,7 @@ function versionOf(root: string): string {
 const RENEW_MS = 12 * 3_600_000;
 
 /** HTTPS wherever the network can listen: the grower's certificate, or one made here; none on this machine alone. */
-function certificateOf(guard: GuardOptions, directory: string): Certificate | null {
+async function certificateOf(guard: GuardOptions, directory: string): Promise<Certificate | null> {
   const [cert, key, https] = ['FOGATA_CERT', 'FOGATA_KEY', 'FOGATA_HTTPS'].map((n) => process.env[n]);
   if ((cert === undefined) !== (key === undefined))
     throw new CannotStart('FOGATA_CERT and FOGATA_KEY: expected both, or neither.');
@@ -124,7 +124,12 @@ async function main(): Promise<void> {
     );
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new CannotStart(`PORT: expected a number from 1 to 65535, not “${process.env['PORT']}”.`);
-  const { db, locks, close } = await openDb(root, directory, passing === null);
+  const threads = Number(process.env['FOGATA_THREADS'] ?? usualThreads());
+  if (!Number.isInteger(threads) || threads < 1 || threads > 64)
+    throw new CannotStart(
+      `FOGATA_THREADS: expected a number from 1 to 64, not “${process.env['FOGATA_THREADS']}”.`,
+    );
+  const { db, locks, writes, close } = await openDb(root, directory, passing === null);
   const restore = valueOf('--restore');
   if (restore !== null) {
     const counts = await readBackup(db, resolve(restore));
@@ -152,8 +157,8 @@ async function main(): Promise<void> {
       .filter(Boolean),
     passcode: isLoopback(host) && !process.env['FOGATA_PASSCODE'] ? null : passcode,
   };
-  const certificate = certificateOf(guard, directory);
-  const pool = startPool(join(root, 'server', 'dist', 'worker.mjs'));
+  const certificate = await certificateOf(guard, directory);
+  const pool = startPool(join(root, 'server', 'dist', 'worker.mjs'), threads);
   const { app, context } = makeApp(
     {
       db,
@@ -161,6 +166,7 @@ async function main(): Promise<void> {
       pool,
       townsFile: join(root, 'server', 'data', 'towns.tsv'),
       locks,
+      writes,
       version: versionOf(root),
       farmId: await farmIdOf(db),
       ...(invented ? { sources: demoSources(db, invented), practice: practice !== null } : {}),
@@ -174,12 +180,9 @@ async function main(): Promise<void> {
   const server = door?.server ?? plain!;
   // a server that is never started anew outlives its certificate, and machines change their addresses
   setInterval(() => {
-    try {
-      const now = certificateOf(guard, directory);
-      if (now) door?.renew(now);
-    } catch (e) {
-      process.stderr.write(`The certificate was not renewed: ${(e as Error).message}\n`);
-    }
+    certificateOf(guard, directory)
+      .then((now) => now && door?.renew(now))
+      .catch((e: Error) => process.stderr.write(`The certificate was not renewed: ${e.message}\n`));
   }, RENEW_MS).unref();
   await new Promise<void>((done, fail) => {
     server.once('error', fail);

@@ -3,7 +3,6 @@
  * files, else one made at first start and kept in `directory`, signed by an authority of this farm alone that a phone can be
  * told to trust; it is made anew before it ends and when the names change, under the same authority.
  */
-import forge from 'node-forge';
 import { createHash, generateKeyPairSync, randomBytes, X509Certificate } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
@@ -33,14 +32,16 @@ function newKey(): string {
   return privateKey.export({ type: 'pkcs8', format: 'pem' }) as string;
 }
 
-function issue(
+async function issue(
   name: string,
   key: string,
   days: number,
   nowAtMs: number,
   extensions: object[],
   by: Pair | null,
-): string {
+): Promise<string> {
+  // few starts make one: it is loaded for those alone
+  const { default: forge } = await import('node-forge');
   const cert = forge.pki.createCertificate();
   const privateKey = forge.pki.privateKeyFromPem(key);
   cert.publicKey = forge.pki.setRsaPublicKey(privateKey.n, privateKey.e);
@@ -73,12 +74,12 @@ function keep(directory: string, name: string, pair: Pair): Pair {
 
 const endsAtMs = (cert: string) => Date.parse(new X509Certificate(cert).validTo);
 
-function authorityIn(directory: string, nowAtMs: number): Pair {
+async function authorityIn(directory: string, nowAtMs: number): Promise<Pair> {
   const held = read(directory, 'authority');
   if (held && endsAtMs(held.cert) > nowAtMs + SERVER_DAYS * DAY_MS) return held;
   const key = newKey();
   const name = `Fogata farm ${randomBytes(3).toString('hex')}`;
-  const cert = issue(
+  const cert = await issue(
     name,
     key,
     AUTHORITY_DAYS,
@@ -99,9 +100,13 @@ function standsFor(cert: string, names: readonly string[]): boolean {
 }
 
 /** The certificate made here for these names and addresses. */
-export function madeCertificate(directory: string, names: readonly string[], nowAtMs: number): Certificate {
+export async function madeCertificate(
+  directory: string,
+  names: readonly string[],
+  nowAtMs: number,
+): Promise<Certificate> {
   mkdirSync(directory, { recursive: true, mode: 0o700 });
-  const authority = authorityIn(directory, nowAtMs);
+  const authority = await authorityIn(directory, nowAtMs);
   const held = read(directory, 'server');
   const fits =
     held !== null &&
@@ -111,7 +116,7 @@ export function madeCertificate(directory: string, names: readonly string[], now
   if (fits) return { ...held, authority: authority.cert };
   const key = newKey();
   const altNames = names.map((n) => (isIP(n) ? { type: 7, ip: n } : { type: 2, value: n }));
-  const cert = issue(
+  const cert = await issue(
     names.find((n) => !isIP(n)) ?? names[0] ?? 'localhost',
     key,
     SERVER_DAYS,

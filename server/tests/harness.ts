@@ -109,11 +109,12 @@ export async function startTestServer(demo = true, members = FEW_MEMBERS): Promi
 }
 
 function serve(open: OpenDb, demo: boolean, members: number): TestServer {
-  const pool = startPool(buildServer());
+  const pool = startPool(buildServer(), 1);
   const clock = demoClock(DEMO_START_MS, () => Promise.resolve());
   const { app, context } = makeApp(
     {
       db: open.db,
+      writes: open.writes,
       clock,
       pool,
       townsFile: TOWNS,

@@ -227,7 +227,7 @@ describe('a planting that is thought of', () => {
     await s.api.get(path).expect(401);
   });
 
-  test('shade cloth is in the calendar: on and off where a house wants it, only off where it is on', () => {
+  test('shade cloth is in the calendar: on and off where a house wants it, only off where it is on', async () => {
     const why = { crop: 'lettuce', limitC: 30, openC: 34, clothC: 28 };
     const row = { structureId: 'h', name: 'High house', what: 'on' as const, isOn: false, why };
     const rows = [
@@ -235,17 +235,17 @@ describe('a planting that is thought of', () => {
       { ...row, from: '2027-08-02', to: '2027-09-05' },
       { ...row, what: 'off' as const, from: null, to: '2027-05-31', why: null },
     ];
-    const lines = (of: typeof rows, today: string) =>
-      calendarOf('Rescoldo', [], of, today, 0, PLAIN)
+    const lines = async (of: typeof rows, today: string) =>
+      (await calendarOf('Rescoldo', [], of, today, 0, PLAIN))
         .split('\r\n')
         .filter((l) => /^(UID|DTSTART|SUMMARY)/.test(l));
-    const spring = lines(rows, '2027-03-01');
+    const spring = await lines(rows, '2027-03-01');
     expect(spring.filter((l) => l.startsWith('UID'))).toEqual(
       ['1.on', '1.off', '2.on', '2.off'].map((x) => `UID:shade.h.2027.${x}@fogata`),
     );
     expect(spring).toContain('SUMMARY:Shade cloth on: High house');
     expect(spring).toContain('DTSTART;VALUE=DATE:20270705');
-    const june = lines([{ ...rows[0]!, isOn: true }], '2027-06-10');
+    const june = await lines([{ ...rows[0]!, isOn: true }], '2027-06-10');
     expect(june.filter((l) => l.startsWith('SUMMARY'))).toEqual(['SUMMARY:Shade cloth off: High house']);
   });
 

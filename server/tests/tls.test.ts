@@ -14,8 +14,8 @@ afterAll(() => rmSync(dir, { recursive: true, force: true }));
 
 const days = (cert: X509Certificate) => (Date.parse(cert.validTo) - Date.parse(cert.validFrom)) / DAY;
 
-test('it stands for its names and addresses alone, under an authority that signs nothing but servers', () => {
-  const made = madeCertificate(tls, NAMES, NOW);
+test('it stands for its names and addresses alone, under an authority that signs nothing but servers', async () => {
+  const made = await madeCertificate(tls, NAMES, NOW);
   const cert = new X509Certificate(made.cert);
   const authority = new X509Certificate(made.authority!);
   expect(cert.checkIssued(authority)).toBe(true);
@@ -33,14 +33,14 @@ test('keys are for the owner’s eyes alone', () => {
   expect(statSync(tls).mode & 0o077).toBe(0);
 });
 
-test('the next start takes the same; another address or the last month makes it anew under the same authority', () => {
-  const first = madeCertificate(tls, NAMES, NOW);
-  expect(madeCertificate(tls, NAMES, NOW + 200 * DAY)).toEqual(first);
-  const moved = madeCertificate(tls, [...NAMES, '192.0.2.7'], NOW + 200 * DAY);
+test('the next start takes the same; another address or the last month makes it anew under the same authority', async () => {
+  const first = await madeCertificate(tls, NAMES, NOW);
+  expect(await madeCertificate(tls, NAMES, NOW + 200 * DAY)).toEqual(first);
+  const moved = await madeCertificate(tls, [...NAMES, '192.0.2.7'], NOW + 200 * DAY);
   expect(moved.cert).not.toBe(first.cert);
   expect(new X509Certificate(moved.cert).checkIP('192.0.2.7')).toBeDefined();
   expect(moved.authority).toBe(first.authority);
-  const late = madeCertificate(tls, NAMES, NOW + 200 * DAY + 370 * DAY);
+  const late = await madeCertificate(tls, NAMES, NOW + 200 * DAY + 370 * DAY);
   expect(late.cert).not.toBe(moved.cert);
   expect(late.authority).toBe(first.authority);
   // numbers are never given twice
@@ -48,15 +48,15 @@ test('the next start takes the same; another address or the last month makes it 
   expect(new Set(serials).size).toBe(3);
 });
 
-test('an authority near its own end is made anew, and what it signed with it', () => {
-  const before = madeCertificate(tls, NAMES, NOW);
-  const after = madeCertificate(tls, NAMES, NOW + 3500 * DAY);
+test('an authority near its own end is made anew, and what it signed with it', async () => {
+  const before = await madeCertificate(tls, NAMES, NOW);
+  const after = await madeCertificate(tls, NAMES, NOW + 3500 * DAY);
   expect(after.authority).not.toBe(before.authority);
   expect(new X509Certificate(after.cert).checkIssued(new X509Certificate(after.authority!))).toBe(true);
 });
 
-test('the grower’s own is read from two files, and what does not stand is said by its name', () => {
-  const made = madeCertificate(join(dir, 'own'), NAMES, Date.now());
+test('the grower’s own is read from two files, and what does not stand is said by its name', async () => {
+  const made = await madeCertificate(join(dir, 'own'), NAMES, Date.now());
   const [crt, key] = [join(dir, 'chain.pem'), join(dir, 'key.pem')];
   writeFileSync(crt, made.cert);
   writeFileSync(key, made.key);
@@ -65,7 +65,7 @@ test('the grower’s own is read from two files, and what does not stand is said
   expect(() => ownCertificate(crt, join(dir, 'none.pem'))).toThrow(/^FOGATA_KEY: expected a file/);
   writeFileSync(crt, 'no certificate');
   expect(() => ownCertificate(crt, key)).toThrow('FOGATA_CERT: expected a certificate in PEM.');
-  const old = madeCertificate(join(dir, 'old'), NAMES, Date.now() - 900 * DAY);
+  const old = await madeCertificate(join(dir, 'old'), NAMES, Date.now() - 900 * DAY);
   writeFileSync(crt, old.cert);
   expect(() => ownCertificate(crt, key)).toThrow(/^FOGATA_CERT: expected a certificate that has not ended/);
 });

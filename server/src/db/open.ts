@@ -5,7 +5,7 @@ import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { rebuildAll } from '../farm/log';
 import { readMeta, writeMeta } from '../farm/store';
 import { lockDirectory } from './lock';
-import { ownLocks, postgresLocks, type Locks } from './locks';
+import { ownLocks, type Locks } from './locks';
 import * as schema from './schema';
 
 /** Version of what `rebuildAll` derives. */
@@ -16,6 +16,8 @@ export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
 export interface OpenDb {
   db: Db;
   locks: Locks;
+  /** How often anything was written; null where other servers write as well and nobody tells. */
+  writes: () => number | null;
   close: () => Promise<void>;
 }
 
@@ -47,12 +49,16 @@ export async function openPglite(directory: string | null, migrations: string, d
       ...asHex(types.BYTEA),
     });
     await client.waitReady;
-    const db = drizzle(client, { schema });
+    // told before it runs: who reads after that waits for it
+    let written = 0;
+    const logger = { logQuery: (query: string) => void (written += /^\s*select\b/i.test(query) ? 0 : 1) };
+    const db = drizzle(client, { schema, logger });
     await migrate(db, { migrationsFolder: migrations });
     await derive(db);
     return {
       db,
       locks: ownLocks(),
+      writes: () => written,
       close: async () => {
         await client.close();
         release();
@@ -64,34 +70,6 @@ export async function openPglite(directory: string | null, migrations: string, d
   }
 }
 
-/** Any number, the same in every Fogata: one server at a time brings the tables up to date. */
-const MIGRATING = 4311;
-
-/** The same schema and migrations on a PostgreSQL server, which several servers may share. */
-export async function openPostgres(url: string, migrations: string): Promise<OpenDb> {
-  const { Pool } = (await import('pg')).default;
-  const { drizzle } = await import('drizzle-orm/node-postgres');
-  const { migrate } = await import('drizzle-orm/node-postgres/migrator');
-  const pool = new Pool({ connectionString: url });
-  // a connection that breaks while nobody uses it: the next query opens another
-  pool.on('error', (e) => process.stderr.write(`database: ${e.message}\n`));
-  const db = drizzle(pool, { schema });
-  const first = await pool.connect();
-  try {
-    await first.query('select pg_advisory_lock($1)', [MIGRATING]);
-    await migrate(db, { migrationsFolder: migrations });
-    await derive(db);
-  } finally {
-    await first.query('select pg_advisory_unlock($1)', [MIGRATING]).catch(() => undefined);
-    first.release();
-  }
-  const locks = postgresLocks(pool);
-  return {
-    db,
-    locks,
-    close: async () => {
-      locks.close();
-      await pool.end();
-    },
-  };
-}
+/** The same schema and migrations on a PostgreSQL server; its driver is loaded for those who have one. */
+export const openPostgres = async (url: string, migrations: string): Promise<OpenDb> =>
+  (await import('./postgres')).openPostgres(url, migrations, derive);

@@ -90,9 +90,14 @@ export function remembering(pool: NightPool): NightPool {
   };
 }
 
+/** As many as there are cores, up to four. */
+export const usualThreads = (): number => Math.max(1, Math.min(4, availableParallelism()));
+
 /** `filename` is the worker's bundle, made by scripts/build-server.mjs. Threads stay: a warm one is several times faster. */
-export function startPool(filename: string): NightPool & SeasonPool & DayPool & FillPool {
-  const threads = Math.max(1, Math.min(4, availableParallelism()));
+export function startPool(
+  filename: string,
+  threads = usualThreads(),
+): NightPool & SeasonPool & DayPool & FillPool {
   const pool = new Piscina({ filename, minThreads: threads, maxThreads: threads });
   // a task that fails tells its caller; this is for what a thread says outside of any task
   pool.on('error', (error: Error) => process.stderr.write(`worker: ${error.message}\n`));

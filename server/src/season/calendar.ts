@@ -5,7 +5,7 @@
 import { jobTitle, type SeasonJob, type ShadeRow } from '@fogata/contract';
 import { addDays } from '@fogata/core';
 import { en, telling, type Style, type Telling } from '@fogata/core/words';
-import { createEvents, type DateArray } from 'ics';
+import type { DateArray } from 'ics';
 import type { Context } from '../context';
 import { styleOf } from '../farm/store';
 import { shadeView } from '../day/shadeView';
@@ -50,14 +50,15 @@ function shadeDays(rows: readonly ShadeRow[], today: string): Day[] {
   });
 }
 
-export function calendarOf(
+export async function calendarOf(
   farmName: string,
   jobs: readonly SeasonJob[],
   shade: readonly ShadeRow[],
   today: string,
   nowAtMs: number,
   style: Style,
-): string {
+): Promise<string> {
+  const { createEvents } = await import('ics');
   const tell = telling(style);
   const days = [...jobs.map((j) => jobDay(j, tell)), ...shadeDays(shade, today)];
   const { value, error } = createEvents(
