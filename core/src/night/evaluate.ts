@@ -14,6 +14,8 @@ import { outsideFor, preparedFor } from './prepared';
 export interface BedTask {
   site: Site;
   members: WeatherEntry[][];
+  /** Places of the members to be run; all where it is left out. */
+  only?: readonly number[];
   /** Where the days before left the bed. */
   initial: SoilState;
   /** The shared layers by member, of a bed in a house. */
@@ -42,9 +44,10 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): O
   if (!first) return [];
   const outside = outsideFor(p, first.spec.ground, belief.mean, task.initial);
   const from = firstAt(p.members[0]!.entryAtMs, task.countFromAtMs);
+  const which = task.only ?? p.members.map((_, m) => m);
   return task.options.map((option, n) => {
-    const runs = p.members.map((weather, m) =>
-      runBed(option.spec, weather, {
+    const runs = which.map((m) =>
+      runBed(option.spec, p.members[m]!, {
         calibration: { ...factors[m]!, zoneOffsetC: 0 },
         initial: task.initial,
         outside: outside[m]!,
@@ -56,7 +59,7 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): O
     return outcomeFrom({
       key: option.key,
       runs,
-      hangsK: factors.map((f) => f.zoneOffsetC),
+      hangsK: which.map((m) => factors[m]!.zoneOffsetC),
       placeK: task.placeK ?? 0,
       partedK: task.partedK,
       from,

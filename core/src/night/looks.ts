@@ -5,7 +5,9 @@
 import type { Cover } from '../farm/types';
 import { fewKey } from './airs';
 import { mayWin, moreThatMayWin } from './choice';
+import { drawnOut, someOf } from './drawn';
 import { optionKey, threeOptions, type CoverOption } from './options';
+import type { OptionOutcome } from './outcome';
 import { bedTask, layAtMs, type Found, type PlannedBed, type Work } from './planned';
 import { setWork, take } from './pricing';
 import { structureIndex } from './stack';
@@ -49,6 +51,7 @@ export async function tryOptions(
   b: PlannedBed,
   members: number,
   which: readonly CoverOption[] = b.options,
+  only: readonly number[] | null = null,
 ): Promise<void> {
   if (which.length === 0) return;
   const { inputs } = w;
@@ -57,13 +60,24 @@ export async function tryOptions(
     spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeAtMs),
     structureLayer: structureIndex(b.structure, o.covers),
   }));
-  const task = { ...bedTask(w, f, b, members), options };
-  take(w, b, await w.pool.evaluate(task, f.under, w.signal));
+  const task = { ...bedTask(w, f, b, members), ...(only ? { only } : {}), options };
+  const outcomes = await w.pool.evaluate(task, f.under, w.signal);
+  take(w, b, only ? outcomes.map((o) => drawnOut(o, only, knownOf(w, b, o.key))) : outcomes);
+}
+
+/** What is known of a bed under everyone and is nearest to a stack: each of its sheets alone, else what lies there, else anything. */
+function knownOf(w: Work, b: PlannedBed, key: string): OptionOutcome[] {
+  const whole = b.outcome.options.filter(
+    (o) => o.ranUnder === undefined && o.minLeafC.length === w.inputs.members.length,
+  );
+  const single = b.options.find((o) => o.key === key)?.covers.map((c) => optionKey([c])) ?? [];
+  const of = (keys: readonly string[]) => whole.filter((o) => keys.includes(o.key));
+  return [of(single), of([optionKey(b.on)]), whole].find((list) => list.length > 0) ?? [];
 }
 
 /**
- * None and one sheet under every member first; then each two that one of its sheets alone does not leave nothing to win by; what cannot be the
- * best has its figure from a few members.
+ * None and one sheet under every member first; then each two that one of its sheets alone does not leave nothing to win by, under some of them and drawn out over all;
+ * what cannot be the best has its figure from a few members.
  */
 export async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
   const everyone = w.inputs.members.length;
@@ -106,7 +120,8 @@ async function tryMore(w: Work, f: Found, b: PlannedBed, options: readonly Cover
   const known = (o: CoverOption) =>
     b.outcome.options.find((x) => x.key === o.key)?.minLeafC.length === everyone;
   const rest = options.filter((o) => !known(o));
-  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest));
+  const on = b.outcome.options.find((x) => x.key === optionKey(b.on));
+  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest), on ? someOf(on.minLeafC) : null);
 }
 
 /** Three sheets, where that is what was chosen for a bed before: it is one of its options from the beginning. */
@@ -134,6 +149,6 @@ export async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void>
   // late by now, one sheet alone may leave more to win than it did
   await tryMore(w, f, b, mayWin(w, b));
   const worth = moreThatMayWin(w, b, threes);
-  await tryOptions(w, f, b, w.inputs.members.length, worth);
   b.options = [...b.options, ...worth];
+  await tryMore(w, f, b, worth);
 }

@@ -28,6 +28,8 @@ export interface OptionOutcome {
   /** Soil at 5 cm, median member. */
   soilC: number[];
   humidity: number[];
+  /** So many members were run, the others drawn out from them; left out where everyone was. */
+  ranUnder?: number;
 }
 
 /** A bed with all that was worked out for it: the house's hours, where it starts from, its last day, its options. */

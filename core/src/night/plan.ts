@@ -10,6 +10,7 @@ import { choose } from './choice';
 import { firstChoice } from './firstChoice';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
+import { chooseSure } from './sure';
 import {
   asPlanned,
   coversOf,
@@ -109,7 +110,7 @@ export async function workOut(
   await due();
   await Promise.all(found.flatMap((f) => f.beds.map((b) => tryThrees(w, f, b))));
   const before = all.map((b) => b.chosen).join();
-  await choose(all, w);
+  await chooseSure(w, found);
   if (all.map((b) => b.chosen).join() !== before) await due();
   await Promise.all(
     found.map(async (f) => {

@@ -1,0 +1,79 @@
+/**
+ * Stacks run under some of the members and drawn out over all. Contract: `someOf` says which members a bed's stacks of two and three sheets are run under, evenly
+ * from the coldest to the mildest; `drawnOut` gives such an outcome for every member, `ranUnder` saying of how many it is more than drawn.
+ *
+ * In one air the lows of a bed under two stacks go together from member to member, on a line: over thirty beds, thirty members and every two and three sheets to within
+ * 0.1 K (root mean square), whether three members are run or eleven. What is chosen by such a figure is run under everyone before it is told (`sure.ts`).
+ */
+import type { OptionOutcome } from './outcome';
+
+/** So many are run where there are enough; of a few, half of them. */
+const RAN = 5;
+
+/**
+ * Places of the members to be run, in their own order, of those whose lows are given; null where it would be hardly fewer.
+ * @example someOf([-1, -2, -3, -4, -5, -6]) // [0, 2, 4]
+ */
+export function someOf(lowsC: readonly number[]): number[] | null {
+  const count = Math.min(RAN, Math.ceil(lowsC.length / 2));
+  if (count < 3) return null;
+  const byLow = lowsC.map((_, m) => m).sort((a, b) => lowsC[a]! - lowsC[b]! || a - b);
+  const place = (k: number) => Math.round(((k + 0.5) * byLow.length) / count - 0.5);
+  return Array.from({ length: count }, (_, k) => byLow[place(k)]!).sort((a, b) => a - b);
+}
+
+const meanOf = (list: readonly number[]) => list.reduce((s, x) => s + x, 0) / list.length;
+
+interface Line {
+  at: (x: number) => number;
+  /** Sum of squares that it leaves. */
+  off: number;
+}
+
+/** The straight line of least squares; level where all stand at one place. */
+function lineThrough(xs: readonly number[], ys: readonly number[]): Line {
+  const [x0, y0] = [meanOf(xs), meanOf(ys)];
+  const spread = xs.reduce((s, x) => s + (x - x0) ** 2, 0);
+  const slope = spread < 1e-9 ? 0 : xs.reduce((s, x, i) => s + (x - x0) * (ys[i]! - y0), 0) / spread;
+  const at = (x: number) => y0 + slope * (x - x0);
+  return { at, off: xs.reduce((s, x, i) => s + (at(x) - ys[i]!) ** 2, 0) };
+}
+
+/** Each member's own where it was run, else as far from the known one as the others are in the mean. */
+function movedLike(few: readonly number[], ran: readonly number[], known: readonly number[]): number[] {
+  const more = meanOf(ran.map((m, i) => few[i]! - known[m]!));
+  return known.map((x, m) => (ran.includes(m) ? few[ran.indexOf(m)]! : x + more));
+}
+
+/**
+ * An outcome under the members at `ran` as one under all, by what is known under all of the same bed in the same air: of several the one on whose line it lies
+ * best. Curves and bands stay those of the members that were run. Throws where nothing is known under all.
+ * @example drawnOut({ minLeafC: [-1, -3, -5], coldHours: [2, 2, 2], soilMinC: [3, 3, 3], structureMinC: [] }, [0, 2, 4], [{ minLeafC: [-2, -3, -4, -5, -6], coldHours: [3, 3, 3, 3, 3], soilMinC: [2, 2, 2, 2, 2], structureMinC: [] }]).minLeafC // [-1, -2, -3, -4, -5]
+ */
+export function drawnOut(
+  few: OptionOutcome,
+  ran: readonly number[],
+  known: readonly OptionOutcome[],
+): OptionOutcome {
+  const lines = known.map((by) => ({
+    by,
+    line: lineThrough(
+      ran.map((m) => by.minLeafC[m]!),
+      few.minLeafC,
+    ),
+  }));
+  const first = lines[0];
+  if (!first) throw new Error('nothing of the bed is known under all members');
+  const { by, line } = lines.reduce((a, b) => (b.line.off < a.line.off ? b : a), first);
+  return {
+    ...few,
+    ranUnder: ran.length,
+    minLeafC: by.minLeafC.map((x, m) => (ran.includes(m) ? few.minLeafC[ran.indexOf(m)]! : line.at(x))),
+    coldHours: movedLike(few.coldHours, ran, by.coldHours).map((h) => Math.max(0, h)),
+    soilMinC: movedLike(few.soilMinC, ran, by.soilMinC),
+    structureMinC:
+      few.structureMinC.length > 0 && by.structureMinC.length > 0
+        ? movedLike(few.structureMinC, ran, by.structureMinC)
+        : few.structureMinC,
+  };
+}

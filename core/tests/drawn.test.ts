@@ -1,0 +1,145 @@
+/** Stacks that are run under some of the members: what is drawn out over the others is what running them gives, and nothing that is chosen rests on it. */
+import { ensemble, type OptionOutcome } from '../src';
+import { begin, type Evening, type NightPlan, type Workers } from '../planning';
+import { drawnOut, someOf } from '../src/night/drawn';
+import { aCover } from './fixtures';
+import { evening, workers } from './eveningFixture';
+
+const signal = new AbortController().signal;
+const outcome = (minLeafC: number[], more: Partial<OptionOutcome> = {}): OptionOutcome => ({
+  key: 'a',
+  minLeafC,
+  minAtMs: 0,
+  coldHours: minLeafC.map(() => 3),
+  soilMinC: minLeafC.map(() => 2),
+  structureMinC: [],
+  thawAtMs: minLeafC.map(() => null),
+  hoursFrozen: 0,
+  leafC: { low: [], mid: [], high: [] },
+  layersC: [],
+  soilC: [],
+  humidity: [],
+  ...more,
+});
+
+describe('which members are run', () => {
+  test('five of many, from the coldest to the mildest, in their own order; half of a few', () => {
+    const lows = Array.from({ length: 30 }, (_, m) => -((m * 7) % 30));
+    const ran = someOf(lows)!;
+    expect(ran).toEqual([...ran].sort((a, b) => a - b));
+    expect(ran.map((m) => lows[m]!).sort((a, b) => b - a)).toEqual([-2, -8, -14, -20, -26]);
+    expect(someOf([-1, -2, -3, -4, -5, -6])).toHaveLength(3);
+  });
+
+  test('all of so few that hardly any would be left out', () => {
+    for (let n = 1; n < 5; n++) expect(someOf(Array.from({ length: n }, (_, m) => m))).toBeNull();
+  });
+});
+
+describe('drawn out over all', () => {
+  const known = outcome([-8, -2, -5, -3, -6]);
+  const ran = [0, 2, 3];
+
+  test('what was run stays as it came out; the rest lies on the line through it', () => {
+    const few = outcome([-4, -2.5, -1.5]);
+    const all = drawnOut(few, ran, [known]);
+    expect(all.ranUnder).toBe(3);
+    expect([0, 2, 3].map((m) => all.minLeafC[m])).toEqual([-4, -2.5, -1.5]);
+    // half a kelvin for each: −8 → −4, −5 → −2.5, −3 → −1.5
+    expect(all.minLeafC[1]).toBeCloseTo(-1, 9);
+    expect(all.minLeafC[4]).toBeCloseTo(-3, 9);
+    expect(few.minLeafC).toHaveLength(3);
+  });
+
+  test('hours and soil go as the others went; no night is shorter than none', () => {
+    const few = outcome([-4, -2.5, -1.5], { coldHours: [1, 1, 1], soilMinC: [3, 3.5, 2.5] });
+    const by = outcome([-8, -2, -5, -3, -6], { coldHours: [4, 1, 4, 4, 9] });
+    const all = drawnOut(few, ran, [by]);
+    expect(all.coldHours).toEqual([1, 0, 1, 1, 6]);
+    expect(all.soilMinC).toEqual([3, 3, 3.5, 2.5, 3]);
+  });
+
+  test('of several that are known, by the one that it goes along with', () => {
+    const level = outcome([1, 1, 1, 1, 1]);
+    const few = outcome([-4, -2.5, -1.5]);
+    expect(drawnOut(few, ran, [level, known]).minLeafC).toEqual(drawnOut(few, ran, [known]).minLeafC);
+    expect(() => drawnOut(few, ran, [])).toThrow('nothing of the bed is known under all members');
+  });
+});
+
+/** A cold evening with three kinds of sheet under an ensemble as a forecast has it. */
+function bitter(members: number): Evening {
+  const e = evening(-3, 3);
+  const centre = e.weather.members[0]!;
+  const start = Date.parse(centre[0]!.time);
+  return {
+    ...e,
+    data: {
+      ...e.data,
+      covers: [
+        aCover({ id: 'fleece', material: 'fleece-50', count: 3 }),
+        aCover({ id: 'blanket', material: 'frost-blanket', count: 2, minutes: 3 }),
+      ],
+    },
+    weather: { ...e.weather, members: ensemble(7, start - 3_600_000, centre, members) },
+  };
+}
+
+/** The same work with every member run, as it would be without drawing anything out. */
+const wholly: Workers = {
+  ...workers,
+  evaluate: async (task, under, s) => {
+    const { only, ...all } = task;
+    const out = await workers.evaluate(all, under, s);
+    if (!only) return out;
+    return out.map((o) => ({
+      ...o,
+      minLeafC: only.map((m) => o.minLeafC[m]!),
+      coldHours: only.map((m) => o.coldHours[m]!),
+      soilMinC: only.map((m) => o.soilMinC[m]!),
+      structureMinC: o.structureMinC.length > 0 ? only.map((m) => o.structureMinC[m]!) : [],
+    }));
+  },
+};
+
+describe('a bitter evening', () => {
+  let plan: NightPlan;
+  const asked: { key: string; only: readonly number[] | undefined; minLeafC: number[] }[] = [];
+  beforeAll(async () => {
+    plan = await begin(bitter(16)).run(
+      {
+        ...workers,
+        evaluate: async (task, under, s) => {
+          const { only: _only, ...everyone } = task;
+          const all = await workers.evaluate(everyone, under, s);
+          for (const o of all) asked.push({ key: o.key, only: task.only, minLeafC: o.minLeafC });
+          return wholly.evaluate(task, under, s);
+        },
+      },
+      signal,
+    );
+  }, 120_000);
+
+  test('stacks of two and three are drawn from five of sixteen members, within a fifth of a kelvin', () => {
+    const drawn = plan.beds.flatMap((b) => b.outcome.options.filter((o) => o.ranUnder !== undefined));
+    expect(drawn.length).toBeGreaterThan(4);
+    expect(drawn.every((o) => o.ranUnder === 5 && o.minLeafC.length === 16)).toBe(true);
+    expect(drawn.every((o) => o.key.includes('+'))).toBe(true);
+    const off = drawn.flatMap((o) => {
+      const run = asked.filter((a) => a.key === o.key && a.only !== undefined);
+      // of the two beds and of the airs that were looked at, the one that it was drawn from
+      const all = run.find((r) => r.only!.every((m) => Math.abs(r.minLeafC[m]! - o.minLeafC[m]!) < 1e-9))!;
+      return o.minLeafC.map((c, m) => c - all.minLeafC[m]!);
+    });
+    expect(Math.sqrt(off.reduce((s, k) => s + k * k, 0) / off.length)).toBeLessThan(0.2);
+  });
+
+  test('what is chosen was run under everyone', () => {
+    for (const b of plan.beds) {
+      const o = b.outcome.options.find((x) => x.key === b.chosen)!;
+      expect(o.ranUnder).toBeUndefined();
+      expect(o.minLeafC).toHaveLength(16);
+      expect(o.key).not.toBe('bare');
+    }
+  });
+});
