@@ -1,12 +1,4 @@
 /** Three projects; the server's run by itself, since PGlite needs --experimental-vm-modules (see scripts/test.mjs). */
-const babel = {
-  presets: [
-    ['@babel/preset-env', { targets: { node: '20' } }],
-    ['@babel/preset-typescript', { allowDeclareFields: true }],
-  ],
-  babelrc: false,
-  configFile: false,
-};
 // handed to each module: looked up in the sandbox they take several times as long as the sums they are for
 const GLOBALS = [
   'Math',
@@ -26,7 +18,7 @@ const node = (name) => ({
   testEnvironment: 'node',
   sandboxInjectedGlobals: GLOBALS,
   testMatch: ['<rootDir>/tests/**/*.test.ts'],
-  transform: { '\\.[jt]sx?$': ['babel-jest', babel] },
+  transform: { '\\.[jt]sx?$': `${__dirname}/scripts/jestBundle.mjs` },
   transformIgnorePatterns: ['/node_modules/(?!(@fogata)/)'],
 });
 module.exports = {

@@ -22,7 +22,11 @@ export default defineConfig({
     headless: true,
     viewport: { width: 390, height: 844 },
     actionTimeout: 20_000,
-    trace: 'retain-on-failure',
+    // keeping a trace of what passes takes a fifth of the browser's time: asked for where something is to be looked into
+    trace: process.env['FOGATA_TRACE'] ? 'retain-on-failure' : 'off',
+    screenshot: 'only-on-failure',
+    // every journey is a new address, where the app would be kept for offline first; those about that say so
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env['FOGATA_CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, Farm, freePort, test } from './farm';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('what waits for one farm is never given to another that answers at its address', async ({
   page,
   farm,

@@ -42,32 +42,36 @@ test.describe('wide', () => {
     await accessible(page);
   });
 
-  test('without signal the board opens from the device, a move waits, and is sent once when signal is back', async ({
-    page,
-    farm,
-  }) => {
-    await page.goto(`${farm.url}/board`);
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await expect(page.getByTestId('quarrels')).toBeVisible({ timeout: 90_000 });
-    await expect(page.getByText(/Going through/)).toHaveCount(0, { timeout: 90_000 });
-    const strip = page.getByTestId('strip-p25');
-    const label = (await strip.getAttribute('aria-label'))!;
-    await farm.stop('SIGKILL');
-    await strip.focus();
-    await page.keyboard.press('Shift+ArrowRight');
-    await expect(strip).not.toHaveAttribute('aria-label', label);
-    const moved = (await strip.getAttribute('aria-label'))!;
-    await expect(page.getByTestId('board-away')).toContainText('one move is kept here');
-    // opened anew without signal it is there as it was moved
-    await page.reload();
-    await expect(page.getByTestId('strip-p25')).toHaveAttribute('aria-label', moved, { timeout: 30_000 });
-    await accessible(page);
-    await farm.start();
-    await expect(page.getByTestId('board-away')).toHaveCount(0, { timeout: 30_000 });
-    await page.reload();
-    await expect(page.getByTestId('strip-p25')).toHaveAttribute('aria-label', moved, { timeout: 60_000 });
-    const log = await farm.api<{ entries: { title: unknown }[] }>('/api/log?kinds=planting');
-    expect(log.entries.filter((e) => /cucumbers/i.test(JSON.stringify(e.title)))).toHaveLength(1);
+  test.describe('kept for offline', () => {
+    test.use({ serviceWorkers: 'allow' });
+
+    test('without signal the board opens from the device, a move waits, and is sent once when signal is back', async ({
+      page,
+      farm,
+    }) => {
+      await page.goto(`${farm.url}/board`);
+      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+      await expect(page.getByTestId('quarrels')).toBeVisible({ timeout: 90_000 });
+      await expect(page.getByText(/Going through/)).toHaveCount(0, { timeout: 90_000 });
+      const strip = page.getByTestId('strip-p25');
+      const label = (await strip.getAttribute('aria-label'))!;
+      await farm.stop('SIGKILL');
+      await strip.focus();
+      await page.keyboard.press('Shift+ArrowRight');
+      await expect(strip).not.toHaveAttribute('aria-label', label);
+      const moved = (await strip.getAttribute('aria-label'))!;
+      await expect(page.getByTestId('board-away')).toContainText('one move is kept here');
+      // opened anew without signal it is there as it was moved
+      await page.reload();
+      await expect(page.getByTestId('strip-p25')).toHaveAttribute('aria-label', moved, { timeout: 30_000 });
+      await accessible(page);
+      await farm.start();
+      await expect(page.getByTestId('board-away')).toHaveCount(0, { timeout: 30_000 });
+      await page.reload();
+      await expect(page.getByTestId('strip-p25')).toHaveAttribute('aria-label', moved, { timeout: 60_000 });
+      const log = await farm.api<{ entries: { title: unknown }[] }>('/api/log?kinds=planting');
+      expect(log.entries.filter((e) => /cucumbers/i.test(JSON.stringify(e.title)))).toHaveLength(1);
+    });
   });
 
   test('a spring that is late moves what follows, priced, as steps that are taken back', async ({

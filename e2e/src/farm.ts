@@ -20,6 +20,9 @@ export function freePort(): Promise<number> {
   });
 }
 
+/** A server that lives for half a minute has no use for a database that is compiled to run for a winter. */
+const QUICK_START = ['--liftoff-only'];
+
 /** Fewer than a farm has: the journeys are about what is done, core's tests about how sure it is. */
 const MEMBERS = 5;
 
@@ -40,16 +43,22 @@ export class Farm {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [MAIN, ...(this.demo ? ['--demo'] : []), ...this.words], {
-      cwd: ROOT,
-      env: {
-        FOGATA_MEMBERS: String(MEMBERS),
-        ...process.env,
-        PORT: String(this.port),
-        FOGATA_DATA: this.directory,
-        ...this.env,
+    const child = spawn(
+      process.execPath,
+      [...QUICK_START, MAIN, ...(this.demo ? ['--demo'] : []), ...this.words],
+      {
+        cwd: ROOT,
+        env: {
+          FOGATA_MEMBERS: String(MEMBERS),
+          // as many journeys as cores are under way: more threads only wait for each other
+          FOGATA_THREADS: '1',
+          ...process.env,
+          PORT: String(this.port),
+          FOGATA_DATA: this.directory,
+          ...this.env,
+        },
       },
-    });
+    );
     this.child = child;
     const take = (chunk: Buffer) => (this.output += String(chunk));
     child.stdout.on('data', take);

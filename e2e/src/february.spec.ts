@@ -3,6 +3,8 @@ import type { FarmRecord, NowView } from '@fogata/contract';
 import type { Page } from '@playwright/test';
 import { accessible, expect, glovesFit, test, type Farm } from './farm';
 
+test.use({ serviceWorkers: 'allow' });
+
 const at = (text: string) => Date.parse(`2027-02-18T${text}:00Z`);
 /** The demo's clock, and the night and the day worked out for it. */
 async function clockTo(ms: number, farm: Farm): Promise<void> {

@@ -11,6 +11,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, Farm, freePort, ROOT, test } from './farm';
 
+test.use({ serviceWorkers: 'allow' });
+
 const PASSCODE = 'a long winter';
 const NGINX = '/usr/sbin/nginx';
 

@@ -1,5 +1,7 @@
 import { expect, test } from './farm';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('without the server the app says so, keeps what is entered, and sends it when the server is back', async ({
   page,
   farm,
