@@ -104,6 +104,8 @@ await Promise.all([
   check('lint', 'npm', ['run', '-s', 'lint']),
   check('format', 'npm', ['run', '-s', 'format:check']),
 ]);
+// one and a bit of two cores: it fills what the units leave
+const web = ensureWeb();
 await jest('unit: core, contract, app', ['core', 'contract', 'app']);
 await ensureServer();
 // without it the tests of servers that share a database fail, and say so
@@ -122,8 +124,7 @@ await jest(
   ['--liftoff-only'],
 );
 rmSync(templates, { recursive: true, force: true });
-say('\n— building');
-await ensureWeb();
+await web;
 await endToEnd();
 say(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

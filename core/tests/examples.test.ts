@@ -2,22 +2,42 @@
  * What docstrings say is run. Contract: each `@example expression // value` is evaluated with what its own file, the doors of core and the tests' fixtures give, and comes to the
  * value that stands there: numbers to the last digit that is written, everything else as it is.
  */
+import { buildSync } from 'esbuild';
 import { readdirSync, readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { compileFunction } from 'node:vm';
-import * as day from '../day';
-import * as planning from '../planning';
-import * as relayDoor from '../relay';
-import * as season from '../season';
-import * as core from '../src';
-import * as water from '../water';
-import * as evening from './eveningFixture';
-import * as made from './exampleFixture';
-import * as fixtures from './fixtures';
-import * as relay from './relayFixture';
 
-const root = join(__dirname, '..', 'src');
+const CORE = join(__dirname, '..');
+const root = join(CORE, 'src');
 const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'));
+
+type Names = Record<string, unknown>;
+const DOORS = ['day', 'planning', 'relay', 'season', 'water'].map((door) => `./${door}`);
+const FIXTURES = ['eveningFixture', 'relayFixture', 'fixtures', 'exampleFixture'].map((f) => `./tests/${f}`);
+const SCOPE = [...DOORS, ...FIXTURES, './src'];
+
+/** Every file of core, its doors and the fixtures as one program: each thing in it is there once. */
+const modules = (() => {
+  const paths = [...SCOPE, ...files.map((f) => `./src/${f}`)];
+  const contents = paths.map((p, n) => `export * as m${n} from '${p}';`).join('\n');
+  const { outputFiles } = buildSync({
+    stdin: { contents, resolveDir: CORE, loader: 'ts' },
+    ...{
+      bundle: true,
+      write: false,
+      format: 'cjs',
+      platform: 'node',
+      external: ['highs'],
+      logLevel: 'silent',
+    },
+  });
+  const module = { exports: {} as Record<string, Names> };
+  const own = { Math, Number, Object, Array, Map, Set, JSON, Float64Array, Int32Array, Uint8Array };
+  const program = compileFunction(outputFiles[0]!.text, ['module', 'require', ...Object.keys(own)]);
+  (program as (...of: unknown[]) => void)(module, createRequire(join(CORE, 'x.js')), ...Object.values(own));
+  return new Map(paths.map((p, n) => [p, module.exports[`m${n}`]!] as const));
+})();
 
 interface Example {
   file: string;
@@ -50,12 +70,10 @@ async function alike(got: unknown, value: string): Promise<void> {
 }
 
 const all = files.flatMap(examplesIn);
-const DOORS = { ...day, ...planning, ...relayDoor, ...season, ...water };
+const everywhere = Object.assign({}, ...SCOPE.map((p) => modules.get(p)!)) as Names;
 
 test.each(all)('$file: $code', async ({ file, code, value }) => {
-  const own = jest.requireActual<Record<string, unknown>>(join(root, file));
-  const scope = { ...DOORS, ...evening, ...relay, ...fixtures, ...made, ...core, ...own };
-  await alike(await run(code, scope), value);
+  await alike(await run(code, { ...everywhere, ...modules.get(`./src/${file}`) }), value);
 });
 
 test('there are examples, and none without a value', () => {

@@ -5,7 +5,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
-import { openPglite, type OpenDb } from '../src/db/open';
+import type { OpenDb } from '../src/db/open';
 import * as schema from '../src/db/schema';
 import { loadDemo } from '../src/demo/load';
 import { DEMO_START_MS } from '../src/demo/seed';
@@ -13,7 +13,7 @@ import { checkBackup, dailyBackup, keepBackup, readBackup, writeBackup } from '.
 import { appendRecords } from '../src/farm/log';
 import { takeTemperatures, takeTyped } from '../src/sources/take';
 import { DEMO_FARM } from '../src/demo/seed';
-import { MIGRATIONS } from './harness';
+import { bareDb } from './harness';
 
 /** So many in every run; 200,000 with the command in docs/reliability.md. */
 const READINGS = Number(process.env['FOGATA_READINGS'] ?? 30_000);
@@ -25,8 +25,8 @@ let from: OpenDb;
 let empty: OpenDb;
 
 beforeAll(async () => {
-  from = await openPglite(null, MIGRATIONS);
-  empty = await openPglite(null, MIGRATIONS);
+  from = await bareDb();
+  empty = await bareDb();
   await loadDemo(from.db);
   const rows = Array.from({ length: READINGS }, (_, i) => ({
     spot: i % 2 === 0 ? 'outside' : 'north',
@@ -69,7 +69,7 @@ async function everything({ db }: OpenDb) {
 test('restored into a new directory it is the same to the last row, and goes on from there', async () => {
   const counts = await writeBackup(from.db, path, DEMO_START_MS);
   expect(counts).toMatchObject({ temperatures: READINGS, forecasts: 1 });
-  const to = await openPglite(null, MIGRATIONS);
+  const to = await bareDb();
   try {
     expect(await readBackup(to.db, path)).toEqual(counts);
     const [before, after] = [await everything(from), await everything(to)];

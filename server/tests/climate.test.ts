@@ -3,12 +3,11 @@ import type { ClimateRead, FarmView, SeasonView } from '@fogata/contract/told';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openPglite } from '../src/db/open';
 import { climateDays } from '../src/db/schema';
 import { readBackup, writeBackup } from '../src/farm/backup';
 import { loadFarm } from '../src/farm/store';
 import { groundOf } from '../src/season/views';
-import { MIGRATIONS, startTestServer, type TestServer } from './harness';
+import { bareDb, startTestServer, type TestServer } from './harness';
 
 let s: TestServer;
 beforeAll(async () => {
@@ -65,7 +64,7 @@ test('taken, Season goes by its days; taken back, by the months again; its days 
 
   const dir = mkdtempSync(join(tmpdir(), 'fogata-climate-'));
   await writeBackup(s.open.db, join(dir, 'a.gz'), now());
-  const copy = await openPglite(null, MIGRATIONS);
+  const copy = await bareDb();
   await readBackup(copy.db, join(dir, 'a.gz'));
   // the 29th of February is in no climate
   expect(await copy.db.select().from(climateDays)).toHaveLength(6 * 365 - 2);

@@ -98,8 +98,20 @@ async function farmOf(demo: boolean, members: number): Promise<OpenDb> {
   return made ? openPglite(null, MIGRATIONS, made as Blob) : fresh(demo);
 }
 
+/** A database with every table and nothing in it. */
+export async function bareDb(): Promise<OpenDb> {
+  const make = async () => {
+    const open = await openPglite(null, MIGRATIONS);
+    const dump = await (open.db as unknown as { $client: PGlite }).$client.dumpDataDir('none');
+    await open.close();
+    return dump;
+  };
+  const made = await madeOnce('bare.tar', make);
+  return openPglite(null, MIGRATIONS, made ? (made as Blob) : undefined);
+}
+
 async function fresh(demo: boolean): Promise<OpenDb> {
-  const open = await openPglite(null, MIGRATIONS);
+  const open = await bareDb();
   if (demo) await loadDemo(open.db);
   return open;
 }

@@ -4,7 +4,7 @@ import type { NightPlan } from '@fogata/core/planning';
 import { sql } from 'drizzle-orm';
 import { inspect } from 'node:util';
 import { alone, ownLocks } from '../src/db/locks';
-import { openPglite, type OpenDb } from '../src/db/open';
+import type { OpenDb } from '../src/db/open';
 import { keptPlans } from '../src/db/schema';
 import { DEMO_START_MS } from '../src/demo/seed';
 import { keptIn, pack, unpack } from '../src/night/keptPlans';
@@ -12,7 +12,7 @@ import { Planner } from '../src/night/planner';
 import { remembering, startPool, type NightPool } from '../src/night/pool';
 import type { FarmWeather } from '../src/sources/farmWeather';
 import { demoWeather } from './demoWeather';
-import { buildServer, MIGRATIONS } from './harness';
+import { bareDb, buildServer } from './harness';
 import { data } from './threeBeds';
 
 /** Everything in it, to the last digit. */
@@ -24,7 +24,7 @@ let open: OpenDb;
 let pool: NightPool;
 beforeAll(async () => {
   pool = startPool(buildServer());
-  open = await openPglite(null, MIGRATIONS);
+  open = await bareDb();
   weather = await demoWeather(NOW, 3);
 }, 60_000);
 afterAll(async () => {

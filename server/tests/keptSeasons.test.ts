@@ -1,13 +1,13 @@
 /** Answers by the year are kept: over a restart no year is gone through again, and nothing is taken from other code or from what cannot be read. */
-import { openPglite, type OpenDb } from '../src/db/open';
+import type { OpenDb } from '../src/db/open';
 import { keptSeasons } from '../src/db/schema';
 import { SeasonBook, type Question, type SeasonAnswer, type SeasonTask } from '../src/season/book';
 import { NO_SEASONS, seasonsIn } from '../src/season/keptSeasons';
-import { MIGRATIONS } from './harness';
+import { bareDb } from './harness';
 
 let open: OpenDb;
 beforeAll(async () => {
-  open = await openPglite(null, MIGRATIONS);
+  open = await bareDb();
 }, 60_000);
 afterAll(() => open.close());
 beforeEach(() => open.db.delete(keptSeasons));

@@ -7,7 +7,7 @@ import { gunzipSync } from 'node:zlib';
 import { openPglite, type Db } from '../src/db/open';
 import { readBackup } from '../src/farm/backup';
 import { standingFarm } from '../src/farm/exchange';
-import { MIGRATIONS } from './harness';
+import { bareDb, MIGRATIONS } from './harness';
 
 interface Journal {
   entries: { idx: number; tag: string }[];
@@ -191,7 +191,7 @@ test.each([
 );
 
 test('a backup of the version before columns is restored with every field in its own', async () => {
-  const { db, close } = await openPglite(null, MIGRATIONS);
+  const { db, close } = await bareDb();
   await readBackup(db, OLD);
   const plain = (table: string) =>
     byId(

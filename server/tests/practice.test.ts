@@ -7,7 +7,7 @@ import { nightWindow } from '@fogata/core';
 import { trueHours } from '@fogata/core/standins';
 import { makeApp } from '../src/app';
 import { demoClock } from '../src/clock';
-import { openPglite, type OpenDb } from '../src/db/open';
+import type { OpenDb } from '../src/db/open';
 import { loadDemo } from '../src/demo/load';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { readBackup, writeBackup } from '../src/farm/backup';
@@ -16,7 +16,7 @@ import { readMeta, writeMeta } from '../src/farm/store';
 import { startPool } from '../src/night/pool';
 import { demoSources } from '../src/standins/demo';
 import { practiceStartAtMs, practiceWeather, preparePractice } from '../src/standins/practice';
-import { buildServer, MIGRATIONS, TOWNS } from './harness';
+import { bareDb, buildServer, TOWNS } from './harness';
 
 const dir = mkdtempSync(join(tmpdir(), 'fogata-practice-test-'));
 const N1 = '11111111-1111-4111-8111-111111111111';
@@ -24,8 +24,8 @@ const N2 = '22222222-2222-4222-8222-222222222222';
 let own: OpenDb;
 let copy: OpenDb;
 beforeAll(async () => {
-  own = await openPglite(null, MIGRATIONS);
-  copy = await openPglite(null, MIGRATIONS);
+  own = await bareDb();
+  copy = await bareDb();
   await loadDemo(own.db);
   await farmIdOf(own.db);
   await writeMeta(own.db, 'feedToken', 'x');

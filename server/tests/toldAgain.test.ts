@@ -4,17 +4,17 @@ import { BROUGHT } from '@fogata/contract';
 import { PLAIN, told } from '@fogata/core/words';
 import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
-import { openPglite, type OpenDb } from '../src/db/open';
+import type { OpenDb } from '../src/db/open';
 import { keptSeasons } from '../src/db/schema';
 import { describeRecord } from '../src/farm/describe';
 import { writeMeta, type FarmData } from '../src/farm/store';
 import { pollState, setPoll } from '../src/sources/poll';
-import { MIGRATIONS } from './harness';
+import { bareDb } from './harness';
 import { data } from './threeBeds';
 
 let open: OpenDb;
 beforeAll(async () => {
-  open = await openPglite(null, MIGRATIONS);
+  open = await bareDb();
 }, 60_000);
 afterAll(() => open.close());
 
