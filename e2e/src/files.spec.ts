@@ -98,8 +98,12 @@ test('a sheet kept for hoops is laid on the leaves from its bed, counted once in
   await row.scrollIntoViewIfNeeded();
   await page.getByRole('button', { name: 'Fleece 30, laid on: put it on' }).click();
   await expect(page.getByText('Fleece 30, laid on: is on')).toBeVisible();
-  const kit = await farm.api<{ covers: { id: string; inUse: number }[] }>('/api/kit');
-  expect(kit.covers.find((c) => c.id === 'fleece30')!.inUse).toBe(1);
+  // it shows at once, from what waits on the device: the stock knows when it has been sent
+  const inUse = async () =>
+    (await farm.api<{ covers: { id: string; inUse: number }[] }>('/api/kit')).covers.find(
+      (c) => c.id === 'fleece30',
+    )!.inUse;
+  await expect.poll(inUse).toBe(1);
   await page.goto(`${farm.url}/log`);
   const entry = page.getByTestId('log-entry').first();
   await expect(entry).toContainText('Fleece 30 on Open 1');
