@@ -79,7 +79,7 @@ test('opened to the network it makes its certificate, and plain HTTP gives nothi
   }
 });
 
-test('a certificate that does not stand is refused at the start in a sentence', async () => {
+test('what cannot stand is refused at the start in a sentence: a certificate, a short passcode, threads that are no number', async () => {
   const directory = mkdtempSync(join(tmpdir(), 'fogata-https-'));
   const start = async (env: Record<string, string>) =>
     new Farm(directory, await freePort(), false, {
@@ -92,6 +92,10 @@ test('a certificate that does not stand is refused at the start in a sentence', 
     /FOGATA_CERT: expected a file that can be read/,
   );
   await expect(start({ FOGATA_PASSCODE: 'short' })).rejects.toThrow(/set FOGATA_PASSCODE/);
+  for (const threads of ['none', '0', '1.5', '65'])
+    await expect(start({ FOGATA_PASSCODE: PASSCODE, FOGATA_THREADS: threads })).rejects.toThrow(
+      `FOGATA_THREADS: expected a number from 1 to 64, not “${threads}”.`,
+    );
   rmSync(directory, { recursive: true, force: true });
 });
 
