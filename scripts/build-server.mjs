@@ -20,7 +20,12 @@ const onlyEnglish = {
 /** The driver of a PostgreSQL server stays a file of its own, loaded where there is one. */
 const driverApart = {
   name: 'driver-apart',
-  setup: (b) => b.onResolve({ filter: /^\.\/postgres$/ }, () => ({ path: './postgres.mjs', external: true })),
+  setup: (b) =>
+    b.onResolve({ filter: /^\.\/postgres$/ }, ({ importer }) =>
+      importer === join(root, 'server', 'src', 'db', 'open.ts')
+        ? { path: './postgres.mjs', external: true }
+        : null,
+    ),
 };
 
 const options = {

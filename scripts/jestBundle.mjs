@@ -1,6 +1,6 @@
 /**
- * A suite of tests as one file. Contract: a test's file comes with all of ours that it imports, bundled as the server is: it loads in a tenth of the time that
- * module by module takes, and the heat engine runs as it does in earnest. What is bundled is kept for as long as no source changes.
+ * A suite of tests as one file. Contract: a test's file comes with all of ours that it imports, bundled as the server is: it loads sooner than
+ * module by module, and the heat engine runs as it does in earnest. What is bundled is kept for as long as no source changes.
  */
 import { buildSync, version } from 'esbuild';
 import { createHash } from 'node:crypto';
@@ -14,7 +14,7 @@ function sources(hash, directory) {
     const path = join(directory, entry.name);
     if (entry.isDirectory()) {
       if (!['node_modules', 'dist', 'fixtures'].includes(entry.name)) sources(hash, path);
-    } else if (/\.(ts|json|cjs)$/.test(entry.name)) hash.update(path).update(readFileSync(path));
+    } else if (/\.(ts|json|mjs)$/.test(entry.name)) hash.update(path).update(readFileSync(path));
   }
   return hash;
 }

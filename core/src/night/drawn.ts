@@ -2,8 +2,8 @@
  * Stacks run under some of the members and drawn out over all. Contract: `someOf` says which members a bed's stacks of two and three sheets are run under, evenly
  * from the coldest to the mildest; `drawnOut` gives such an outcome for every member, `ranUnder` saying of how many it is more than drawn.
  *
- * In one air the lows of a bed under two stacks go together from member to member, on a line: over thirty beds, thirty members and every two and three sheets to within
- * 0.1 K (root mean square), whether three members are run or eleven. What is chosen by such a figure is run under everyone before it is told (`sure.ts`).
+ * In one air the lows of a bed under two stacks go together from member to member, on a line to within a fifth of a kelvin (root mean square;
+ * `drawn.test.ts` runs them all). What is chosen by such a figure is run under everyone before it is told (`sure.ts`).
  */
 import type { OptionOutcome } from './outcome';
 
