@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { accessible, expect, glovesFit, test } from './farm';
 
 test('a grower covers up in the afternoon, and reads, scores and cuts next morning', async ({
@@ -19,8 +20,27 @@ test('a grower covers up in the afternoon, and reads, scores and cuts next morni
 
   // refuse one, and undo the refusal
   await page.getByTestId('job-cover').last().click();
-  await page.getByTestId('job-refuse').last().click();
+  const refuse = page.getByTestId('job-refuse').last();
+  await expect(refuse).toBeVisible();
+  await farm.ready();
+  await expect(page.getByRole('progressbar')).toHaveCount(0);
+  // somebody else shuts a house while a finger is on it: the list keeps still until the finger is gone
+  const houseOpen = page.getByTestId('jobs').getByRole('checkbox', { checked: false, name: /South house/ });
+  await expect(houseOpen).toBeVisible();
+  await refuse.hover();
+  await page.mouse.down();
+  const { clock } = await farm.api<{ clock: { nowAtMs: number } }>('/api/now');
+  const shut = { id: randomUUID(), kind: 'vent', atMs: clock.nowAtMs, structureId: 'south', fraction: 0 };
+  const had = await page.request.post(`${farm.url}/api/records`, { data: { records: [shut] } });
+  expect(had.ok()).toBe(true);
+  const told = page.waitForResponse((r) => r.url().endsWith('/api/now'));
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await (await told).finished();
+  await page.waitForTimeout(200);
+  await expect(houseOpen).toBeVisible();
+  await page.mouse.up();
   await expect(page.getByTestId('undo')).toContainText('refused');
+  await expect(houseOpen).toBeHidden();
   await page.getByTestId('undo-button').click();
   await expect(page.getByTestId('undo')).toBeHidden();
   await farm.ready();

@@ -10,6 +10,7 @@ import useSWR, { type SWRConfiguration } from 'swr';
 import { request } from './api';
 import { learnFarm } from './moment';
 import type { Asked } from './overlay';
+import { press } from './still';
 import { readStored, store } from './storage';
 
 /** Views that this device's own acts are shown on before the server has them. */
@@ -20,6 +21,7 @@ export const FARM = call(api.farm);
 async function get<A>(asked: Call<A>): Promise<A> {
   const askedAtMs = Date.now();
   const answer = await request(asked);
+  await press.over();
   if (asked.address === FARM.address) learnFarm(answer as FarmView);
   return SHOWS_ACTS.test(asked.address) ? { ...answer, askedAtMs } : answer;
 }
