@@ -13,7 +13,14 @@ import {
   type FarmFacts,
   withOwn,
 } from '@fogata/core';
-import { chooseTogether, reachAtMs, severalNights, type Workers } from '@fogata/core/planning';
+import {
+  chooseTogether,
+  reachAtMs,
+  severalNights,
+  solveProgramme,
+  type LpSolver,
+  type Workers,
+} from '@fogata/core/planning';
 import highs from 'highs';
 import { parseArgs } from 'node:util';
 import { jsonOf, print, refuse } from './lines';
@@ -27,14 +34,7 @@ const workers: Workers = {
   evaluate: (task) => Promise.resolve(evaluateBed(task)),
   due: ({ task, specs }) => Promise.resolve(latestCoverAtMs(task, specs)),
   lift: (task) => Promise.resolve(looksAtLifting(task)),
-  solve: async ({ lp, seconds }) => {
-    const solution = (await highs()).solve(lp, { time_limit: seconds });
-    if (!['Optimal', 'Time limit reached'].includes(solution.Status))
-      throw new Error(`the solver found no plan: ${solution.Status}`);
-    return Object.fromEntries(
-      Object.entries(solution.Columns).map(([name, c]) => [name, 'Primal' in c ? c.Primal : 0]),
-    );
-  },
+  solve: async (task) => solveProgramme((await highs()) as unknown as LpSolver, task),
   nameOf: (work) => JSON.stringify(work),
 };
 

@@ -2,6 +2,7 @@
 import {
   evaluateNew,
   joinOutcomes,
+  sentTask,
   splitTask,
   type BedTask,
   type HouseOutcome,
@@ -19,10 +20,10 @@ export function startThreads(file: string, held: Map<string, Promise<unknown>> |
   const threads = Math.min(4, availableParallelism());
   const pool = new Piscina({ filename: file, minThreads: threads, maxThreads: threads });
   const run = <T>(name: string, task: unknown, signal: AbortSignal) =>
-    pool.run(task, { name, signal }) as Promise<T>;
+    pool.run(name === 'solve' ? task : sentTask(task as object), { name, signal }) as Promise<T>;
   const workers: Workers = {
     house: (task, signal) => {
-      const name = nameOf(task);
+      const name = nameOf(sentTask(task));
       const found = (held?.get(name) as Promise<HouseOutcome> | undefined) ?? run('house', task, signal);
       held?.set(name, found);
       return found;
@@ -33,7 +34,7 @@ export function startThreads(file: string, held: Map<string, Promise<unknown>> |
         return joinOutcomes(some, await Promise.all(parts));
       };
       if (!held) return all(task);
-      const bed = under + nameOf({ ...task, given: null, initial: null, options: null });
+      const bed = under + nameOf(sentTask({ ...task, given: null, initial: null, options: null }));
       const named = new Map(task.options.map((o) => [o, bed + nameOf(o)] as const));
       return evaluateNew(task, (o) => named.get(o)!, held, all);
     },

@@ -12,5 +12,6 @@ export * from '../src/night/spellNights';
 export { keptOn } from '../src/night/lifting';
 export * from '../src/night/parting';
 export * from '../src/night/planned';
+export * from '../src/night/programme';
 export * from '../src/night/tasks';
 export * from '../src/night/warnings';

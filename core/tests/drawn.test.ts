@@ -23,11 +23,11 @@ const outcome = (minLeafC: number[], more: Partial<OptionOutcome> = {}): OptionO
 });
 
 describe('which members are run', () => {
-  test('five of many, from the coldest to the mildest, in their own order; half of a few', () => {
+  test('three of many, the cold, the middling and the mild, in their own order; so many of a few as well', () => {
     const lows = Array.from({ length: 30 }, (_, m) => -((m * 7) % 30));
     const ran = someOf(lows)!;
     expect(ran).toEqual([...ran].sort((a, b) => a - b));
-    expect(ran.map((m) => lows[m]!).sort((a, b) => b - a)).toEqual([-2, -8, -14, -20, -26]);
+    expect(ran.map((m) => lows[m]!).sort((a, b) => b - a)).toEqual([-4, -14, -24]);
     expect(someOf([-1, -2, -3, -4, -5, -6])).toHaveLength(3);
   });
 
@@ -120,10 +120,10 @@ describe('a bitter evening', () => {
     );
   }, 120_000);
 
-  test('stacks of two and three are drawn from five of sixteen members, within a fifth of a kelvin', () => {
+  test('stacks of two and three are drawn from three of sixteen members, within a fifth of a kelvin', () => {
     const drawn = plan.beds.flatMap((b) => b.outcome.options.filter((o) => o.ranUnder !== undefined));
     expect(drawn.length).toBeGreaterThan(4);
-    expect(drawn.every((o) => o.ranUnder === 5 && o.minLeafC.length === 16)).toBe(true);
+    expect(drawn.every((o) => o.ranUnder === 3 && o.minLeafC.length === 16)).toBe(true);
     expect(drawn.every((o) => o.key.includes('+'))).toBe(true);
     const off = drawn.flatMap((o) => {
       const run = asked.filter((a) => a.key === o.key && a.only !== undefined);

@@ -10,7 +10,15 @@ import {
   type Planting,
   type Structure,
 } from '../src';
-import { begin, nightAt, type Evening, type NightPlan, type Workers } from '../planning';
+import {
+  begin,
+  nightAt,
+  solveProgramme,
+  type Evening,
+  type LpSolver,
+  type NightPlan,
+  type Workers,
+} from '../planning';
 import { aBed, aCover, aStructure, SITE, weather } from './fixtures';
 
 export const farm = {
@@ -31,12 +39,7 @@ export const workers: Workers = {
   evaluate: (task) => Promise.resolve(evaluateBed(task)),
   due: ({ task, specs }) => Promise.resolve(latestCoverAtMs(task, specs)),
   lift: (task) => Promise.resolve(looksAtLifting(task)),
-  solve: async ({ lp }) => {
-    const { Columns } = (await highs()).solve(lp);
-    return Object.fromEntries(
-      Object.entries(Columns).map(([name, c]) => [name, 'Primal' in c ? c.Primal : 0]),
-    );
-  },
+  solve: async (task) => solveProgramme((await highs()) as unknown as LpSolver, task),
   nameOf: (work) => JSON.stringify(work),
 };
 

@@ -98,14 +98,12 @@ test('the programme finds what is best of every choice there is, on fifteen smal
       }
     const p = spellProblem(s);
     const signal = new AbortController().signal;
-    const values = await workers.solve({ lp: p.lp, seconds: 20 }, signal);
+    const { values, gap } = await workers.solve({ lp: p.lp, seconds: 20 }, signal);
+    expect(gap).toBe(0);
     const found = p.read(values);
     expect(allowed(s, found)).toBe(true);
     expect(costOf(s, found)).toBeCloseTo(least, 3);
     expect(p.value(values)).toBeCloseTo(least, 3);
-    // in parts it is never dearer: that is what its gap is told by
-    const parts = p.value(await workers.solve({ lp: p.relaxed, seconds: 20 }, signal));
-    expect(parts).toBeLessThanOrEqual(least + 1e-3);
     if ([...found.values()].some((c) => c.some((x) => x.stay.length > 0))) together++;
   }
   expect(together).toBeGreaterThan(3);

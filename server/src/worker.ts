@@ -2,6 +2,7 @@
 import {
   evaluateBed,
   evaluateHouse,
+  heardTask,
   latestCoverAtMs,
   looksAtLifting,
   type BedTask,
@@ -12,6 +13,7 @@ import {
   type LiftLook,
   type LiftTask,
   type OptionOutcome,
+  type Sent,
 } from '@fogata/core';
 import {
   shadeSpans,
@@ -21,7 +23,7 @@ import {
   type ShadeSpan,
   type ShadeTask,
 } from '@fogata/core/day';
-import type { DueTask, SolveTask } from '@fogata/core/planning';
+import type { DueTask, Solved, SolveTask } from '@fogata/core/planning';
 import type { Filled } from '@fogata/core/relay';
 import { waterUnder, type WaterAnswer, type WaterTask } from '@fogata/core/water';
 import type { MessagePort } from 'node:worker_threads';
@@ -31,24 +33,25 @@ import type { SeasonAnswer, SeasonTask } from './season/book';
 import { seasonOf } from './season/work';
 import { solveLp } from './night/solver';
 
-export function house(task: HouseTask): HouseOutcome {
-  return evaluateHouse(task);
+export function house(task: Sent<HouseTask>): HouseOutcome {
+  return evaluateHouse(heardTask(task));
 }
 
-export function evaluate(task: BedTask): OptionOutcome[] {
-  return evaluateBed(task);
+export function evaluate(task: Sent<BedTask>): OptionOutcome[] {
+  return evaluateBed(heardTask(task));
 }
 
-export function due(work: DueTask): Due {
-  return latestCoverAtMs(work.task, work.specs);
+export function due(sent: Sent<DueTask>): Due {
+  const { task, specs } = heardTask(sent);
+  return latestCoverAtMs(task, specs);
 }
 
-export function lift(task: LiftTask): LiftLook[] {
-  return looksAtLifting(task);
+export function lift(task: Sent<LiftTask>): LiftLook[] {
+  return looksAtLifting(heardTask(task));
 }
 
-export function solve(task: SolveTask): Promise<Record<string, number>> {
-  return solveLp(task.lp, task.seconds);
+export function solve(task: SolveTask): Promise<Solved> {
+  return solveLp(task);
 }
 
 export function season(task: SeasonTask): SeasonAnswer[] {

@@ -1,6 +1,6 @@
 /** The choice knows the hands and the minutes left: what is chosen can be done by its time, or is said to be late. */
 import { sunTimes, type Cover, type CoverOption } from '@fogata/core';
-import { type SolveTask, choose, mayWin, type PlannedBed, type Work } from '@fogata/core/planning';
+import { choose, mayWin, type PlannedBed, type Work } from '@fogata/core/planning';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { solveLp } from '../src/night/solver';
 import { startTestServer, type TestServer } from './harness';
@@ -49,7 +49,7 @@ const work = (hands: number, openings = 0): Work =>
   ({
     phase: 'closing',
     together: 1,
-    pool: { solve: (task: SolveTask) => solveLp(task.lp, task.seconds) },
+    pool: { solve: solveLp },
     signal: new AbortController().signal,
     errorK: 0.5,
     inputs: {

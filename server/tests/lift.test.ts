@@ -32,7 +32,7 @@ const pool: NightPool = {
   due: (w) => Promise.resolve(latestCoverAtMs(w.task, w.specs)),
   lift: (task) => Promise.resolve(looksAtLifting(task)),
   learn: (task) => Promise.resolve(learnFrom(task)),
-  solve: (task) => solveLp(task.lp, task.seconds),
+  solve: solveLp,
   nameOf: digest,
   close: () => Promise.resolve(),
 };

@@ -43,7 +43,7 @@ function gatedPool() {
     due: (w) => Promise.resolve(latestCoverAtMs(w.task, w.specs)),
     lift: (task) => Promise.resolve(looksAtLifting(task)),
     learn: (task) => Promise.resolve(learnFrom(task)),
-    solve: (task) => solveLp(task.lp, task.seconds),
+    solve: solveLp,
     nameOf: digest,
     close: () => Promise.resolve(),
   };

@@ -65,10 +65,10 @@ test('the solver finds what trying everything finds', async () => {
     }));
     left += beds.length * 4 - thrifty.flatMap((b) => b.options).length;
     const pruned = coverProblem(thrifty, stock, 12);
-    const kept = pruned.read(await solveLp(pruned.lp, 10));
+    const kept = pruned.read((await solveLp({ lp: pruned.lp, seconds: 10 })).values);
     expect(cost(beds.map((b) => kept[b.bedId]!.key))).toBeCloseTo(best, 3);
     const problem = coverProblem(beds, stock, 12);
-    const chosen = problem.read(await solveLp(problem.lp, 10));
+    const chosen = problem.read((await solveLp({ lp: problem.lp, seconds: 10 })).values);
     expect(cost(beds.map((b) => chosen[b.bedId]!.key))).toBeCloseTo(best, 3);
   }
   expect(left).toBeGreaterThan(20);
@@ -111,7 +111,7 @@ test('within the hands and each place’s latest time it finds what trying every
         );
     }
     const problem = coverProblem(beds, { a: 5 }, 12, hands);
-    const chosen = Object.values(problem.read(await solveLp(problem.lp, 10)));
+    const chosen = Object.values(problem.read((await solveLp({ lp: problem.lp, seconds: 10 })).values));
     expect(chosen.reduce((s, o) => s + cost(o), 0)).toBeCloseTo(best, 3);
     expect(can(chosen)).toBe(true);
     late += chosen.filter((o) => o.lateAtMs !== undefined).length;

@@ -31,10 +31,11 @@ function later(w: Work, b: PlannedBed, o: CoverOption): number {
   return b.laterMinutes[o.key]! + walk;
 }
 
-/** What the grower wants on the bed, where that can lie there; else everything. */
+/** What the grower wants on the bed, where that can lie there; else everything of which something is known. */
 function wanted(b: PlannedBed): CoverOption[] {
-  const fixed = b.options.filter((o) => o.key === b.fixed);
-  return fixed.length > 0 ? fixed : b.options;
+  const known = b.options.filter((o) => b.loss[o.key] !== undefined);
+  const fixed = known.filter((o) => o.key === b.fixed);
+  return fixed.length > 0 ? fixed : known;
 }
 
 /**
@@ -131,6 +132,8 @@ const chosenFrom = (beds: readonly PlannedBed[], w: Work) => ({
   stock: Object.fromEntries(w.inputs.data.covers.map((c) => [c.id, c.count])),
 });
 
+type Chosen = Record<string, PricedOption>;
+
 /** Differences under this are none, in the farm's money. */
 const WORTH = 1;
 
@@ -147,10 +150,10 @@ export async function otherHands(beds: readonly PlannedBed[], w: Work): Promise<
   const { hands, hourlyRate } = data.farm;
   const withHands = async (count: number) => {
     const problem = coverProblem(choices, stock, hourlyRate, { count, busyMin: closing(w) });
-    return problem.read(await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal));
+    return problem.read((await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal)).values);
   };
-  const told = async (count: number) => {
-    const [as, other] = [await withHands(hands), await withHands(count)];
+  const told = async (as: Chosen, count: number) => {
+    const other = await withHands(count);
     const money = beds.reduce((s, b) => s + other[b.bed.id]!.loss - as[b.bed.id]!.loss, 0);
     const bedIds = beds
       .map((b) => b.bed.id)
@@ -158,8 +161,8 @@ export async function otherHands(beds: readonly PlannedBed[], w: Work): Promise<
     return { money, bedIds };
   };
   try {
-    const fewer = hands > 1 ? await told(hands - 1) : null;
-    const more = await told(hands + 1);
+    const as = await withHands(hands);
+    const [fewer, more] = await Promise.all([hands > 1 ? told(as, hands - 1) : null, told(as, hands + 1)]);
     return { fewer, more: more.money <= -WORTH ? more : null };
   } catch (e) {
     // what the grower asked for may be more than is in stock: then there is no second best to tell
@@ -180,7 +183,7 @@ export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void
   let problem = coverProblem(choices, stock, data.farm.hourlyRate, hands);
   let values: Record<string, number>;
   try {
-    values = await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal);
+    ({ values } = await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal));
   } catch (e) {
     // only where the grower's own wishes may be what cannot be met
     if (w.signal.aborted || !beds.some((b) => b.fixed !== null)) throw e;
@@ -196,7 +199,7 @@ export async function choose(beds: readonly PlannedBed[], w: Work): Promise<void
       })),
     }));
     problem = coverProblem(free, stock, data.farm.hourlyRate);
-    values = await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal);
+    ({ values } = await w.pool.solve({ lp: problem.lp, seconds: SOLVE_S }, w.signal));
   }
   const chosen = problem.read(values);
   for (const b of beds) {

@@ -1,5 +1,5 @@
 /**
- * Stacks run under some of the members and drawn out over all. Contract: `someOf` says which members a bed's stacks of two and three sheets are run under, evenly
+ * Stacks run under some of the members and drawn out over all. Contract: `someOf` says which members such stacks of a bed are run under, evenly
  * from the coldest to the mildest; `drawnOut` gives such an outcome for every member, `ranUnder` saying of how many it is more than drawn.
  *
  * In one air the lows of a bed under two stacks go together from member to member, on a line to within a fifth of a kelvin (root mean square;
@@ -7,19 +7,18 @@
  */
 import type { OptionOutcome } from './outcome';
 
-/** So many are run where there are enough; of a few, half of them. */
-const RAN = 5;
+/** So many are run: as many as a line can be told from. More of them hardly draw it any nearer. */
+const RAN = 3;
 
 /**
  * Places of the members to be run, in their own order, of those whose lows are given; null where it would be hardly fewer.
  * @example someOf([-1, -2, -3, -4, -5, -6]) // [0, 2, 4]
  */
-export function someOf(lowsC: readonly number[]): number[] | null {
-  const count = Math.min(RAN, Math.ceil(lowsC.length / 2));
-  if (count < 3) return null;
+export function someOf(lowsC: readonly number[], ran = RAN): number[] | null {
+  if (lowsC.length < 2 * ran - 1) return null;
   const byLow = lowsC.map((_, m) => m).sort((a, b) => lowsC[a]! - lowsC[b]! || a - b);
-  const place = (k: number) => Math.round(((k + 0.5) * byLow.length) / count - 0.5);
-  return Array.from({ length: count }, (_, k) => byLow[place(k)]!).sort((a, b) => a - b);
+  const place = (k: number) => Math.round(((k + 0.5) * byLow.length) / ran - 0.5);
+  return Array.from({ length: ran }, (_, k) => byLow[place(k)]!).sort((a, b) => a - b);
 }
 
 const meanOf = (list: readonly number[]) => list.reduce((s, x) => s + x, 0) / list.length;

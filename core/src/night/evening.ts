@@ -198,7 +198,8 @@ export function begin(e: Evening): Begun {
       const { onFirst, ...rest } = told;
       const first = onFirst && ((beds: PlannedBed[]) => onFirst({ ...plan, beds }));
       plan.beds = await workOut(work, { ...rest, ...(first ? { onFirst: first } : {}) });
-      plan.otherHands = await otherHands(plan.beds, work);
+      // of a night that is one of several it is never told
+      if (work.together === 1) plan.otherHands = await otherHands(plan.beds, work);
       return plan;
     },
   };

@@ -8,16 +8,15 @@ import { layAtMs, type Found, type PlannedBed, type Work } from './planned';
 import { plannedSpec } from './tasks';
 
 /** As it stands now: what is run on later is not in it. */
-const copyOf = (b: PlannedBed): PlannedBed => ({
+export const copyOf = (b: PlannedBed): PlannedBed => ({
   ...b,
   outcome: { ...b.outcome },
   loss: { ...b.loss },
   calm: { ...b.calm },
-  options: b.options.filter((o) => b.loss[o.key] !== undefined),
 });
 
 /** What lies there, alone or with one sheet more, and what the grower asked for: from a few members nothing is said to be taken off. */
-const oneMore = (b: PlannedBed) =>
+export const oneMore = (b: PlannedBed) =>
   b.options.filter((o) => {
     const rest = [...o.covers];
     const keeps = b.on.every((c) => rest.includes(c) && rest.splice(rest.indexOf(c), 1).length > 0);
@@ -29,7 +28,8 @@ export async function firstChoice(w: Work, found: readonly Found[]): Promise<Pla
     found.flatMap((f) =>
       f.beds.map(async (b) => {
         await tryOptions(w, f, b, FIRST_LOOK, oneMore(b));
-        return copyOf(b);
+        const copy = copyOf(b);
+        return { ...copy, options: b.options.filter((o) => b.loss[o.key] !== undefined) };
       }),
     ),
   );

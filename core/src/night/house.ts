@@ -4,7 +4,7 @@
  */
 import { BOOK_BELIEF, drawFactors, type Belief } from '../calibration/belief';
 import type { SoilState } from '../heat/carry';
-import { runHouse } from '../heat/run';
+import { runHouse, type HouseRun } from '../heat/run';
 import type { BedSpec, Site, WeatherEntry } from '../heat/types';
 import type { SharedTrace } from '../heat/work';
 import { bandSeries, medianOf, type Band } from './bands';
@@ -30,6 +30,8 @@ export interface HouseTask {
   /** The last days as they were, up to the hour the members start. */
   history: WeatherEntry[];
   members: WeatherEntry[][];
+  /** Places of the members to be run; all where it is left out. */
+  only?: readonly number[];
   beds: HouseBed[];
   /** Name of this outcome of the beds. */
   key: string;
@@ -49,7 +51,7 @@ export interface HouseOutcome {
     past: BedPast;
     outcome: OptionOutcome;
   }[];
-  /** What the beds share, by member: for one of them to be tried under other covers. */
+  /** What the beds share, by member, with nothing for those that were not run: for one of them to be tried under other covers. */
   shared: SharedTrace[];
 }
 
@@ -97,10 +99,11 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
   const p = preparedFor(task.site, task.members);
   const outside = outsideFor(p, ground, mean, starts[0]);
   const factors = drawFactors(belief, p.members.length);
-  const houses = p.members.map((weather, m) =>
+  const which = task.only ?? p.members.map((_, m) => m);
+  const houses = which.map((m) =>
     runHouse(
       kinds.map((k) => k.spec),
-      weather,
+      p.members[m]!,
       {
         calibration: { ...factors[m]!, zoneOffsetC: 0 },
         initial: starts,
@@ -137,7 +140,7 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
         outcome: outcomeFrom({
           key: task.key,
           runs: houses.map((h) => h.beds[k]!),
-          hangsK: factors.map((f) => f.zoneOffsetC),
+          hangsK: which.map((m) => factors[m]!.zoneOffsetC),
           placeK: bed.placeK,
           partedK: bed.partedK,
           from,
@@ -145,8 +148,14 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
         }),
       };
     }),
-    shared: houses.map((h) => h.shared),
+    shared: byMember(which, houses),
   };
+}
+
+function byMember(which: readonly number[], houses: readonly HouseRun[]): SharedTrace[] {
+  const shared: SharedTrace[] = [];
+  which.forEach((m, n) => (shared[m] = houses[n]!.shared));
+  return shared;
 }
 
 /** The structure's own air from an hour on, where its thermometer hangs; empty in the open. */

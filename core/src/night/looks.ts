@@ -6,7 +6,7 @@ import type { Cover } from '../farm/types';
 import { fewKey } from './airs';
 import { mayWin, moreThatMayWin } from './choice';
 import { drawnOut, someOf } from './drawn';
-import { optionKey, threeOptions, type CoverOption } from './options';
+import { BARE, optionKey, threeOptions, type CoverOption } from './options';
 import type { OptionOutcome } from './outcome';
 import { bedTask, layAtMs, type Found, type PlannedBed, type Work } from './planned';
 import { setWork, take } from './pricing';
@@ -25,14 +25,16 @@ export async function asPlanned(
   roof: Roof,
   beds: readonly PlannedBed[],
   keys?: ReadonlyMap<string, string>,
+  only?: readonly number[],
 ) {
-  const task = houseTask(w.inputs, roof, 'planned', (b) => {
+  const all = houseTask(w.inputs, roof, 'planned', (b) => {
     const bed = beds.find((x) => x.bed.id === b.bed.id)!;
     const covers = coversOf(bed, keys?.get(b.bed.id));
     const onAtMs = layAtMs(w.inputs, bed);
     const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onAtMs);
     return { spec, covers };
   });
+  const task = only ? { ...all, only } : all;
   return { house: await w.pool.house(task, w.signal), under: w.pool.nameOf(task.beds) };
 }
 
@@ -62,11 +64,13 @@ export async function tryOptions(
   }));
   const task = { ...bedTask(w, f, b, members), ...(only ? { only } : {}), options };
   const outcomes = await w.pool.evaluate(task, f.under, w.signal);
-  take(w, b, only ? outcomes.map((o) => drawnOut(o, only, knownOf(w, b, o.key))) : outcomes);
+  take(w, b, only ? outcomes.map((o) => drawnOut(o, only, knownOf(w, f, b, o.key))) : outcomes);
 }
 
 /** What is known of a bed under everyone and is nearest to a stack: each of its sheets alone, else what lies there, else anything. */
-function knownOf(w: Work, b: PlannedBed, key: string): OptionOutcome[] {
+function knownOf(w: Work, f: Found, b: PlannedBed, key: string): OptionOutcome[] {
+  const pattern = f.patterns?.get(b.bed.id);
+  if (pattern) return [key === BARE ? pattern.bare : pattern.covered];
   const whole = b.outcome.options.filter(
     (o) => o.ranUnder === undefined && o.minLeafC.length === w.inputs.members.length,
   );
@@ -115,13 +119,23 @@ export function unknownOf(b: PlannedBed): CoverOption[] {
 }
 
 /** Of some options those that may still be the best and are not known under everyone. */
-async function tryMore(w: Work, f: Found, b: PlannedBed, options: readonly CoverOption[]): Promise<void> {
+export async function tryMore(
+  w: Work,
+  f: Found,
+  b: PlannedBed,
+  options: readonly CoverOption[],
+): Promise<void> {
   const everyone = w.inputs.members.length;
   const known = (o: CoverOption) =>
     b.outcome.options.find((x) => x.key === o.key)?.minLeafC.length === everyone;
   const rest = options.filter((o) => !known(o));
+  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest), f.only ?? drawnFrom(b));
+}
+
+/** The members that a bed's stacks are run under where they are drawn out over the others, by its lows under what lies there. */
+function drawnFrom(b: PlannedBed): number[] | null {
   const on = b.outcome.options.find((x) => x.key === optionKey(b.on));
-  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest), on ? someOf(on.minLeafC) : null);
+  return on ? someOf(on.minLeafC) : null;
 }
 
 /** Three sheets, where that is what was chosen for a bed before: it is one of its options from the beginning. */

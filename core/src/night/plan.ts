@@ -8,6 +8,7 @@ import { floorMinutes, HOUR_MS } from '../time/farmTime';
 import { airAgain, keepAir, lateAgain } from './airs';
 import { choose } from './choice';
 import { firstChoice } from './firstChoice';
+import { lookQuickly } from './quick';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
 import { chooseSure } from './sure';
@@ -37,38 +38,15 @@ function byItsThermometer(w: Work, { structure }: Roof, house: HouseOutcome): nu
   return countedK(parted);
 }
 
-export async function workOut(
-  w: Work,
-  told: {
-    onBeds?: (beds: PlannedBed[]) => void;
-    onFirst?: (beds: PlannedBed[]) => void;
-    onLooked?: () => void;
-  } = {},
-): Promise<PlannedBed[]> {
-  const { inputs, roofs, phase } = w;
-  const found = await Promise.all(
-    roofs.map(async (first): Promise<Found> => {
-      const asIs = (r: Roof) => houseTask(inputs, r, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
-      let [roof, task] = [first, asIs(first)];
-      let house = await w.pool.house(task, w.signal);
-      const partedK = byItsThermometer(w, roof, house);
-      if (partedK < 0) {
-        roof = { ...roof, beds: roof.beds.map((b) => ({ ...b, partedK })) };
-        task = asIs(roof);
-        house = await w.pool.house(task, w.signal);
-      }
-      const beds = roof.beds.map((p, n) => plannedBed(w, p, house, n));
-      told.onBeds?.(beds);
-      return { roof, beds, house, under: w.pool.nameOf(task.beds) };
-    }),
-  );
-  const all = found.flatMap((f) => f.beds);
-  if (phase === 'morning') {
-    await Promise.all(found.flatMap((f) => f.beds.map((b) => setLift(w, f, b))));
-    return all;
-  }
-  const everyone = inputs.members.length;
-  await Promise.all(found.map((f) => shutAsItLies(w, f)));
+interface Told {
+  onBeds?: (beds: PlannedBed[]) => void;
+  onFirst?: (beds: PlannedBed[]) => void;
+  onLooked?: () => void;
+}
+
+/** Every stack that may be the best, under as many members as it takes to tell; a house is looked at as it is, then as it will be. */
+async function lookThoroughly(w: Work, found: readonly Found[], told: Told): Promise<void> {
+  const everyone = w.inputs.members.length;
   // where nothing was chosen for this night yet there is an answer soon; else the last one stands meanwhile
   if (told.onFirst && w.before.size === 0 && everyone > FIRST_LOOK) told.onFirst(await firstChoice(w, found));
   const shared = found.filter((f) => f.beds.length > 1);
@@ -95,7 +73,10 @@ export async function workOut(
       await Promise.all(f.beds.map((b) => (toFind.includes(f) ? first(b) : whole(f, b))));
     }),
   );
-  await choose(all, w);
+  await choose(
+    found.flatMap((f) => f.beds),
+    w,
+  );
   if (toFind.length > 0) {
     await Promise.all(
       toFind.map(async (f) => {
@@ -103,8 +84,38 @@ export async function workOut(
         await Promise.all(f.beds.map((b) => whole(f, b)));
       }),
     );
-    await choose(all, w);
+    await choose(
+      found.flatMap((f) => f.beds),
+      w,
+    );
   }
+}
+
+export async function workOut(w: Work, told: Told = {}): Promise<PlannedBed[]> {
+  const { inputs, roofs, phase } = w;
+  const found = await Promise.all(
+    roofs.map(async (first): Promise<Found> => {
+      const asIs = (r: Roof) => houseTask(inputs, r, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
+      let [roof, task] = [first, asIs(first)];
+      let house = await w.pool.house(task, w.signal);
+      const partedK = byItsThermometer(w, roof, house);
+      if (partedK < 0) {
+        roof = { ...roof, beds: roof.beds.map((b) => ({ ...b, partedK })) };
+        task = asIs(roof);
+        house = await w.pool.house(task, w.signal);
+      }
+      const beds = roof.beds.map((p, n) => plannedBed(w, p, house, n));
+      told.onBeds?.(beds);
+      return { roof, beds, house, under: w.pool.nameOf(task.beds) };
+    }),
+  );
+  const all = found.flatMap((f) => f.beds);
+  if (phase === 'morning') {
+    await Promise.all(found.flatMap((f) => f.beds.map((b) => setLift(w, f, b))));
+    return all;
+  }
+  await Promise.all(found.map((f) => shutAsItLies(w, f)));
+  if (w.together === 1 || !(await lookQuickly(w, found))) await lookThoroughly(w, found, told);
   // with each place's own latest time known, once more: what can be done by then, and what only after
   const due = () => Promise.all(found.flatMap((f) => f.beds.map((b) => setDueTime(w, f, b))));
   await due();

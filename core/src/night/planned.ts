@@ -10,6 +10,8 @@ import { outcomeOf, type PlantingAtRisk } from './choose';
 import type { KeptAir } from './airs';
 import type { BedTask, Due } from './evaluate';
 import type { HouseOutcome, HouseTask } from './house';
+import type { Solved, SolveTask } from './programme';
+import { firstOf } from './sent';
 import type { LiftLook, LiftTask } from './lift';
 import type { HourPair, PartedSpot } from './parting';
 import { coldNights, type BedOutcome, type OptionOutcome } from './outcome';
@@ -21,12 +23,6 @@ export interface DueTask {
   specs: { fromAtMs: number; spec: BedSpec }[];
 }
 
-/** A programme in the LP format, and how long it may take. */
-export interface SolveTask {
-  lp: string;
-  seconds: number;
-}
-
 /**
  * Who does the heavy work: threads on the server, a plain call in a test. `under` names the house's outcome that a bed's start
  * and shared air are from, as `nameOf` calls it; `solve` rejects where no solution is found in its time.
@@ -36,7 +32,7 @@ export interface Workers {
   evaluate(task: BedTask, under: string, signal: AbortSignal): Promise<OptionOutcome[]>;
   due(task: DueTask, under: string, signal: AbortSignal): Promise<Due>;
   lift(task: LiftTask, under: string, signal: AbortSignal): Promise<LiftLook[]>;
-  solve(task: SolveTask, signal: AbortSignal): Promise<Record<string, number>>;
+  solve(task: SolveTask, signal: AbortSignal): Promise<Solved>;
   /** One name for equal work. */
   nameOf(work: unknown): string;
 }
@@ -135,8 +131,17 @@ export interface Found {
   /** The house with its openings shut and what lies on its beds now, or as last chosen: whose air counts. */
   house: HouseOutcome;
   under: string;
+  /** Where the night is one of several: the members under which anything is run in that air, and what each bed does with no sheet and with one under everyone. */
+  only?: readonly number[] | undefined;
+  patterns?: ReadonlyMap<string, Pattern>;
   /** Where that air is the one of before: what cannot win, as it was looked at under a few members then, by bed and what lies on it. */
   few?: ReadonlyMap<string, readonly OptionOutcome[]> | undefined;
+}
+
+/** How a bed's lows go from member to member, in an air that may be a little another one: what is run under a few is drawn out on it. */
+export interface Pattern {
+  bare: OptionOutcome;
+  covered: OptionOutcome;
 }
 
 type Evening = Pick<NightPlan, 'window' | 'closeAtMs' | 'leavesAtMs'>;
@@ -267,7 +272,7 @@ export function bedTask(w: Work, f: Found, b: PlannedBed, members: number): Omit
   const shares = (b.asIsSpec.shared ?? 0) > 0;
   return {
     site: inputs.data.farm,
-    members: inputs.members.slice(0, members),
+    members: firstOf(inputs.members, members),
     initial: b.outcome.initial,
     ...(shares ? { given: f.house.shared.slice(0, members) } : {}),
     ...(b.belief ? { belief: b.belief } : {}),

@@ -13,6 +13,9 @@ const HELD = 3;
 
 export interface Prepared {
   key: string;
+  /** The list that it was first made of, and where. */
+  from: readonly (readonly WeatherEntry[])[];
+  place: readonly (number | undefined)[];
   members: PreparedWeather[];
   outside: Map<string, OutsideRun[]>;
 }
@@ -25,11 +28,16 @@ const held: Prepared[] = [];
  */
 export function preparedFor(site: Site, members: readonly (readonly WeatherEntry[])[]): Prepared {
   const { latitude, longitude, elevationM } = site;
+  const same = (p: Prepared) => p.place.join() === [latitude, longitude, elevationM].join();
+  const again = held.find((p) => p.from === members && same(p));
+  if (again) return again;
   const key = JSON.stringify([latitude, longitude, elevationM, members]);
   const found = held.find((p) => p.key === key);
   if (found) return found;
   const fresh: Prepared = {
     key,
+    from: members,
+    place: [latitude, longitude, elevationM],
     members: members.map((m) => prepareWeather(site, m, PLAN_STEP_S)),
     outside: new Map(),
   };

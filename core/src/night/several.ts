@@ -26,6 +26,8 @@ export interface SeveralNights {
   members: readonly (readonly WeatherEntry[])[];
   nights: number;
   beliefs?: Map<string, Belief>;
+  /** The first of them where it is worked out already: what is to come begins from it. */
+  tonight?: NightPlan;
 }
 
 export interface PlannedNight {
@@ -195,7 +197,7 @@ export async function severalNights(
     const night = addDays(first, n);
     const w = nightWindow(night, farm);
     const nowAtMs = n === 0 ? i.nowAtMs : (w.sunsetAtMs ?? w.fromAtMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
-    const plan = await evening(nowAtMs);
+    const plan = (n === 0 ? i.tonight : undefined) ?? (await evening(nowAtMs));
     const jobs = jobsOf(plan);
     state = applyAll(actsOf(jobs), state);
     const morning = plan.phase === 'morning' ? plan : await evening(morningAtMs(plan, w));

@@ -105,8 +105,6 @@ export function costOf(s: Spell, choice: Choice): number {
 
 export interface SpellProblem {
   lp: string;
-  /** The same with everything in parts: no choice costs less than it does. */
-  relaxed: string;
   read: (values: Readonly<Record<string, number>>) => Choice;
   /** What values come to, in money. */
   value: (values: Readonly<Record<string, number>>) => number;
@@ -169,7 +167,6 @@ export function spellProblem(s: Spell): SpellProblem {
   const body = `Minimize\n obj: ${cost.map(([f, name]) => term(f, name)).join('\n ')}\nSubject To\n ${rows.join('\n ')}\n`;
   return {
     lp: `${body}Binary\n ${binary.join('\n ')}\nEnd\n`,
-    relaxed: `${body}Bounds\n ${binary.map((name) => `${name} <= 1`).join('\n ')}\nEnd\n`,
     value: (values) => cost.reduce((sum, [f, name]) => sum + f * (values[name] ?? 0), 0),
     read: (values) =>
       new Map(

@@ -36,6 +36,9 @@ const MILD_C = 6;
 const COOL_K = 3;
 /** The solver may take so long over all nights. */
 const SECONDS = 15;
+/** So near to the best is near enough, as a share of the cost; it is told, down to a thousandth. */
+const WITHIN = 0.002;
+const NOTHING = 0.001;
 /** Less is not worth another evening's plan, in the farm's money. */
 const WORTH = 2;
 
@@ -163,21 +166,10 @@ const asPlanned = (nights: readonly PlannedNight[], s: Spell): Choice =>
     ]),
   );
 
-interface Solved {
-  choice: Choice;
-  cost: number;
-  gap: number;
-}
-
-async function solved(s: Spell, workers: Workers, signal: AbortSignal): Promise<Solved> {
+async function solved(s: Spell, workers: Workers, signal: AbortSignal) {
   const problem = spellProblem(s);
-  const [values, parts] = await Promise.all([
-    workers.solve({ lp: problem.lp, seconds: SECONDS }, signal),
-    workers.solve({ lp: problem.relaxed, seconds: SECONDS }, signal),
-  ]);
-  const cost = problem.value(values);
-  const gap = Math.max(0, cost - problem.value(parts)) / Math.max(1, Math.abs(cost));
-  return { choice: problem.read(values), cost, gap: gap < 0.001 ? 0 : gap };
+  const { values, gap } = await workers.solve({ lp: problem.lp, seconds: SECONDS, within: WITHIN }, signal);
+  return { choice: problem.read(values), cost: problem.value(values), gap };
 }
 
 /** A night as it was chosen together with the others: its beds begin with what stayed on, and its jobs follow. */
@@ -249,11 +241,12 @@ export async function chooseTogether(
     const covers = b.options.find((o) => o.key === key)?.covers ?? [];
     return [{ bedId: id, name: b.bed.name, key, covers }];
   });
-  const more = free ? as.cost - free.cost : 0;
+  // not what the one may be off the best
+  const more = free ? as.cost * (1 - as.gap) - free.cost : 0;
   return {
     nights: withLeft(nights.map((n, i) => nightAs(n, i, as.choice))),
     saves: Math.max(0, costOf(held, asPlanned(nights, held)) - as.cost),
-    gap: as.gap,
+    gap: as.gap < NOTHING ? 0 : as.gap,
     tonight: more >= WORTH ? { saves: more, beds } : { saves: 0, beds: [] },
   };
 }

@@ -192,6 +192,7 @@ export class Ahead {
         members: coming.members,
         nights: of,
         beliefs: plan.beliefs,
+        tonight: plan,
       },
       this.workers,
       abort.signal,
@@ -200,7 +201,7 @@ export class Ahead {
         work.progress = { state: 'computing', done, of };
       },
     )
-      .then((nights) => this.together(work, plan, nights))
+      .then((nights) => this.together(work, nights))
       .catch((error: unknown) => {
         if (abort.signal.aborted) return;
         process.stderr.write(
@@ -215,12 +216,10 @@ export class Ahead {
   }
 
   /** All nights once more as one choice; where that fails, each stands as it was chosen by itself. */
-  private async together(work: Work, plan: NightPlan, nights: readonly PlannedNight[]): Promise<void> {
+  private async together(work: Work, nights: readonly PlannedNight[]): Promise<void> {
     const { signal } = work.abort;
-    // tonight as Now has it
-    const all = nights.map((n, i) => (i === 0 ? { ...n, plan, jobs: jobsOf(plan) } : n));
     try {
-      work.together = await chooseTogether(all, this.workers, signal);
+      work.together = await chooseTogether(nights, this.workers, signal);
       work.nights = work.together.nights;
     } catch (e) {
       if (signal.aborted) return;

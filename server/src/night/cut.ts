@@ -36,7 +36,9 @@ export async function cutView(
   let plan: CutView['plan'] = null;
   if (needs.length > 0) {
     const problem = cutProblem(needs, rolls);
-    plan = problem.read(await pool.solve({ lp: problem.lp, seconds: 10 }, new AbortController().signal));
+    plan = problem.read(
+      (await pool.solve({ lp: problem.lp, seconds: 10 }, new AbortController().signal)).values,
+    );
   }
   const hold = lacking
     .map((n) => holdingFor(n.lengthM, n.widthM, farm.wind))

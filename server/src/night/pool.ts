@@ -2,6 +2,7 @@
 import {
   evaluateNew,
   joinOutcomes,
+  sentTask,
   splitTask,
   type Belief,
   type Due,
@@ -9,7 +10,7 @@ import {
   type LiftLook,
   type OptionOutcome,
 } from '@fogata/core';
-import type { Workers } from '@fogata/core/planning';
+import type { Solved, Workers } from '@fogata/core/planning';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { MessageChannel } from 'node:worker_threads';
@@ -52,16 +53,16 @@ export function remembering(pool: NightPool): NightPool {
   }
   return {
     house: (task, signal) => {
-      const under = digest([task.history, task.members]);
+      const under = digest(sentTask({ history: task.history, members: task.members }));
       if (under !== weather) {
         held.clear();
         weather = under;
       }
-      return once(held, `house:${digest(task)}`, () => pool.house(task, signal));
+      return once(held, `house:${digest(sentTask(task))}`, () => pool.house(task, signal));
     },
     evaluate: (task, under, signal) => {
       const { given: _given, initial: _initial, options: _options, ...own } = task;
-      const bed = `evaluate:${under}:${digest(own)}`;
+      const bed = `evaluate:${under}:${digest(sentTask(own))}`;
       const named = new Map(task.options.map((o) => [o, `${bed}:${digest(o)}`] as const));
       return evaluateNew(
         task,
@@ -72,12 +73,12 @@ export function remembering(pool: NightPool): NightPool {
     },
     due: (work, under, signal) => {
       const { given: _given, initial: _initial, ...own } = work.task;
-      const key = `due:${under}:${digest([own, work.specs])}`;
+      const key = `due:${under}:${digest([sentTask(own), work.specs])}`;
       return once(held, key, () => pool.due(work, under, signal));
     },
     lift: (work, under, signal) => {
       const { given: _given, initial: _initial, ...own } = work.task;
-      const key = `lift:${under}:${digest([own, work.lifted, work.left])}`;
+      const key = `lift:${under}:${digest([sentTask(own), work.lifted, work.left])}`;
       return once(held, key, () => pool.lift(work, under, signal));
     },
     learn: (task, signal) => {
@@ -102,17 +103,17 @@ export function startPool(
   // a task that fails tells its caller; this is for what a thread says outside of any task
   pool.on('error', (error: Error) => process.stderr.write(`worker: ${error.message}\n`));
   return {
-    house: (task, signal) => pool.run(task, { name: 'house', signal }) as Promise<HouseOutcome>,
+    house: (task, signal) => pool.run(sentTask(task), { name: 'house', signal }) as Promise<HouseOutcome>,
     evaluate: async (task, _under, signal) => {
       const parts = splitTask(task, threads).map(
-        (part) => pool.run(part, { name: 'evaluate', signal }) as Promise<OptionOutcome[]>,
+        (part) => pool.run(sentTask(part), { name: 'evaluate', signal }) as Promise<OptionOutcome[]>,
       );
       return joinOutcomes(task, await Promise.all(parts));
     },
-    due: (task, _under, signal) => pool.run(task, { name: 'due', signal }) as Promise<Due>,
-    lift: (task, _under, signal) => pool.run(task, { name: 'lift', signal }) as Promise<LiftLook[]>,
+    due: (task, _under, signal) => pool.run(sentTask(task), { name: 'due', signal }) as Promise<Due>,
+    lift: (task, _under, signal) => pool.run(sentTask(task), { name: 'lift', signal }) as Promise<LiftLook[]>,
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
-    solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Record<string, number>>,
+    solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Solved>,
     season: (task, signal) => pool.run(task, { name: 'season', signal }) as Promise<SeasonAnswer[]>,
     day: (task, signal) => pool.run(task, { name: 'day', signal }) as Promise<DayAnswer>,
     shade: (task, signal) => pool.run(task, { name: 'shade', signal }) as Promise<ShadeSpan[]>,

@@ -84,9 +84,10 @@ export async function needView(ctx: Context, crop: Crop, asked: NeedAsked): Prom
   const answer = await solved(
     digest([key, today, crop, asked, places.map((p) => p.spec.stack), offers.map((o) => o.mostM)]),
     () =>
-      needFor({ crop, today, ...asked, offers }, (lp) =>
-        ctx.options.pool.solve({ lp, seconds: SECONDS }, AbortSignal.timeout(60_000)),
-      ),
+      needFor({ crop, today, ...asked, offers }, async (lp) => {
+        const task = { lp, seconds: SECONDS };
+        return (await ctx.options.pool.solve(task, AbortSignal.timeout(60_000))).values;
+      }),
   );
   // each takes its rows before the next looks
   const taken: Rows[] = [...stands.taken];

@@ -1,0 +1,105 @@
+/**
+ * A programme in the LP format, solved by a kept solver. Contract: `solveProgramme` gives the values and by what share of its cost they may be off the best; throws
+ * where nothing is found in its time. The programme's yes-or-noes stand under `Binary`, last before `End`.
+ *
+ * Of many yes-or-noes most are out of the question: by the same programme in parts each costs at least its reduced cost more than the best. Solved with the few that
+ * cost least, the answer shows which of the others could still do better, and where none could, it is the best of all (reduced-cost fixing; Nemhauser and Wolsey 1988).
+ */
+
+export interface SolveTask {
+  lp: string;
+  seconds: number;
+  /** An answer this share of its cost off the best will do; none unless said. */
+  within?: number;
+}
+
+export interface Solved {
+  values: Record<string, number>;
+  /** By this share of its cost it may be off the best. */
+  gap: number;
+}
+
+/** What a kept solver of such programmes does. */
+export interface LpSolver {
+  solve(lp: string, options?: { time_limit?: number; mip_rel_gap?: number }): LpSolution;
+}
+export interface LpSolution {
+  Status: string;
+  ObjectiveValue: number;
+  Columns: Record<string, { Primal?: number; Dual?: number }>;
+}
+
+/** So few are solved as they stand. */
+const FEW = 200;
+/** Those within so much of the best's cost are looked at first. */
+const NEAR = 0.0002;
+const BINARY = '\nBinary\n';
+/** Under this it is rounding. */
+const ROUNDING = 1e-4;
+
+const valuesOf = (s: LpSolution): Record<string, number> =>
+  Object.fromEntries(Object.entries(s.Columns).map(([name, c]) => [name, c.Primal ?? 0]));
+const isFound = (s: LpSolution) => s.Status === 'Optimal' || s.Status === 'Time limit reached';
+
+/**
+ * The values of a programme's best answer, or of one as near to it as was asked.
+ * @example solveProgramme({ solve: () => ({ Status: 'Optimal', ObjectiveValue: 1, Columns: { x: { Primal: 1 } } }) }, { lp: 'Minimize\n c: x\nSubject To\n r: x = 1\nBinary\n x\nEnd\n', seconds: 1 }) // { values: { x: 1 }, gap: 0 }
+ */
+export function solveProgramme(solver: LpSolver, { lp, seconds, within = 0 }: SolveTask): Solved {
+  const until = performance.now() + seconds * 1000;
+  const solve = (text: string) =>
+    solver.solve(text, {
+      time_limit: Math.max(0.5, (until - performance.now()) / 1000),
+      ...(within > 0 ? { mip_rel_gap: within / 4 } : {}),
+    });
+  const at = lp.indexOf(BINARY);
+  // without any it is what it is
+  const names =
+    at < 0
+      ? []
+      : lp
+          .slice(at + BINARY.length, lp.lastIndexOf('End'))
+          .trim()
+          .split(/\s+/);
+  const body = lp.slice(0, at);
+  const relaxed = () => solve(`${body}\nBounds\n ${names.map((n) => `${n} <= 1`).join('\n ')}\nEnd\n`);
+  const failed = (s: LpSolution) => new Error(`the solver found no plan: ${s.Status}`);
+
+  if (names.length < FEW) {
+    const found = solve(lp);
+    if (!isFound(found)) throw failed(found);
+    return {
+      values: valuesOf(found),
+      gap: found.Status === 'Optimal' ? 0 : at < 0 ? 1 : share(found, relaxed()),
+    };
+  }
+  const parts = relaxed();
+  if (parts.Status !== 'Optimal') throw failed(parts);
+  const bound = parts.ObjectiveValue;
+  const dual = (name: string) => parts.Columns[name]!.Dual ?? 0;
+  let near = Math.max(ROUNDING, NEAR * Math.abs(bound));
+  for (;;) {
+    const out = names.filter((n) => dual(n) > near);
+    const left = names.filter((n) => dual(n) <= near);
+    const fixed = out.length > 0 ? `Bounds\n ${out.map((n) => `${n} = 0`).join('\n ')}\n` : '';
+    const found = solve(`${body}\n${fixed}Binary\n ${left.join('\n ')}\nEnd\n`);
+    const off = found.ObjectiveValue - bound;
+    if (found.Status === 'Optimal') {
+      if (off <= within * Math.abs(bound)) return { values: valuesOf(found), gap: share(found, parts) };
+      // what is left out would cost more than this: then it is the best of all
+      if (out.length === 0 || off <= near + ROUNDING)
+        return { values: valuesOf(found), gap: within > 0 ? share(found, parts) : 0 };
+      near = off;
+    } else if (found.Status === 'Time limit reached' && hasAnswer(found, left)) {
+      return { values: valuesOf(found), gap: share(found, parts) };
+    } else if (out.length === 0 || performance.now() > until) {
+      throw failed(found);
+    } else near *= 20;
+  }
+}
+
+const hasAnswer = (s: LpSolution, names: readonly string[]) =>
+  names.some((n) => (s.Columns[n]?.Primal ?? 0) > 0.5);
+
+const share = (found: LpSolution, parts: LpSolution): number =>
+  Math.max(0, found.ObjectiveValue - parts.ObjectiveValue) / Math.max(1, Math.abs(found.ObjectiveValue));

@@ -1,0 +1,83 @@
+/**
+ * A night that is one of several, in a few of the runs. Contract: `lookQuickly` prices each bed's stacks in the air that its house will have, every one of them
+ * run under two members and drawn out over all, what has a sheet on what the bed does under a sheet and what has none on what it does bare, and chooses one for each;
+ * false, and nothing done, where there are too few members for that. What is chosen is run under everyone by who asked, and all the nights are chosen once more together.
+ */
+import { choose, mayWin } from './choice';
+import { outcomeOf } from './choose';
+import { someOf } from './drawn';
+import { copyOf, oneMore } from './firstChoice';
+import { asPlanned, tryMore, tryOptions } from './looks';
+import { optionKey } from './options';
+import type { Found, Pattern, PlannedBed, Work } from './planned';
+
+const RAN = 2;
+
+/** One of the mild and one of the cold, by what the beds under a roof do with a sheet on them. */
+function fewOf(w: Work, patterns: readonly Pattern[]): number[] | null {
+  const meanC = (m: number) => patterns.reduce((s, p) => s + p.covered.minLeafC[m]!, 0) / patterns.length;
+  return someOf(
+    w.inputs.members.map((_, m) => meanC(m)),
+    RAN,
+  );
+}
+
+/** What a bed does bare and under a sheet, in the air as it is: one of them is how it lies. */
+async function patternOf(w: Work, f: Found, b: PlannedBed): Promise<Pattern> {
+  const lies = b.outcome.options.at(-1)!;
+  const bare = b.on.length === 0;
+  const other = b.options.find((o) => o.covers.length === (bare ? 1 : 0));
+  if (!other) return { bare: lies, covered: lies };
+  await tryOptions(w, f, b, w.inputs.members.length, [other]);
+  const found = outcomeOf(b.outcome.options, other.key);
+  return bare ? { bare: lies, covered: found } : { bare: found, covered: lies };
+}
+
+/** A bed's stacks in the air of its house; what cannot win is not run. */
+async function tryEach(w: Work, f: Found, b: PlannedBed, only: readonly number[]): Promise<void> {
+  const { length } = w.inputs.members;
+  const lies = optionKey(b.on);
+  const few = (options: PlannedBed['options']) => tryOptions(w, f, b, length, options, only);
+  await few(b.options.filter((o) => o.key === lies));
+  const may = mayWin(w, b);
+  await few(may.filter((o) => o.covers.length < 2 && o.key !== lies));
+  await tryMore(w, f, b, may);
+}
+
+/** With at most one sheet more on each bed: so its house will be, near enough for its air. */
+async function houseAsItWillBe(w: Work, f: Found, beds: readonly PlannedBed[], only: readonly number[]) {
+  const keys = new Map(beds.map((b) => [b.bed.id, b.chosen]));
+  // what is due is looked up under the centre, which stands first
+  Object.assign(f, await asPlanned(w, f.roof, f.beds, keys, [...new Set([0, ...only])]));
+}
+
+export async function lookQuickly(w: Work, found: readonly Found[]): Promise<boolean> {
+  const { length } = w.inputs.members;
+  if (someOf(new Array<number>(length).fill(0), RAN) === null) return false;
+  const each = await Promise.all(
+    found.map(async (f) => {
+      const looked = f.beds.map(copyOf);
+      const patterns = await Promise.all(looked.map((b) => patternOf(w, f, b)));
+      f.patterns = new Map(f.beds.map((b, n) => [b.bed.id, patterns[n]!]));
+      const only = fewOf(w, patterns)!;
+      await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), only)));
+      return { f, only, looked };
+    }),
+  );
+  await choose(
+    each.flatMap((e) => e.looked),
+    w,
+  );
+  await Promise.all(
+    each.map(async ({ f, only, looked }) => {
+      if (f.beds.length > 1) await houseAsItWillBe(w, f, looked, only);
+      f.only = only;
+      await Promise.all(f.beds.map((b) => tryEach(w, f, b, only)));
+    }),
+  );
+  await choose(
+    found.flatMap((f) => f.beds),
+    w,
+  );
+  return true;
+}
