@@ -27,20 +27,31 @@ test('a grower covers up in the afternoon, and reads, scores and cuts next morni
   // somebody else shuts a house while a finger is on it: the list keeps still until the finger is gone
   const houseOpen = page.getByTestId('jobs').getByRole('checkbox', { checked: false, name: /South house/ });
   await expect(houseOpen).toBeVisible();
-  await refuse.hover();
-  await page.mouse.down();
+  let answer = () => {};
+  const pressed = new Promise<void>((go) => (answer = go));
+  let asked = 0;
+  await page.route('**/api/now', async (route) => {
+    asked += 1;
+    await pressed;
+    await route.continue();
+  });
   const { clock } = await farm.api<{ clock: { nowAtMs: number } }>('/api/now');
   const shut = { id: randomUUID(), kind: 'vent', atMs: clock.nowAtMs, structureId: 'south', fraction: 0 };
   const had = await page.request.post(`${farm.url}/api/records`, { data: { records: [shut] } });
   expect(had.ok()).toBe(true);
+  const ask = () => page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await expect.poll(async () => (await ask(), asked)).toBeGreaterThan(0);
+  await refuse.hover();
+  await page.mouse.down();
   const told = page.waitForResponse((r) => r.url().endsWith('/api/now'));
-  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  answer();
   await (await told).finished();
   await page.waitForTimeout(200);
   await expect(houseOpen).toBeVisible();
   await page.mouse.up();
   await expect(page.getByTestId('undo')).toContainText('refused');
   await expect(houseOpen).toBeHidden();
+  await page.unroute('**/api/now');
   await page.getByTestId('undo-button').click();
   await expect(page.getByTestId('undo')).toBeHidden();
   await farm.ready();
