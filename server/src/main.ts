@@ -1,6 +1,7 @@
 /** Starts the server: data directory, migrations, the demo where asked for, workers, one port for app and API. */
 import { createHash } from 'node:crypto';
 import type { Episode } from '@fogata/core/standins';
+import { starting as words } from '@fogata/core/starting';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
@@ -30,6 +31,7 @@ import { fingerprintOf, madeCertificate, ownCertificate, type Certificate } from
 class CannotStart extends Error {}
 
 const say = (line: string) => process.stdout.write(`${line}\n`);
+const warn = (line: string) => process.stderr.write(`${line}\n`);
 
 /** The workspace's root, from the source or from the bundle. */
 function findRoot(): string {
@@ -46,14 +48,10 @@ async function openDb(root: string, directory: string, shared: boolean): Promise
   const migrations = join(root, 'server', 'drizzle');
   const url = shared ? process.env['DATABASE_URL'] : undefined;
   if (url) {
-    say('Opening the PostgreSQL server that DATABASE_URL names.');
+    say(words.opensShared);
     return openPostgres(url, migrations);
   }
-  say(
-    existsSync(join(directory, 'db'))
-      ? `Opening ${directory}`
-      : `Making a new database in ${directory} (some seconds)`,
-  );
+  say(existsSync(join(directory, 'db')) ? words.opens(directory) : words.makes(directory));
   return openPglite(directory, migrations);
 }
 
@@ -70,8 +68,7 @@ const RENEW_MS = 12 * 3_600_000;
 /** HTTPS wherever the network can listen: the grower's certificate, or one made here; none on this machine alone. */
 async function certificateOf(guard: GuardOptions, directory: string): Promise<Certificate | null> {
   const [cert, key, https] = ['FOGATA_CERT', 'FOGATA_KEY', 'FOGATA_HTTPS'].map((n) => process.env[n]);
-  if ((cert === undefined) !== (key === undefined))
-    throw new CannotStart('FOGATA_CERT and FOGATA_KEY: expected both, or neither.');
+  if ((cert === undefined) !== (key === undefined)) throw new CannotStart(words.bothOrNeither);
   try {
     if (cert !== undefined && key !== undefined) return ownCertificate(cert, key);
   } catch (e) {
@@ -92,17 +89,12 @@ function valueOf(word: string): string | null {
 
 /** Fills the passing directory from a backup, and gives the weather of the rehearsal. */
 async function rehearse(db: Db, file: string): Promise<{ seed: number; episodes: Episode[] }> {
-  if (!existsSync(resolve(file)))
-    throw new CannotStart(
-      `--practice: expected a backup's file, made in Kit, Files; “${file}” is not there.`,
-    );
+  if (!existsSync(resolve(file))) throw new CannotStart(words.noBackupThere(file));
   await readBackup(db, resolve(file));
   const { farm } = await loadFarm(db, Date.now(), false, db);
   const startAtMs = practiceStartAtMs(farm, Date.now(), valueOf('--on') ?? undefined);
   await preparePractice(db, startAtMs);
-  say(
-    'Practice: on a copy of the farm, under invented weather. Nothing of it is kept, nothing reaches the farm.',
-  );
+  say(words.practice);
   return { seed: DEMO_SEED, episodes: practiceWeather(farm, startAtMs) };
 }
 
@@ -119,29 +111,21 @@ async function main(): Promise<void> {
   const host = process.env['HOST'] ?? '127.0.0.1';
   const passcode = process.env['FOGATA_PASSCODE'] ?? null;
   if (!isLoopback(host) && (passcode === null || passcode.length < 8))
-    throw new CannotStart(
-      `HOST=${host} opens the farm to the network: set FOGATA_PASSCODE to a passcode of eight letters or more first.`,
-    );
+    throw new CannotStart(words.noPasscode(host));
   if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new CannotStart(`PORT: expected a number from 1 to 65535, not “${process.env['PORT']}”.`);
+    throw new CannotStart(words.notAPort(process.env['PORT']));
   const threads = Number(process.env['FOGATA_THREADS'] ?? usualThreads());
   if (!Number.isInteger(threads) || threads < 1 || threads > 64)
-    throw new CannotStart(
-      `FOGATA_THREADS: expected a number from 1 to 64, not “${process.env['FOGATA_THREADS']}”.`,
-    );
+    throw new CannotStart(words.notThreads(process.env['FOGATA_THREADS']));
   const { db, locks, writes, close } = await openDb(root, directory, passing === null);
   const restore = valueOf('--restore');
   if (restore !== null) {
     const counts = await readBackup(db, resolve(restore));
     await close();
-    say(
-      `Restored into ${directory}: ${Object.entries(counts)
-        .map(([t, n]) => `${n} ${t}`)
-        .join(', ')}.`,
-    );
+    say(words.restored(directory, counts));
     return;
   }
-  if (demo && (await loadDemo(db))) say('Loaded the demo farm, Rescoldo.');
+  if (demo && (await loadDemo(db))) say(words.demo);
   const rehearsal = practice === null ? null : await rehearse(db, practice);
   const invented = rehearsal ?? (demo ? { seed: DEMO_SEED, episodes: DEMO_EPISODES } : null);
   const clock = invented
@@ -182,29 +166,23 @@ async function main(): Promise<void> {
   setInterval(() => {
     certificateOf(guard, directory)
       .then((now) => now && door?.renew(now))
-      .catch((e: Error) => process.stderr.write(`The certificate was not renewed: ${e.message}\n`));
+      .catch((e: Error) => warn(words.notRenewed(e.message)));
   }, RENEW_MS).unref();
   await new Promise<void>((done, fail) => {
     server.once('error', fail);
     server.listen(port, host, done);
   });
-  if (!isLoopback(host) && certificate === null)
-    say(
-      '▲ Open to the network. Without HTTPS anyone on it can read what is sent, and phones cannot keep the app for offline: docs/network.md.',
-    );
+  if (!isLoopback(host) && certificate === null) say(words.openToAll);
   const scheme = certificate === null ? 'http' : 'https';
-  say(
-    `Fogata ${demo ? '(demo) ' : practice ? '(practice) ' : ''}is at ${scheme}://${host.includes(':') ? `[${host}]` : host}:${port}`,
-  );
+  const kind = demo ? 'demo' : practice ? 'practice' : null;
+  say(words.isAt(kind, `${scheme}://${host.includes(':') ? `[${host}]` : host}:${port}`));
   if (certificate?.authority)
-    say(
-      `Phones: open http://<this machine>:${port}${AUTHORITY_PATH} once and trust it, after comparing its SHA-256: ${fingerprintOf(certificate.authority)} (docs/network.md)`,
-    );
+    say(words.trust(`http://<this machine>:${port}${AUTHORITY_PATH}`, fingerprintOf(certificate.authority)));
   // the first night is worked out before anyone asks
   void context
     .moment()
     .then((m) => context.planner.ask(m.data, m.weather, m.nowAtMs))
-    .catch((e: Error) => process.stderr.write(`The first night was not worked out: ${e.message}\n`));
+    .catch((e: Error) => warn(words.noFirstNight(e.message)));
 
   const stopPolling = startPolling(db, locks, () => clock.nowAtMs());
   const stopLookout = startLookout(context, locks, fileSink(join(directory, 'messages.jsonl')));
@@ -216,7 +194,7 @@ async function main(): Promise<void> {
   const stop = async () => {
     if (stopping) return;
     stopping = true;
-    say('Closing.');
+    say(words.closing);
     context.planner.stop();
     context.seasons.stop();
     context.days.stop();
@@ -239,13 +217,11 @@ async function main(): Promise<void> {
 main().catch((error: unknown) => {
   const e = error as NodeJS.ErrnoException;
   if (error instanceof DirectoryInUse || error instanceof CannotStart || error instanceof Problem)
-    process.stderr.write(`${error.message}\n`);
-  else if (e.code === 'EADDRINUSE')
-    process.stderr.write(`Port ${process.env['PORT'] ?? 4310} is taken. Set PORT to another one.\n`);
+    warn(error.message);
+  else if (e.code === 'EADDRINUSE') warn(words.portTaken(process.env['PORT'] ?? '4310'));
   else if (e.code === 'EACCES' || e.code === 'EROFS' || e.code === 'ENOSPC')
-    process.stderr.write(`The data directory cannot be written (${e.code}): ${e.message}\n`);
-  else if (e.code === 'ECONNREFUSED')
-    process.stderr.write('The PostgreSQL server that DATABASE_URL names does not answer.\n');
-  else process.stderr.write(`Fogata could not start: ${e.message}\n${e.stack ?? ''}\n`);
+    warn(words.notWritable(e.code, e.message));
+  else if (e.code === 'ECONNREFUSED') warn(words.noDatabase);
+  else warn(words.failed(e.message, e.stack ?? ''));
   process.exit(1);
 });
