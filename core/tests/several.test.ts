@@ -3,7 +3,7 @@ import { ensemble, type BedTask } from '../src';
 import { severalNights, type PlannedNight, type SeveralNights, type Workers } from '../planning';
 import { hoursBetween } from '../src/night/several';
 import { heardTask, sentTask } from '../src';
-import { aCover, weather } from './fixtures';
+import { aBed, aCover, weather } from './fixtures';
 import { evening, NOW, workers } from './eveningFixture';
 
 const HOUR = 3_600_000;
@@ -114,6 +114,41 @@ describe('tonight and tomorrow', () => {
     expect(next!.plan.nowAtMs).toBeGreaterThan(NOW + 20 * HOUR);
   }, 60_000);
 });
+
+test('crates that may be carried in are under a sheet as far apart from member to member as that makes them, not as even as in the shed', async () => {
+  const crates = { count: 10, lengthM: 0.6, widthM: 0.4, plantsEach: 8, kgEach: 7 };
+  const [tonight] = await severalNights(
+    {
+      ...spell,
+      nights: 2,
+      data: {
+        ...e.data,
+        beds: ['hardy', 'tender'].map((id, order) => aBed({ id, name: id, order, on: 'bench', crates })),
+        covers: [
+          aCover({ id: 'shed', use: 'indoors', count: 24, minutes: 0.5, nightC: 6 }),
+          aCover({ id: 'fleece', material: 'fleece-50', count: 3 }),
+        ],
+      },
+    },
+    workers,
+    signal,
+  );
+  const apartK = (list: readonly number[]) => Math.max(...list) - Math.min(...list);
+  for (const b of tonight!.plan.beds) {
+    const under = (sheets: string) =>
+      b.outcome.options.find(
+        (o) =>
+          b.options
+            .find((x) => x.key === o.key)
+            ?.covers.map((c) => c.id)
+            .join() === sheets,
+      )!;
+    expect(under('fleece').ranUnder).toBe(2);
+    expect(apartK(under('fleece').minLeafC)).toBeGreaterThan(1.5);
+    expect(apartK(under('').minLeafC)).toBeGreaterThan(1.5);
+    expect(apartK(under('shed').minLeafC)).toBe(0);
+  }
+}, 60_000);
 
 test('hours go to a thread once for all of a night’s tasks: the list that is heard is the same each time', () => {
   const { members, history } = { members: [ahead], history: centre };

@@ -2,11 +2,12 @@
  * What is run of a night, and in which order. Contract: `asPlanned` runs a roof with its beds under what is planned for them; `tryOptions` some of a bed's
  * options in the air that its roof was found to have; `tryAll` and `tryThrees` as many of them as may still be the best.
  */
+import { isIndoors } from '../covers/indoors';
 import type { Cover } from '../farm/types';
 import { fewKey } from './airs';
 import { mayWin, moreThatMayWin } from './choice';
 import { drawnOut, someOf } from './drawn';
-import { BARE, optionKey, threeOptions, type CoverOption } from './options';
+import { optionKey, threeOptions, type CoverOption } from './options';
 import type { OptionOutcome } from './outcome';
 import { bedTask, layAtMs, type Found, type PlannedBed, type Work } from './planned';
 import { setWork, take } from './pricing';
@@ -70,11 +71,13 @@ export async function tryOptions(
 /** What is known of a bed under everyone and is nearest to a stack: each of its sheets alone, else what lies there, else anything. */
 function knownOf(w: Work, f: Found, b: PlannedBed, key: string): OptionOutcome[] {
   const pattern = f.patterns?.get(b.bed.id);
-  if (pattern) return [key === BARE ? pattern.bare : pattern.covered];
+  const covers = b.options.find((o) => o.key === key)?.covers ?? [];
+  // a place indoors lies on nothing: the bench is run bare, and what it is in there is put in its place
+  if (pattern) return [covers.every(isIndoors) ? pattern.bare : pattern.covered];
   const whole = b.outcome.options.filter(
     (o) => o.ranUnder === undefined && o.minLeafC.length === w.inputs.members.length,
   );
-  const single = b.options.find((o) => o.key === key)?.covers.map((c) => optionKey([c])) ?? [];
+  const single = covers.map((c) => optionKey([c]));
   const of = (keys: readonly string[]) => whole.filter((o) => keys.includes(o.key));
   return [of(single), of([optionKey(b.on)]), whole].find((list) => list.length > 0) ?? [];
 }

@@ -3,12 +3,14 @@
  * run under two members and drawn out over all, what has a sheet on what the bed does under a sheet and what has none on what it does bare, and chooses one for each;
  * false, and nothing done, where there are too few members for that. What is chosen is run under everyone by who asked, and all the nights are chosen once more together.
  */
+import { isIndoors } from '../covers/indoors';
+import type { Cover } from '../farm/types';
 import { choose, mayWin } from './choice';
 import { outcomeOf } from './choose';
 import { someOf } from './drawn';
 import { copyOf, oneMore } from './firstChoice';
 import { asPlanned, tryMore, tryOptions } from './looks';
-import { optionKey } from './options';
+import { optionKey, type CoverOption } from './options';
 import type { Found, Pattern, PlannedBed, Work } from './planned';
 
 const RAN = 2;
@@ -22,15 +24,22 @@ function fewOf(w: Work, patterns: readonly Pattern[]): number[] | null {
   );
 }
 
-/** What a bed does bare and under a sheet, in the air as it is: one of them is how it lies. */
+const isSheets = (covers: readonly Cover[]) => covers.length > 0 && !covers.some(isIndoors);
+
+/** What a bed does bare and under a sheet, in the air as it is: one of them is how it lies, where it is not carried in. */
 async function patternOf(w: Work, f: Found, b: PlannedBed): Promise<Pattern> {
   const lies = b.outcome.options.at(-1)!;
-  const bare = b.on.length === 0;
-  const other = b.options.find((o) => o.covers.length === (bare ? 1 : 0));
-  if (!other) return { bare: lies, covered: lies };
-  await tryOptions(w, f, b, w.inputs.members.length, [other]);
-  const found = outcomeOf(b.outcome.options, other.key);
-  return bare ? { bare: lies, covered: found } : { bare: found, covered: lies };
+  const run = async (o: CoverOption | undefined) => {
+    if (!o) return lies;
+    await tryOptions(w, f, b, w.inputs.members.length, [o]);
+    return outcomeOf(b.outcome.options, o.key);
+  };
+  const bare = b.options.find((o) => o.covers.length === 0);
+  const sheet = b.options.find((o) => isSheets(o.covers));
+  return {
+    bare: b.on.length === 0 ? lies : await run(bare),
+    covered: isSheets(b.on) ? lies : await run(sheet ?? bare),
+  };
 }
 
 /** A bed's stacks in the air of its house; what cannot win is not run. */
