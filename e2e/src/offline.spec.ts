@@ -25,3 +25,21 @@ test('without the server the app says so, keeps what is entered, and sends it wh
   const log = await farm.api<{ entries: { title: string }[] }>('/api/log?kinds=note');
   expect(log.entries.filter((e) => e.title === 'the gate was open all night')).toHaveLength(1);
 });
+
+test.describe('a page that goes while it sends', () => {
+  test.use({ serviceWorkers: 'block' });
+
+  test('does not keep what waits from the one that comes after it', async ({ page, farm }) => {
+    await page.goto(`${farm.url}/log`);
+    // it has begun to send, and nothing answers
+    let began = 0;
+    await page.route('**/api/records', (route) => (began++ === 0 ? undefined : route.continue()));
+    await page.getByTestId('note-text').fill('the north door hangs');
+    await page.getByTestId('note-keep').click();
+    await expect.poll(() => began).toBe(1);
+    await page.reload();
+    const titles = async () =>
+      (await farm.api<{ entries: { title: string }[] }>('/api/log?kinds=note')).entries.map((e) => e.title);
+    await expect.poll(titles, { timeout: 20_000 }).toContain('the north door hangs');
+  });
+});

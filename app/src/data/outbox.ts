@@ -7,16 +7,16 @@
 import { api, call, Strange } from '@fogata/contract/client';
 import type { SentRecord } from '@fogata/contract';
 import { NoServer, Refused, request } from './api';
-import { under } from './house';
 import { newId } from './id';
 import { indexedOutbox, type OutboxStore, type Refusal } from './outboxStore';
 import { readStored, store } from './storage';
+import { Tabs } from './tabs';
 
 type Listener = () => void;
 
 const BATCH = 100;
 const TIME_MS = 10_000;
-/** Another tab that began to send is given so long. */
+/** Another tab that began to send and still answers is given so long. */
 const LEASE_MS = 45_000;
 const FIRST_PAUSE_MS = 2000;
 const LONGEST_PAUSE_MS = 60_000;
@@ -41,8 +41,7 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | null = null;
   private pauseMs = FIRST_PAUSE_MS;
   private readonly tab = newId();
-  private readonly channel =
-    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(under('fogata-outbox'));
+  private readonly tabs = new Tabs(this.tab, () => void this.reload().catch(() => {}));
   readonly ready: Promise<void>;
   /** Entries on the device that the server does not have yet. */
   count = 0;
@@ -55,9 +54,6 @@ export class Outbox {
 
   constructor(private readonly disk: OutboxStore = indexedOutbox) {
     this.ready = this.open();
-    // where tests run a channel would keep the process waiting
-    (this.channel as { unref?: () => void } | null)?.unref?.();
-    if (this.channel) this.channel.onmessage = () => void this.reload().catch(() => {});
     globalThis.addEventListener?.('online', () => this.again(0));
   }
 
@@ -97,7 +93,7 @@ export class Outbox {
     const since = Date.now() - OVERLAY_MS;
     this.own = this.own.filter((a) => a.sentAtMs === null || a.sentAtMs > since);
     this.acts = [...this.own];
-    if (tell) this.channel?.postMessage('changed');
+    if (tell) this.tabs.tell();
     for (const l of this.listeners) l();
   }
 
@@ -136,9 +132,8 @@ export class Outbox {
   private async send(): Promise<void> {
     await this.ready;
     if (this.waiting.length === 0) return;
-    const mine = await this.disk.take(this.tab, Date.now(), LEASE_MS).catch(() => true);
     // another tab is at it: it tells when it is done; should it die, this one goes on
-    if (!mine) return this.again(LEASE_MS / 3);
+    if (!(await this.mayTake())) return this.again(LEASE_MS / 3);
     let done = true;
     const left = new Set<string>();
     try {
@@ -164,6 +159,16 @@ export class Outbox {
     if (this.waiting.length < 1) return;
     this.again(this.pauseMs);
     this.pauseMs = Math.min(LONGEST_PAUSE_MS, this.pauseMs * 2);
+  }
+
+  /** True once the lease is this tab's. One that was left by a page that has gone is taken over. */
+  private async mayTake(): Promise<boolean> {
+    const take = () => this.disk.take(this.tab, Date.now(), LEASE_MS).catch(() => this.tab);
+    const holder = await take();
+    if (holder === this.tab) return true;
+    if (await this.tabs.lives(holder)) return false;
+    await this.disk.release(holder).catch(() => {});
+    return (await take()) === this.tab;
   }
 
   /** One by itself, after its batch was not taken: true where it left the outbox. */

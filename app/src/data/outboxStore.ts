@@ -23,8 +23,8 @@ export interface OutboxStore {
   remove(ids: readonly string[]): Promise<void>;
   refuse(record: SentRecord, why: string): Promise<void>;
   read(): Promise<void>;
-  /** True where this tab may send for so long. */
-  take(owner: string, nowAtMs: number, forMs: number): Promise<boolean>;
+  /** Takes the lease for so long where nobody holds it. Resolves to who holds it now. */
+  take(owner: string, nowAtMs: number, forMs: number): Promise<string>;
   release(owner: string): Promise<void>;
 }
 
@@ -76,7 +76,7 @@ export const indexedOutbox: OutboxStore = {
     const free = !held || held.owner === owner || !(held.untilAtMs >= nowAtMs);
     if (free) await tx.store.put({ owner, untilAtMs: nowAtMs + forMs }, 'send');
     await tx.done;
-    return free;
+    return free ? owner : held.owner;
   },
   async release(owner) {
     const tx = (await db()).transaction('lease', 'readwrite');
