@@ -1,26 +1,26 @@
-/** Lint, with the directions of import: app → contract → core, server → contract, core; nothing imports app or server. */
+/**
+ * Lint, with the directions of import: app → contract → core, server → contract, core; nothing imports app or server. Of `words` what
+ * core and server tell lies under core and takes only types from it; what the screens say lies over contract and is the app's alone.
+ */
 import js from '@eslint/js';
 import reactHooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
-const no = (...names) => ({
-  patterns: [
-    ...names.map((name) => ({
-      group: [`@fogata/${name}`, `@fogata/${name}/*`, `**/${name}/src/**`],
-      message: `Imports point one way: not from here to ${name} (docs/architecture.md).`,
-    })),
-  ],
-});
+const WHOSE = 'Those are the words of the screens (docs/architecture.md).';
+const rooms = (...names) =>
+  names.map((name) => ({
+    group: [`@fogata/${name}`, `@fogata/${name}/*`, `**/${name}/src/**`],
+    message: `Imports point one way: not from here to ${name} (docs/architecture.md).`,
+  }));
+/** What is not for the app is not for its words either. */
+const screens = { group: ['@fogata/words/en/screens', '@fogata/words/en/screens/*'], message: WHOSE };
+const no = (...names) => ({ patterns: [...rooms(...names), ...(names.includes('app') ? [screens] : [])] });
 /** Of the server only the demo's rooms may reach the invented weather and thermometers. */
-const invented = {
-  patterns: [
-    ...no('app').patterns,
-    {
-      group: ['@fogata/core/standins', '**/standins', '**/standins/**'],
-      message: 'Invented weather is for the demo alone (docs/architecture.md).',
-    },
-  ],
+const noInvented = {
+  group: ['@fogata/core/standins', '**/standins', '**/standins/**'],
+  message: 'Invented weather is for the demo alone (docs/architecture.md).',
 };
+const invented = { patterns: [...no('app').patterns, noInvented] };
 const outside = [
   'express',
   'drizzle-orm',
@@ -83,7 +83,7 @@ export default ts.config(
       'no-restricted-imports': [
         'error',
         {
-          patterns: [...no('contract', 'server', 'app').patterns, ...invented.patterns.slice(1)],
+          patterns: [...no('contract', 'server', 'app').patterns, noInvented],
           paths: outside,
         },
       ],
@@ -94,6 +94,25 @@ export default ts.config(
         { object: 'Date', property: 'now', message: 'The clock is an argument.' },
       ],
     },
+  },
+  {
+    files: ['words/en/told/**/*.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['@fogata/core', '@fogata/core/*'], allowTypeImports: true, message: 'Only its types.' },
+            ...no('contract', 'server', 'app').patterns,
+            { group: ['../screens', '../screens/*'], message: WHOSE },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['words/en/screens/**/*.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: rooms('server', 'app') }] },
   },
   { files: ['contract/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('server', 'app')] } },
   { files: ['server/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', invented] } },

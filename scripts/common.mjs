@@ -61,7 +61,7 @@ function hashTree(hash, path) {
 /** Builds the web app unless the one in app/dist was made from the same sources. */
 export async function ensureWeb() {
   const hash = createHash('sha1');
-  for (const room of ['app', 'contract', 'core']) hashTree(hash, join(root, room));
+  for (const room of ['app', 'contract', 'core', 'words']) hashTree(hash, join(root, room));
   hash.update(readFileSync(join(root, 'package-lock.json')));
   const key = hash.digest('hex');
   const mark = join(root, 'app', 'dist', '.sources');

@@ -22,7 +22,7 @@ let known = null;
 const named = () => {
   if (known === null) {
     const hash = createHash('sha1').update(version);
-    for (const room of ['core', 'contract', 'server', 'scripts', 'bench/src'])
+    for (const room of ['words', 'core', 'contract', 'server', 'scripts', 'bench/src'])
       sources(hash, join(root, room));
     known = hash.update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
   }

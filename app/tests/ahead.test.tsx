@@ -8,7 +8,7 @@ import {
   togetherWords,
   tonightWords,
   workWords,
-} from '../src/words/en/aheadWords';
+} from '@fogata/words/en/screens/aheadWords';
 import { format } from './kit';
 
 const told = { ...format, money: (x: number) => `€${Math.round(x)}` };

@@ -4,7 +4,7 @@ import type { Planting } from '@fogata/core';
 import { checkRelay, dayOf, isoOf, posts, RULES, supply, UNPLACED, type Quarrel } from '@fogata/core/relay';
 import { render, screen } from '@testing-library/react-native';
 import { freeAfter, lanesOf, movedBy, placedOf, yearOf } from '../src/components/relay/board';
-import { boardSentence, gapsOf, quarrelWords } from '../src/words/en/boardWords';
+import { boardSentence, gapsOf, quarrelWords } from '@fogata/words/en/screens/boardWords';
 import { drawnHeight } from '../src/components/relay/StripDrawing';
 import { QuarrelList } from '../src/components/relay/QuarrelList';
 

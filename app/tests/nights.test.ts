@@ -1,6 +1,6 @@
 /** What the list of nights opens with. */
 import type { NightRow } from '@fogata/contract/told';
-import { nightsSentence } from '../src/words/en/nightsWords';
+import { nightsSentence } from '@fogata/words/en/screens/nightsWords';
 
 const format = { diff: (k: number) => `${k > 0 ? '+' : ''}${k.toFixed(1)}°` };
 const row = (read: number, within: number, offK: number | null): NightRow => ({

@@ -2,7 +2,7 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { cropById } from '@fogata/core';
 import { dayOf, type Nursery } from '@fogata/core/relay';
-import { nurserySentence, weekSpan, weekWords } from '../src/words/en/nurseryWords';
+import { nurserySentence, weekSpan, weekWords } from '@fogata/words/en/screens/nurseryWords';
 import { NurseryScreen } from '../src/screens/NurseryScreen';
 
 // the chart moves its labels by timers of its own

@@ -3,7 +3,7 @@ import { act as acting, fireEvent, render, screen } from '@testing-library/react
 import { api, call } from '@fogata/contract/client';
 import type { RelayYear, Tally } from '@fogata/core/relay';
 import { amountWords, EarningsPanel } from '../src/components/relay/EarningsPanel';
-import { planLines, planSentence, type PlanColumn } from '../src/words/en/scenarioWords';
+import { planLines, planSentence, type PlanColumn } from '@fogata/words/en/screens/scenarioWords';
 import { ScenariosPanel } from '../src/components/relay/ScenariosPanel';
 import { change } from '../src/data/hooks';
 import { offerUndo } from '../src/data/undo';

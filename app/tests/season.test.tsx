@@ -10,11 +10,11 @@ import {
   daysOn,
   rowAt,
   seasonSentence,
-} from '../src/words/en/seasonWords';
-import { jobDetail, jobGroups, jobSentence } from '../src/words/en/jobWords';
+} from '@fogata/words/en/screens/seasonWords';
+import { jobDetail, jobGroups, jobSentence } from '@fogata/words/en/screens/jobWords';
 import { format as mockFormat } from './kit';
 import { Margins } from '../src/components/season/Margins';
-import { boltWords, stepWords, storySentence } from '../src/words/en/storyWords';
+import { boltWords, stepWords, storySentence } from '@fogata/words/en/screens/storyWords';
 import { YearStrip } from '../src/components/season/YearStrip';
 
 const row = (more: Partial<SeasonRow> = {}): SeasonRow => ({

@@ -1,7 +1,8 @@
 /** What goes on paper says what the screen says, in an order to be walked, and leaves nothing behind in the page. */
 import type { KitView, NowView, RelayView } from '@fogata/contract/told';
-import { sheetText, type Sheet } from '../src/components/sheets/sheet';
-import { bedsSheet, tagsSheet, tonightSheet } from '../src/words/en/sheetWords';
+import type { Sheet } from '@fogata/words/sheet';
+import { sheetText } from '../src/components/sheets/sheet';
+import { bedsSheet, tagsSheet, tonightSheet } from '@fogata/words/en/screens/sheetWords';
 
 const T = Date.parse('2027-01-14T15:30:00Z');
 const format = {

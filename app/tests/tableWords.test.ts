@@ -9,11 +9,11 @@ import {
   rowName,
   seedsSentence,
   stoodWords,
-} from '../src/words/en/seedWords';
-import { compareSentence, linesOf, waysOf, waysText } from '../src/words/en/compareWords';
-import { counterWords, soFarWords } from '../src/words/en/counterWords';
-import { needSentence, sowingWords, spotWords } from '../src/words/en/needWords';
-import { feedWords, rowWords, turnOf, waterSentence } from '../src/words/en/waterWords';
+} from '@fogata/words/en/screens/seedWords';
+import { compareSentence, linesOf, waysOf, waysText } from '@fogata/words/en/screens/compareWords';
+import { counterWords, soFarWords } from '@fogata/words/en/screens/counterWords';
+import { needSentence, sowingWords, spotWords } from '@fogata/words/en/screens/needWords';
+import { feedWords, rowWords, turnOf, waterSentence } from '@fogata/words/en/screens/waterWords';
 import { format as kit } from './kit';
 
 const format = {

@@ -1,22 +1,21 @@
-/** The app's words stand in one place: each is said by the part it is called after, and no part has a sentence of its own. */
+/** The screens' words stand in one place, beside what core and server say: each is said by the part it is called after, and no part has a sentence of its own. */
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { join, resolve, dirname } from 'node:path';
+import { join } from 'node:path';
 
 const SRC = join(__dirname, '..', 'src');
-const WORDS = join(SRC, 'words', 'en');
+const WORDS = join(__dirname, '..', '..', 'words', 'en', 'screens');
 
-const files = readdirSync(SRC, { recursive: true, encoding: 'utf8' })
+const parts = readdirSync(SRC, { recursive: true, encoding: 'utf8' })
   .filter((f) => /\.tsx?$/.test(f))
-  .map((f) => join(SRC, f));
-const parts = files.filter((f) => !f.startsWith(WORDS)).map((f) => ({ f, text: readFileSync(f, 'utf8') }));
+  .map((f) => ({ f: join(SRC, f), text: readFileSync(join(SRC, f), 'utf8') }));
 
 /** Whoever takes a section of words, and under which name. */
 const takers = parts.flatMap(({ f, text }) =>
-  [...text.matchAll(/import \{ (\w+) as (\w+) \} from '([^']*words\/en\/\w+)';/g)].map((m) => ({
+  [...text.matchAll(/import \{ (\w+) as (\w+) \} from '@fogata\/words\/en\/screens\/(\w+)';/g)].map((m) => ({
     file: f,
     section: m[1]!,
     as: m[2]!,
-    from: `${resolve(dirname(f), m[3]!)}.ts`,
+    from: join(WORDS, `${m[3]!}.ts`),
     text,
   })),
 );

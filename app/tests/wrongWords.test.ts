@@ -1,6 +1,6 @@
 /** What goes wrong, in words: what moves, what is given up, what it is worth. */
 import type { GoneWrong, RelayYear } from '@fogata/core/relay';
-import { wrongDetail, wrongSentence, wrongTitle } from '../src/words/en/wrongWords';
+import { wrongDetail, wrongSentence, wrongTitle } from '@fogata/words/en/screens/wrongWords';
 
 const planting = (id: string, plantedOn: string, clearedOn: string | null, bedId = 'b1') =>
   ({ id, bedId, fromRow: 1, toRow: 4, plantedOn, clearedOn }) as never;

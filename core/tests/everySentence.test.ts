@@ -35,7 +35,7 @@ function numberFor(name: string): number {
   return 3;
 }
 
-const program = programOf([join(CORE, 'src', 'words', 'en', 'index.ts')]);
+const program = programOf([join(CORE, '..', 'words', 'en', 'told', 'index.ts')]);
 const checker = program.getTypeChecker();
 
 /** A value of a type, the `turn`th of its choices. */
@@ -66,7 +66,7 @@ function valueOf(type: ts.Type, name: string, turn: number, at: ts.Node, depth =
 }
 
 function sentencesOf(): { id: MessageId; values: unknown[] }[] {
-  const file = program.getSourceFile(join(CORE, 'src', 'words', 'en', 'index.ts'))!;
+  const file = program.getSourceFile(join(CORE, '..', 'words', 'en', 'told', 'index.ts'))!;
   const symbol = checker.getExportsOfModule(checker.getSymbolAtLocation(file)!).find((s) => s.name === 'en')!;
   const type = checker.getTypeOfSymbolAtLocation(symbol, file);
   return type.getProperties().map((p) => {

@@ -1,19 +1,16 @@
-/** Core, contract and server have no words of their own: what a grower reads stands in `words/en`. Read from the code itself. */
+/** Core, contract and server have no words of their own: what a grower reads stands in the room `words`. Read from the code itself. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 
 const ROOT = join(__dirname, '..', '..');
 
-/** Who may: tables of figures by id, the invented farm, and what is said to whoever starts the server. */
+/** Who may: tables of figures by id, and the invented farm. */
 const MAY = [
-  /^core\/src\/words\//,
   /^core\/src\/climate\/townTable\.ts$/,
   /^core\/src\/crops\/tables\//,
   /^core\/src\/growth\/mildew\.ts$/,
   /^server\/src\/demo\//,
-  /^server\/src\/main\.ts$/,
-  /^server\/src\/tls\.ts$/,
 ];
 /** Not for a grower: programmes for a solver and a database, headers, markup, units and compass points. */
 const NOT_WORDS =
@@ -25,13 +22,12 @@ const files = ['core', 'contract', 'server'].flatMap((room) =>
     .map((f) => `${room}/src/${f.replaceAll('\\', '/')}`),
 );
 
-/** What only a developer reads: errors that are thrown, lines to standard error, what a schema is described as, SQL. */
+/** What only a developer reads: errors that are thrown, what a schema is described as, SQL. */
 function forDevelopers(node: ts.Node): boolean {
   for (let p = node.parent; p; p = p.parent) {
     if (ts.isThrowStatement(p) || ts.isTaggedTemplateExpression(p)) return true;
     if (ts.isNewExpression(p) && /Error|Problem|Regex/.test(p.expression.getText())) return true;
-    if (ts.isCallExpression(p) && /process\.std|\.describe$|sql|\.query$/.test(p.expression.getText()))
-      return true;
+    if (ts.isCallExpression(p) && /\.describe$|sql|\.query$/.test(p.expression.getText())) return true;
   }
   return false;
 }

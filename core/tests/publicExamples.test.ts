@@ -5,6 +5,7 @@ import ts from 'typescript';
 import { programOf } from './program';
 
 const CORE = join(__dirname, '..');
+const OURS = [join(CORE, 'src'), join(CORE, '..', 'words')];
 const doors = readdirSync(CORE)
   .map((d) => join(CORE, d, 'index.ts'))
   .filter((f) => existsSync(f) && !f.includes('standins'));
@@ -19,7 +20,7 @@ function functionsOf(files: readonly string[]): Map<string, string[]> {
     for (const given of checker.getExportsOfModule(door)) {
       const symbol = given.flags & ts.SymbolFlags.Alias ? checker.getAliasedSymbol(given) : given;
       const at = symbol.valueDeclaration;
-      if (!at?.getSourceFile().fileName.startsWith(join(CORE, 'src'))) continue;
+      if (!OURS.some((room) => at?.getSourceFile().fileName.startsWith(room)) || !at) continue;
       if (checker.getTypeOfSymbolAtLocation(symbol, at).getCallSignatures().length === 0) continue;
       const documented = ts.isVariableDeclaration(at) ? at.parent.parent : at;
       const name = `${at.getSourceFile().fileName.slice(CORE.length + 1)} ${symbol.name}`;

@@ -1,4 +1,6 @@
 /** Sentences as ids and values: nothing of them is lost on the way, and there are no more words than are said. */
+import { faults } from '@fogata/words/en/told/faults';
+import { starting } from '@fogata/words/en/told/starting';
 import fc from 'fast-check';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -86,7 +88,7 @@ describe('the words there are', () => {
   ];
   const code = SRC.flatMap((at) =>
     readdirSync(at, { recursive: true, encoding: 'utf8' })
-      .filter((f) => f.endsWith('.ts') && !f.startsWith(join('words', 'en')))
+      .filter((f) => f.endsWith('.ts'))
       .map((f) => readFileSync(join(at, f), 'utf8')),
   ).join('\n');
   /** Families that are put together from another id: the steps of a job, the reasons of a window, the schools. */
@@ -95,5 +97,10 @@ describe('the words there are', () => {
   test('are all said by somebody', () => {
     const said = (id: string) => MADE.some((f) => id.startsWith(f)) || code.includes(`'${id}'`);
     expect(Object.keys(en).filter((id) => !said(id))).toEqual([]);
+  });
+
+  test('in the terminal too', () => {
+    expect(Object.keys(faults).filter((id) => !code.includes(`'${id}'`))).toEqual([]);
+    expect(Object.keys(starting).filter((id) => !code.includes(`words.${id}`))).toEqual([]);
   });
 });

@@ -2,11 +2,12 @@
 export * from '../src/words/said';
 export * from '../src/words/told';
 export * from '../src/words/telling';
-export { en } from '../src/words/en';
-export { PAGE_TITLE } from '../src/words/en/pages';
-export type { Unit } from '../src/words/en/wants';
+export * from '../src/words/format';
+export { en } from '@fogata/words/en/told';
+export { PAGE_TITLE } from '@fogata/words/en/told/pages';
+export type { Unit } from '@fogata/words/en/told/wants';
 
-import { en } from '../src/words/en';
+import { en } from '@fogata/words/en/told';
 import type { CoverUse } from '../src/farm/types';
 /** @example wayWords('flat') // 'laid on' */
 export const wayWords = (use: CoverUse): string => en['way.of']({ use });

@@ -1,7 +1,7 @@
 /** Starts the server: data directory, migrations, the demo where asked for, workers, one port for app and API. */
 import { createHash } from 'node:crypto';
 import type { Episode } from '@fogata/core/standins';
-import { starting as words } from '@fogata/core/starting';
+import { starting as words } from '@fogata/words/en/told/starting';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
@@ -177,7 +177,7 @@ async function main(): Promise<void> {
   const kind = demo ? 'demo' : practice ? 'practice' : null;
   say(words.isAt(kind, `${scheme}://${host.includes(':') ? `[${host}]` : host}:${port}`));
   if (certificate?.authority)
-    say(words.trust(`http://<this machine>:${port}${AUTHORITY_PATH}`, fingerprintOf(certificate.authority)));
+    say(words.trust(`${port}${AUTHORITY_PATH}`, fingerprintOf(certificate.authority)));
   // the first night is worked out before anyone asks
   void context
     .moment()

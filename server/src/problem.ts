@@ -5,6 +5,7 @@ import { firstProblem, fieldName } from '@fogata/contract';
 import { en, PLAIN, told } from '@fogata/core/words';
 import type { NextFunction, Request, Response } from 'express';
 import type { ZodType } from 'zod';
+import { wholeFault } from './fault';
 
 /** What is refused is told in SI units, as the fields are called that it names. */
 export class Problem extends Error {
@@ -54,8 +55,7 @@ const titled = (status: number) => TITLED.find((s) => s === status) ?? (status >
 
 export function sendProblem(error: unknown, _req: Request, res: Response, _next: NextFunction): void {
   const known = error instanceof Problem ? error : fromExpress(error);
-  if (known.status >= 500)
-    process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+  if (known.status >= 500) wholeFault('asked', error);
   const body: ProblemBody = {
     type: 'about:blank',
     title: en[`title.${titled(known.status)}`](),

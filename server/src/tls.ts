@@ -3,6 +3,7 @@
  * files, else one made at first start and kept in `directory`, signed by an authority of this farm alone that a phone can be
  * told to trust; it is made anew before it ends and when the names change, under the same authority.
  */
+import { starting as words } from '@fogata/words/en/told/starting';
 import { createHash, generateKeyPairSync, randomBytes, X509Certificate } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
@@ -78,7 +79,7 @@ async function authorityIn(directory: string, nowAtMs: number): Promise<Pair> {
   const held = read(directory, 'authority');
   if (held && endsAtMs(held.cert) > nowAtMs + SERVER_DAYS * DAY_MS) return held;
   const key = newKey();
-  const name = `Fogata farm ${randomBytes(3).toString('hex')}`;
+  const name = words.authority(randomBytes(3).toString('hex'));
   const cert = await issue(
     name,
     key,

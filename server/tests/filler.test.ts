@@ -117,5 +117,6 @@ test('a fault is said in words, and nothing of the farm is touched', async () =>
   calls[0]!.fail(new Error('out of memory'));
   await until(() => filler.view().state === 'failed');
   expect(filler.view().message).toEqual({ say: 'problem.fill' });
+  expect(said.mock.calls.join('')).toContain('The gaps of the year were not filled: Error: out of memory');
   said.mockRestore();
 });

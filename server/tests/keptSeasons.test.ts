@@ -93,5 +93,6 @@ test('what cannot be read is gone through again, and so is everything where noth
   const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
   await answered(away.book, [question('spinach')]);
   expect(away.asked).toEqual(['spinach']);
+  expect(said.mock.calls.join('')).toContain('Kept seasons were not read: no connection');
   said.mockRestore();
 });

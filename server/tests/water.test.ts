@@ -1,6 +1,5 @@
 /** Water through the API: reckoned from what was given, held back by frost, put right by a finger, closed in the log. */
 import type { LogView, ProblemBody, ShadeView, WaterView } from '@fogata/contract/told';
-import { said } from '@fogata/core';
 import { randomUUID } from 'node:crypto';
 import { TaskBook } from '../src/day/book';
 import { DEMO_START_MS } from '../src/demo/seed';
@@ -125,11 +124,11 @@ test('a book gives what is there when patience ends, and the rest when it is ask
   let letGo = () => {};
   const gate = new Promise<void>((done) => (letGo = done));
   let runs = 0;
-  const book = new TaskBook<number, number>(async (n) => {
+  const book = new TaskBook<number, number>('water', async (n) => {
     runs += 1;
     if (n === 7) await gate;
     return 2 * n;
-  }, said('problem.water'));
+  });
   const many = Array.from({ length: 500 }, (_, n) => n);
   const first = await book.wait(many, 50);
   expect(first.filter((x) => x === null)).toHaveLength(1);

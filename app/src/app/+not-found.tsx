@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { Button } from '../components/ui/Button';
 import { Page } from '../components/ui/Page';
 import { Text } from '../components/ui/Text';
-import { notFound as words } from '../words/en/data';
+import { notFound as words } from '@fogata/words/en/screens/data';
 
 export default function NotFound() {
   return (

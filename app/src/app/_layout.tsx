@@ -10,7 +10,7 @@ import { useEffect } from 'react';
 import { SWRConfig } from 'swr';
 import { Frame } from '../components/ui/Frame';
 import { ThemeProvider } from '../theme/theme';
-import { layout as words } from '../words/en/data';
+import { layout as words } from '@fogata/words/en/screens/data';
 
 export default function Layout() {
   const page = pageTitle(usePathname());

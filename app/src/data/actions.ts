@@ -6,7 +6,7 @@ import { newId } from './id';
 import { instant, nightFor } from './moment';
 import { offerUndo } from './undo';
 import { whoUses } from './who';
-import { actions as words } from '../words/en/data';
+import { actions as words } from '@fogata/words/en/screens/data';
 
 /** A record as an action gives it: everything but its id. */
 type Draft = SentRecord extends infer R ? (R extends { id: string } ? Omit<R, 'id'> : never) : never;

@@ -3,7 +3,7 @@ import type { ProblemBody } from '@fogata/contract/told';
 import { readAnswer, type Call } from '@fogata/contract/client';
 import { heard } from './house';
 import { originHeaders } from './who';
-import { api as words } from '../words/en/data';
+import { api as words } from '@fogata/words/en/screens/data';
 
 /** The server said no, with a sentence. */
 export class Refused extends Error {

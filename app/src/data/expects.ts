@@ -1,7 +1,7 @@
 /** What a form's schema expects, in the farm's words. Contract: `options` goes to the schema's resolver, `told` shows a message of it. */
 import { expectedOf } from '@fogata/contract';
 import { wantIn, type Said } from '@fogata/core';
-import { expects as words } from '../words/en/data';
+import { expects as words } from '@fogata/words/en/screens/data';
 import { useFormat } from './format';
 
 type Issue = Parameters<typeof expectedOf>[0];

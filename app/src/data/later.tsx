@@ -8,7 +8,7 @@ import { View } from 'react-native';
 import { Button } from '../components/ui/Button';
 import { Page } from '../components/ui/Page';
 import { Text } from '../components/ui/Text';
-import { later as words } from '../words/en/data';
+import { later as words } from '@fogata/words/en/screens/data';
 
 class Caught extends Component<{ children: ReactNode; otherwise: ReactNode }, { failed: boolean }> {
   override state = { failed: false };

@@ -4,7 +4,7 @@ import type { Bed, Cover, Structure } from '@fogata/core';
 import { change } from './hooks';
 import { newId } from './id';
 import { offerUndo } from './undo';
-import { setup as words } from '../words/en/data';
+import { setup as words } from '@fogata/words/en/screens/data';
 
 type Thing = Structure | Bed | Cover;
 const PUT: Record<'structure' | 'bed' | 'cover', Endpoint<Thing, `/api/${string}/:id`>> = {

@@ -14,7 +14,7 @@ import {
   type FarmSite,
 } from '@fogata/core/telling';
 import type { Asked } from './overlay';
-import { steady as words } from '../words/en/data';
+import { steady as words } from '@fogata/words/en/screens/data';
 
 type Now = Asked<NowView>;
 

@@ -3,7 +3,7 @@ import type { Farm, FarmPatch } from '@fogata/contract';
 import { useState } from 'react';
 import { patchFarm, useFarm } from './hooks';
 import { offerUndo } from './undo';
-import { useSaveFarm as words } from '../words/en/data';
+import { useSaveFarm as words } from '@fogata/words/en/screens/data';
 
 /** `onRefused` is told what was to be changed and was not. */
 export function useSaveFarm(onRefused?: (patch: FarmPatch) => void) {

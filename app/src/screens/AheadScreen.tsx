@@ -15,8 +15,8 @@ import {
   togetherWords,
   tonightWords,
   workWords,
-} from '../words/en/aheadWords';
-import { dayShort } from '../words/en/seasonWords';
+} from '@fogata/words/en/screens/aheadWords';
+import { dayShort } from '@fogata/words/en/screens/seasonWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -26,7 +26,7 @@ import { PartTitle, Text } from '../components/ui/Text';
 import { decide } from '../data/actions';
 import { useFormat } from '../data/format';
 import { planAgain, useAhead } from '../data/hooks';
-import { aheadScreen as words } from '../words/en/ahead';
+import { aheadScreen as words } from '@fogata/words/en/screens/ahead';
 
 function NightRow({ n, first, firstNight }: { n: AheadNight; first: boolean; firstNight: string }) {
   const format = useFormat();

@@ -16,7 +16,7 @@ import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { NearTown } from '../components/plan/Towns';
-import { SKY, WIND, windLabel } from '../words/en/weatherWords';
+import { SKY, WIND, windLabel } from '@fogata/words/en/screens/weatherWords';
 import { useFormat, type Format } from '../data/format';
 import { change, useCrops, useFarm, useTownGuess } from '../data/hooks';
 import { newId } from '../data/id';
@@ -25,7 +25,7 @@ import { offerUndo } from '../data/undo';
 import { useAsk } from '../data/useAsk';
 import { useDraft } from '../data/useDraft';
 import { useTheme } from '../theme/theme';
-import { askScreen as words } from '../words/en/ask';
+import { askScreen as words } from '@fogata/words/en/screens/ask';
 
 interface Draft extends Over {
   id: string;

@@ -26,7 +26,7 @@ import { useBeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { copyBed, nextName, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
-import { bedScreen as words } from '../words/en/plan';
+import { bedScreen as words } from '@fogata/words/en/screens/plan';
 
 /** An ordinary bed for this structure, by a name that is free. */
 const firstBed = (owner: Structure, taken: string[], id: string): Bed => ({

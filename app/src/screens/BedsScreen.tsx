@@ -15,7 +15,7 @@ import { Table } from '../components/ui/Table';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { refresh, useBeds } from '../data/hooks';
-import { bedsScreen as words } from '../words/en/place';
+import { bedsScreen as words } from '@fogata/words/en/screens/place';
 
 const KIND = {
   house: words.house,

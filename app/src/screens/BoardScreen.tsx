@@ -6,7 +6,7 @@ import { router } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
-import { awayWords, boardSentence, type Units } from '../words/en/boardWords';
+import { awayWords, boardSentence, type Units } from '@fogata/words/en/screens/boardWords';
 import { AgainPanel } from '../components/relay/AgainPanel';
 import { DemandPanel } from '../components/relay/DemandPanel';
 import { EarningsPanel } from '../components/relay/EarningsPanel';
@@ -26,7 +26,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { patchFarm, seasonAgain, useFarm } from '../data/hooks';
-import { boardScreen as words } from '../words/en/board';
+import { boardScreen as words } from '@fogata/words/en/screens/board';
 
 const ZOOMS = [
   { value: 'year', label: words.year },

@@ -11,7 +11,7 @@ import { Button } from '../components/ui/Button';
 import { Loading, Page, TopLine } from '../components/ui/Page';
 import { Text } from '../components/ui/Text';
 import { useBeds } from '../data/hooks';
-import { calcScreen as words } from '../words/en/calc';
+import { calcScreen as words } from '@fogata/words/en/screens/calc';
 
 export const CALCS = [
   { id: 'sheet', title: words.theSheetOverABed, short: words.sheetSize },

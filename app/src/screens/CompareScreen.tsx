@@ -5,7 +5,7 @@ import { usualHow } from '@fogata/core/season';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { compareSentence, linesOf, waysOf, waysText, wayTitle } from '../words/en/compareWords';
+import { compareSentence, linesOf, waysOf, waysText, wayTitle } from '@fogata/words/en/screens/compareWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { CropChoice } from '../components/ui/CropChoice';
@@ -17,7 +17,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { useCompare } from '../data/hooks';
-import { compareScreen as words } from '../words/en/season';
+import { compareScreen as words } from '@fogata/words/en/screens/season';
 
 const MOST = 4;
 

@@ -14,7 +14,7 @@ import { useKit } from '../data/hooks';
 import { newId } from '../data/id';
 import { removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
-import { coverScreen as words } from '../words/en/covers';
+import { coverScreen as words } from '@fogata/words/en/screens/covers';
 
 const newSheet = (id: string): Cover => ({
   id,

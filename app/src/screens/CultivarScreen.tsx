@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FigureRows } from '../components/seeds/FigureRows';
 import { LotRows } from '../components/seeds/LotRows';
-import { learntWords, rowName, stoodWords } from '../words/en/seedWords';
+import { learntWords, rowName, stoodWords } from '@fogata/words/en/screens/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { Choose } from '../components/ui/Fields';
@@ -18,7 +18,7 @@ import { useFormat } from '../data/format';
 import { change, refresh, useFarm, useSeeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
-import { cultivarScreen as words } from '../words/en/seeds';
+import { cultivarScreen as words } from '@fogata/words/en/screens/seeds';
 
 const SCORES = { none: words.noHarm, tips: words.leafTips, leaves: words.leaves, dead: words.dead } as const;
 

@@ -16,7 +16,7 @@ import { useFormat } from '../data/format';
 import { patchFarm, refresh, useCut, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
-import { cutScreen as words } from '../words/en/covers';
+import { cutScreen as words } from '@fogata/words/en/screens/covers';
 
 const SHEETS = MATERIAL_IDS.filter((m) => /film|fleece|blanket|shade|tarp/.test(m));
 

@@ -10,7 +10,7 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { change, useFeeds } from '../data/hooks';
-import { feedsScreen as texts } from '../words/en/feeds';
+import { feedsScreen as texts } from '@fogata/words/en/screens/feeds';
 
 function Poll({ view, onProblem }: { view: FeedView; onProblem: (p: string | null) => void }) {
   const format = useFormat();

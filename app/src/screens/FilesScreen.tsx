@@ -14,7 +14,7 @@ import { change } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
 import { useTold } from '../data/read';
 import { offerUndo } from '../data/undo';
-import { filesScreen as words } from '../words/en/files';
+import { filesScreen as words } from '@fogata/words/en/screens/files';
 
 type What = 'farm' | 'plantings' | 'cultivars' | 'lots' | 'library' | 'geojson' | 'stock';
 /** What comes as a table: brought as a file, or pasted. */

@@ -14,12 +14,12 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { Stepper } from '../components/ui/Stepper';
 import { Text } from '../components/ui/Text';
-import { SKY, WIND, windLabel } from '../words/en/weatherWords';
+import { SKY, WIND, windLabel } from '@fogata/words/en/screens/weatherWords';
 import { useFormat, type Format } from '../data/format';
 import { change, useFarm } from '../data/hooks';
 import { useDraft } from '../data/useDraft';
 import { offerUndo } from '../data/undo';
-import { forecastScreen as words } from '../words/en/feeds';
+import { forecastScreen as words } from '@fogata/words/en/screens/feeds';
 
 type Typed = { [K in keyof TypedForecast]-?: TypedForecast[K] | null };
 

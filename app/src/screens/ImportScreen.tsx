@@ -17,7 +17,7 @@ import { useFormat } from '../data/format';
 import { change, useBeds } from '../data/hooks';
 import { pickFile } from '../data/pickFile';
 import { readStored, store } from '../data/storage';
-import { importScreen as words } from '../words/en/files';
+import { importScreen as words } from '@fogata/words/en/screens/files';
 
 type As = 'forecast' | 'record' | 'logger';
 const AS = [

@@ -19,7 +19,7 @@ import { useFormat } from '../data/format';
 import { change, patchFarm, refresh, useFarm, useKit } from '../data/hooks';
 import { offerUndo } from '../data/undo';
 import { CALCS } from './CalcScreen';
-import { kitScreen as words } from '../words/en/covers';
+import { kitScreen as words } from '@fogata/words/en/screens/covers';
 
 const USE = {
   hoops: words.onHoops,

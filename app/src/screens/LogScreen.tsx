@@ -15,7 +15,7 @@ import { act, retract } from '../data/actions';
 import { useFormat } from '../data/format';
 import { refresh, useFarm, useLog, useNight } from '../data/hooks';
 import { readStored, store } from '../data/storage';
-import { logScreen as words } from '../words/en/log';
+import { logScreen as words } from '@fogata/words/en/screens/log';
 
 const FILTERS = [
   { value: '', label: words.all },

@@ -11,7 +11,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { refresh, useNight } from '../data/hooks';
-import { nightScreen as texts } from '../words/en/night';
+import { nightScreen as texts } from '@fogata/words/en/screens/night';
 
 export function NightScreen({ night }: { night: string }) {
   const { data, error } = useNight(night);

@@ -2,7 +2,7 @@
 import type { NightRow } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { nightsSentence } from '../words/en/nightsWords';
+import { nightsSentence } from '@fogata/words/en/screens/nightsWords';
 import { Problem } from '../components/ui/Bars';
 import { dateWords } from '../components/ui/DateStepper';
 import { useWide } from '../components/ui/Frame';
@@ -12,7 +12,7 @@ import { Table } from '../components/ui/Table';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat, type Format } from '../data/format';
 import { refresh, useNights } from '../data/hooks';
-import { nightsScreen as words } from '../words/en/night';
+import { nightsScreen as words } from '@fogata/words/en/screens/night';
 
 /** On a phone so many; older ones are in the table and in the log. */
 const ON_PHONE = 120;

@@ -23,7 +23,7 @@ import { useFormat, type Format } from '../data/format';
 import { refresh, useNow, useRibbon } from '../data/hooks';
 import { later } from '../data/later';
 import { useTheme } from '../theme/theme';
-import { nowScreen as words } from '../words/en/night';
+import { nowScreen as words } from '@fogata/words/en/screens/night';
 
 /** Beside Now when it is wide, fetched with the first place that is looked at. */
 const PlacePanel = later(() => import('./others').then((screen) => screen.PlacePanel));

@@ -4,7 +4,7 @@ import { batchesOf, nurseryWeeks, overOf, type NurseryWeek } from '@fogata/core/
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { nurserySentence, weekName, weekSpan, weekWords } from '../words/en/nurseryWords';
+import { nurserySentence, weekName, weekSpan, weekWords } from '@fogata/words/en/screens/nurseryWords';
 import { yearOf } from '../components/relay/board';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
@@ -17,7 +17,7 @@ import { useRelay } from '../data/hooks';
 import { useSaveFarm } from '../data/useSaveFarm';
 import { useTheme } from '../theme/theme';
 import { FONT } from '../theme/tokens';
-import { nurseryScreen as words } from '../words/en/relay';
+import { nurseryScreen as words } from '@fogata/words/en/screens/relay';
 
 const WEEKS = 26;
 const NO_MOVES = new Map();

@@ -6,7 +6,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PacketFields, packetOf, type Typed } from '../components/seeds/PacketFields';
-import { figureName, figureText } from '../words/en/seedWords';
+import { figureName, figureText } from '@fogata/words/en/screens/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { Loading, Page, TopLine } from '../components/ui/Page';
@@ -18,7 +18,7 @@ import { change, useFarm, useSeeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
-import { packetScreen as words } from '../words/en/seeds';
+import { packetScreen as words } from '@fogata/words/en/screens/seeds';
 
 /** What the packet says other than the book, in the farm's units. */
 function Meaning({ typed, figures }: { typed: Typed; figures: Figures }) {

@@ -13,7 +13,7 @@ import { PartTitle, Text } from '../components/ui/Text';
 import { TryCovers } from '../components/place/TryCovers';
 import { useFormat, type Format } from '../data/format';
 import { refresh, usePlace } from '../data/hooks';
-import { placeScreen as texts } from '../words/en/place';
+import { placeScreen as texts } from '@fogata/words/en/screens/place';
 
 /** The place without its frame: a screen on the phone, the right pane when wide. */
 /** What it does and how far from harm its lowest is; what only the hours or a touching sheet do is said so. */

@@ -17,7 +17,7 @@ import { change, useBeds, useFarm } from '../data/hooks';
 import { useFormat, type Format } from '../data/format';
 import { offerUndo } from '../data/undo';
 import type { BedsView } from '@fogata/contract/told';
-import { planScreen as words } from '../words/en/plan';
+import { planScreen as words } from '@fogata/words/en/screens/plan';
 
 type Colour = 'night' | 'crop';
 

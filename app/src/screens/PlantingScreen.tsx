@@ -29,7 +29,7 @@ import { change, useBeds, useCrops, useFarm } from '../data/hooks';
 import { newId } from '../data/id';
 import { readStored, store } from '../data/storage';
 import { offerUndo } from '../data/undo';
-import { plantingScreen as words } from '../words/en/planting';
+import { plantingScreen as words } from '@fogata/words/en/screens/planting';
 
 function Form({
   start,

@@ -14,7 +14,7 @@ import { retract } from '../data/actions';
 import { change, useFarm, useRelay } from '../data/hooks';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
-import { plantingsScreen as words } from '../words/en/planting';
+import { plantingsScreen as words } from '@fogata/words/en/screens/planting';
 
 const SHOWN = [
   { value: 'open', label: words.standingAndPlanned },

@@ -19,12 +19,12 @@ import { Button, Tick } from '../components/ui/Button';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
-import { rowWords } from '../words/en/waterWords';
+import { rowWords } from '@fogata/words/en/screens/waterWords';
 import { act } from '../data/actions';
 import { useFormat } from '../data/format';
 import { refresh, useBeds, useDay, useNow, useWater } from '../data/hooks';
 import type { NowView, WaterView } from '@fogata/contract/told';
-import { roundScreen as words } from '../words/en/round';
+import { roundScreen as words } from '@fogata/words/en/screens/round';
 
 interface Here {
   now: NowView;

@@ -13,9 +13,9 @@ import {
   placeTitle,
   rowAt,
   upper,
-} from '../words/en/seasonWords';
+} from '@fogata/words/en/screens/seasonWords';
 import { NeedPanel } from '../components/season/NeedPanel';
-import { startWays } from '../words/en/compareWords';
+import { startWays } from '@fogata/words/en/screens/compareWords';
 import { YearStrip } from '../components/season/YearStrip';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
@@ -26,7 +26,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { seasonAgain, useSeasonCrop } from '../data/hooks';
-import { seasonCropScreen as words } from '../words/en/season';
+import { seasonCropScreen as words } from '@fogata/words/en/screens/season';
 
 const SCHOOL = {
   layers: words.weeksForEachLayerFrom,

@@ -9,7 +9,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { CountersPanel } from '../components/season/CountersPanel';
 import { ShadeWeeks } from '../components/season/ShadeWeeks';
 import { JobList } from '../components/season/JobList';
-import { jobSentence } from '../words/en/jobWords';
+import { jobSentence } from '@fogata/words/en/screens/jobWords';
 import {
   climateWords,
   dayShort,
@@ -18,7 +18,7 @@ import {
   ofHundred,
   seasonSentence,
   upper,
-} from '../words/en/seasonWords';
+} from '@fogata/words/en/screens/seasonWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -28,7 +28,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { seasonAgain, useCrops, useSeason } from '../data/hooks';
-import { seasonScreen as words } from '../words/en/season';
+import { seasonScreen as words } from '@fogata/words/en/screens/season';
 
 /** A crop with every place where it may be begun, the first to shut first. */
 function Item({ rows, first }: { rows: readonly SeasonRow[]; first: boolean }) {

@@ -2,7 +2,7 @@
 import type { SeedRow } from '@fogata/contract/told';
 import { router } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { learntWords, lotWords, needWords, rowName, seedsSentence } from '../words/en/seedWords';
+import { learntWords, lotWords, needWords, rowName, seedsSentence } from '@fogata/words/en/screens/seedWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -12,7 +12,7 @@ import { Table } from '../components/ui/Table';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { refresh, useSeeds } from '../data/hooks';
-import { seedsScreen as words } from '../words/en/seeds';
+import { seedsScreen as words } from '@fogata/words/en/screens/seeds';
 
 const keyOf = (r: SeedRow) => `${r.crop} ${r.name.toLowerCase()}`;
 const open = (r: SeedRow) =>

@@ -15,7 +15,7 @@ import { Loading, Page, TopLine } from '../components/ui/Page';
 import { FORM_WIDTH, Steps } from '../components/ui/Steps';
 import { Text } from '../components/ui/Text';
 import { useSaveFarm } from '../data/useSaveFarm';
-import { settingsScreen as words } from '../words/en/settings';
+import { settingsScreen as words } from '@fogata/words/en/screens/settings';
 
 const STEPS = ['measures', 'schools', 'hands', 'messages', 'farm'] as const;
 type StepId = (typeof STEPS)[number];

@@ -5,15 +5,16 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { printSheet, sheetText, type Sheet } from '../components/sheets/sheet';
-import { bedsSheet, tagsSheet, tonightSheet, weekSheet } from '../words/en/sheetWords';
+import type { Sheet } from '@fogata/words/sheet';
+import { printSheet, sheetText } from '../components/sheets/sheet';
+import { bedsSheet, tagsSheet, tonightSheet, weekSheet } from '@fogata/words/en/screens/sheetWords';
 import { Button } from '../components/ui/Button';
 import { Choose } from '../components/ui/Fields';
 import { Loading, Page, Row, TopLine } from '../components/ui/Page';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { useAhead, useFarm, useKit, useNow, useRelay, useSeason } from '../data/hooks';
-import { sheetScreen as words } from '../words/en/sheets';
+import { sheetScreen as words } from '@fogata/words/en/screens/sheets';
 
 const WHICH = [
   { value: 'tonight', label: words.tonight },

@@ -17,7 +17,7 @@ import { StationFile } from '../components/plan/StationFile';
 import { sides, Towns } from '../components/plan/Towns';
 import { request } from '../data/api';
 import { useSaveFarm } from '../data/useSaveFarm';
-import { siteScreen as words } from '../words/en/site';
+import { siteScreen as words } from '@fogata/words/en/screens/site';
 
 /** A table of days with their minima: a date and a number in each line. */
 function readDays(text: string): { date: string; minC: number }[] {

@@ -26,7 +26,7 @@ import { change, useCrops, useFarm, useTownGuess } from '../data/hooks';
 import { newId } from '../data/id';
 import { offerUndo } from '../data/undo';
 import { useDraft } from '../data/useDraft';
-import { startScreen as words } from '../words/en/start';
+import { startScreen as words } from '@fogata/words/en/screens/start';
 
 interface Draft extends StartCounts {
   id: string;

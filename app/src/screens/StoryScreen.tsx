@@ -4,8 +4,8 @@ import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import { MendPanel } from '../components/season/MendPanel';
 import { Margins } from '../components/season/Margins';
-import { dayShort } from '../words/en/seasonWords';
-import { boltWords, stepWords, storySentence } from '../words/en/storyWords';
+import { dayShort } from '@fogata/words/en/screens/seasonWords';
+import { boltWords, stepWords, storySentence } from '@fogata/words/en/screens/storyWords';
 import { Problem } from '../components/ui/Bars';
 import { Button } from '../components/ui/Button';
 import { useWide } from '../components/ui/Frame';
@@ -14,7 +14,7 @@ import { Sentence } from '../components/ui/Sentence';
 import { PartTitle, Text } from '../components/ui/Text';
 import { useFormat } from '../data/format';
 import { useStory } from '../data/hooks';
-import { storyScreen as words } from '../words/en/planting';
+import { storyScreen as words } from '@fogata/words/en/screens/planting';
 
 /** "14 Jan", with the year where it is not this one's. */
 const dayIn = (today: string) => (date: string) =>

@@ -19,7 +19,7 @@ import { useBeds } from '../data/hooks';
 import { newId } from '../data/id';
 import { copyStructure, removeThing, saveThing } from '../data/setup';
 import { useDraft } from '../data/useDraft';
-import { structureScreen as words } from '../words/en/structures';
+import { structureScreen as words } from '@fogata/words/en/screens/structures';
 
 function opening(s: Structure, format: Format): string {
   if (s.kind === 'open') return words.openToTheSkyLong(s.name, format.metres(s.lengthM));

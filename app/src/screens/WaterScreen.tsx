@@ -2,7 +2,7 @@
 import type { WaterRow, WaterView } from '@fogata/contract/told';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { feedWords, rowWords, turnOf, waterSentence, type Turn } from '../words/en/waterWords';
+import { feedWords, rowWords, turnOf, waterSentence, type Turn } from '@fogata/words/en/screens/waterWords';
 import { Problem } from '../components/ui/Bars';
 import { Button, Tick } from '../components/ui/Button';
 import { Measured } from '../components/ui/Fields';
@@ -15,7 +15,7 @@ import { useTheme } from '../theme/theme';
 import { useFormat } from '../data/format';
 import { patchFarm, refresh, useFarm, useWater } from '../data/hooks';
 import { offerUndo } from '../data/undo';
-import { waterScreen as words } from '../words/en/water';
+import { waterScreen as words } from '@fogata/words/en/screens/water';
 
 const FEELS = [
   { feel: 'dry', label: words.dry },

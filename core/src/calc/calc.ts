@@ -3,7 +3,7 @@
  * sense by name, and gives its answer; the words of the working are the screen's.
  */
 import { said, type Said } from '../words/said';
-import type { CalcField } from '../words/en/sums';
+import type { CalcField } from '@fogata/words/en/told/sums';
 
 /** What is wrong with an input: which, and what is expected of it. */
 export class CalcProblem extends Error {

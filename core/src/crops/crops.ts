@@ -9,7 +9,7 @@ import { COLD } from './tables/cold';
 import { GROWTH } from './tables/growth';
 import { SEED } from './tables/seed';
 import { WHAT } from './tables/what';
-import { CROP_WORDS, LEAF_BURN, notInList, PLANTS_LOST } from '../words/en/crops';
+import { CROP_WORDS, LEAF_BURN, notInList, PLANTS_LOST } from '@fogata/words/en/told/crops';
 
 export const AIMS = ['survive', 'grow', 'flower'] as const;
 /** What a cover is for: survive the cold, keep growing, save flowers and fruit. */

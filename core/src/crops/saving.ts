@@ -3,7 +3,7 @@
  * from them; null where it is kept by cloves, bulbs or tubers. Crops of one `species` cross. Starting values from seed savers' common
  * ground, for a garden's own use, not for sale by variety: distances are halved by a hedge or a house between.
  */
-import { SPECIES_NAME } from '../words/en/names';
+import { SPECIES_NAME } from '@fogata/words/en/told/names';
 export interface Saving {
   species: string;
   by: 'itself' | 'insects' | 'wind';

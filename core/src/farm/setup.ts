@@ -3,7 +3,7 @@
  * dimensions for every form; `tightnessOf` turns three plain answers into one of the engine's words; `zoneOffsetC` gives
  * a zone's starting value until it is measured. All figures are starting values from general practice.
  */
-import { FORM_NAME, OPENING_NAME, STRUCTURE_NAME } from '../words/en/names';
+import { FORM_NAME, OPENING_NAME, STRUCTURE_NAME } from '@fogata/words/en/told/names';
 import type { Place, Tightness } from '../heat/types';
 import type { Bed, Form, Opening, Snug, Structure, StructureKind, Zone } from './types';
 

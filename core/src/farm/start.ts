@@ -2,7 +2,7 @@
  * A farm to start from. Contract: `startFarm(counts, id)` makes of a few counts a farm of usual structures, beds and sheets that
  * fit them, each with its own id; everything in it can be changed afterwards. Sizes are starting values from general practice.
  */
-import { START_NAME } from '../words/en/names';
+import { START_NAME } from '@fogata/words/en/told/names';
 import { FORM_INFO } from './setup';
 import type { Bed, Cover, Form, Structure } from './types';
 import { usualBed, usualSheet } from './usual';

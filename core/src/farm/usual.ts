@@ -1,5 +1,5 @@
 /** Beds and sheets as they usually are, to begin with. Contract: what is made here fits: a bed into its structure, a sheet on its beds. */
-import { CLOTH_NAME } from '../words/en/names';
+import { CLOTH_NAME } from '@fogata/words/en/told/names';
 import { sheetFor, USUAL_SIDE_M } from '../covers/sheet';
 import { archLengthM } from '../heat/geometry';
 import type { MaterialId } from '../heat/types';

@@ -3,7 +3,7 @@
  * says nothing here, or a sentence where its unit is not known: a unit is never guessed. Headers are looked at up to 80 letters.
  */
 import { said, type Said } from '../words/said';
-export type Field =
+export type ForecastField =
   | 'time'
   | 'date'
   | 'clock'
@@ -18,7 +18,7 @@ export type Field =
   | 'snow';
 
 export interface Column {
-  field: Field;
+  field: ForecastField;
   index: number;
   /** As it is shown; empty where a column has none. */
   unit: string;
@@ -37,7 +37,7 @@ const LENGTH: Unit[] = [
   ['in', /^(in|inch|inches|″|")$/i, (x) => x * 25.4],
 ];
 /** The first of each is taken where a header has no unit at all, and said. */
-const UNITS: Record<Field, Unit[]> = {
+const UNITS: Record<ForecastField, Unit[]> = {
   time: [],
   date: [],
   clock: [],
@@ -62,9 +62,9 @@ const UNITS: Record<Field, Unit[]> = {
 };
 
 /** Of a column of times a bracket names a zone or a form; it is read from the cells. */
-const UNITLESS: Field[] = ['time', 'date', 'clock'];
+const UNITLESS: ForecastField[] = ['time', 'date', 'clock'];
 
-function fieldOf(name: string): Field | null {
+function fieldOf(name: string): ForecastField | null {
   if (/dew/.test(name)) return 'dew';
   if (/humid|^rh\b|^rh[\s_(%]/.test(name)) return 'humidity';
   if (/gust/.test(name)) return null;

@@ -9,7 +9,7 @@ import type { WeatherEntry } from '../heat/types';
 import { dewPointC } from '../sky/air';
 import { HOUR_MS } from '../time/farmTime';
 import { hourBetween } from '../weather/between';
-import { classify, type Column, type Field } from './csvColumns';
+import { classify, type Column, type ForecastField } from './csvColumns';
 import { dateOrder, timeReader } from './csvTimes';
 import { isSaid, said, type Said } from '../words/said';
 
@@ -36,7 +36,7 @@ interface Range {
   min: number;
   max: number;
 }
-const RANGES: Partial<Record<Field, Range>> = {
+const RANGES: Partial<Record<ForecastField, Range>> = {
   air: { min: -60, max: 60 },
   dew: { min: -80, max: 40 },
   humidity: { min: 1, max: 100 },
@@ -47,7 +47,7 @@ const RANGES: Partial<Record<Field, Range>> = {
   rain: { min: 0, max: 200 },
   snow: { min: 0, max: 500 },
 };
-const MAY_BE_EMPTY: Field[] = ['windFrom', 'global', 'rain', 'snow', 'cloud'];
+const MAY_BE_EMPTY: ForecastField[] = ['windFrom', 'global', 'rain', 'snow', 'cloud'];
 
 /**
  * A number as tables write it: a decimal point or comma, a real minus.
@@ -70,13 +70,13 @@ export function directionDeg(text: string): number {
   return at >= 0 ? at * 22.5 : numberOf(text);
 }
 
-type Cells = (f: Field) => string | undefined;
-type Values = Partial<Record<Field, number>>;
+type Cells = (f: ForecastField) => string | undefined;
+type Values = Partial<Record<ForecastField, number>>;
 
 /** The numbers of one row in SI; or the reason why it cannot be taken. */
-function readValues(cell: Cells, columns: ReadonlyMap<Field, Column>): Values | Said {
+function readValues(cell: Cells, columns: ReadonlyMap<ForecastField, Column>): Values | Said {
   const values: Values = {};
-  for (const [field, range] of Object.entries(RANGES) as [Field, Range][]) {
+  for (const [field, range] of Object.entries(RANGES) as [ForecastField, Range][]) {
     const column = columns.get(field);
     if (!column) continue;
     const text = cell(field)!;
@@ -167,7 +167,7 @@ export function readForecastCsv(text: string, timeZone: string): CsvReading {
     .map((cells, i) => ({ line: i + 1, cells }))
     .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
   const header = rows[0]?.cells ?? [];
-  const columns = new Map<Field, Column>();
+  const columns = new Map<ForecastField, Column>();
   const listed = () =>
     [...columns.values()].map((c) => ({
       header: header[c.index]!.trim().slice(0, 80),
@@ -193,14 +193,14 @@ export function readForecastCsv(text: string, timeZone: string): CsvReading {
     if (isSaid(c)) return fail(headLine, c);
     if (c && !columns.has(c.field)) columns.set(c.field, c);
   }
-  const column = (f: Field) => rows.slice(1).map((r) => r.cells[columns.get(f)!.index] ?? '');
+  const column = (f: ForecastField) => rows.slice(1).map((r) => r.cells[columns.get(f)!.index] ?? '');
   // "time" alone may hold instants, and so may "date"
   const clock = columns.get('clock');
   if (clock && !columns.has('time') && !columns.has('date') && dateOrder(column('clock')) !== null) {
     columns.delete('clock');
     columns.set('time', { ...clock, field: 'time' });
   }
-  const dated: Field | null = columns.has('time') ? 'time' : columns.has('date') ? 'date' : null;
+  const dated: ForecastField | null = columns.has('time') ? 'time' : columns.has('date') ? 'date' : null;
   if (!dated) return fail(headLine, said('row.noTimeOrDate'));
   order = dateOrder(column(dated));
   if (!columns.has('air')) return fail(headLine, said('row.noAir'));

@@ -3,7 +3,7 @@
  * as properties; `fromGeoJson` gives the same structures and beds back, or, for polygons from elsewhere, rectangles made of
  * them. Metres become degrees on a plane at the farm: 111,320 m a degree of latitude; good to a decimetre on a farm.
  */
-import { areaName } from '../words/en/names';
+import { areaName } from '@fogata/words/en/told/names';
 import { said, type Said } from '../words/said';
 import { bedCentres, cornersOf, layoutOf, onFarm, type Placed } from '../farm/layout';
 import type { Site } from '../heat/types';

@@ -99,30 +99,6 @@ export const measureUnit = (what: Measure, unit: 'm' | 'ft'): string =>
 export const measureText = (x: number, what: Measure, unit: 'm' | 'ft', digits = 1): string =>
   `${Number(measureIn(x, what, unit).toFixed(digits))} ${measureUnit(what, unit)}`;
 
-const NUMBER_WORDS = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
-
-/**
- * "three" up to twelve, digits beyond.
- * @example countWord(3) // 'three'
- */
-export function countWord(n: number): string {
-  return NUMBER_WORDS[n] ?? String(n);
-}
-
 /**
  * "€310", rounded as money at risk deserves.
  * @example moneyText(1250, '€') // '€1250'

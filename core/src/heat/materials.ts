@@ -2,7 +2,7 @@
  * What each cover does to light, thermal radiation and air. Starting values from general horticultural and
  * building-physics tables; a maker's sheet or the grower's own readings (calibration) move them.
  */
-import { MATERIAL_NAME } from '../words/en/names';
+import { MATERIAL_NAME } from '@fogata/words/en/told/names';
 import type { MaterialId } from './types';
 
 export interface Material {

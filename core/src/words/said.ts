@@ -3,7 +3,7 @@
  * there are, without loading them; `told(x, tell)` puts the words of `en/` in for every one in a view; `Told<T>` is what that is.
  * Values are plain JSON: a sentence can be kept, sent and told later in other units.
  */
-import type { En } from './en';
+import type { En } from '@fogata/words/en/told';
 
 export type MessageId = keyof En;
 type ValuesOf<I extends MessageId> = Parameters<En[I]>[0];

@@ -10,7 +10,7 @@ import {
   temperatureText,
   type UnitChoice,
 } from '../formats/units';
-import { joined } from '../formats/words';
+import { joined } from '@fogata/words/en/told/counts';
 import { clockText, dayText, type ClockStyle } from '../time/farmTime';
 
 export interface Style extends ClockStyle {

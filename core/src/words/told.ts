@@ -1,5 +1,5 @@
 /** The words put in: see `said.ts`. What has no sentence in it comes back as the very thing that it was. */
-import { en } from './en';
+import { en } from '@fogata/words/en/told';
 import { isSaid, type Said, type Told, type Value } from './said';
 import { telling, type Style, type Telling } from './telling';
 

@@ -6,6 +6,7 @@ import type { PlanProgress } from '@fogata/contract';
 import { said, type Said } from '@fogata/core';
 import type { DayAnswer, DayTask, ShadeSpan, ShadeTask } from '@fogata/core/day';
 import type { WaterAnswer, WaterTask } from '@fogata/core/water';
+import { wholeFault } from '../fault';
 import { digest } from '../night/pool';
 import { setTimeout as sleep } from 'node:timers/promises';
 
@@ -18,16 +19,22 @@ export interface DayPool {
 type Held<A> = { answer: A } | { failed: Said } | 'running';
 const MOST_HELD = 200;
 
+/** What is worked out, and what who asked is told where it failed. */
+const FAILED = { day: 'problem.day', shade: 'problem.shade', water: 'problem.water' } as const;
+
 export class TaskBook<T, A> {
   private readonly held = new Map<string, Held<A>>();
   private readonly running = new Map<string, Promise<void>>();
   private readonly abort = new AbortController();
 
-  /** `failed` is the sentence for who asked. */
+  private readonly failed: Said;
+
   constructor(
+    private readonly what: keyof typeof FAILED,
     private readonly run: (task: T, signal: AbortSignal) => Promise<A>,
-    private readonly failed: Said,
-  ) {}
+  ) {
+    this.failed = said(FAILED[what]);
+  }
 
   ask(tasks: readonly T[]): { answers: (A | null)[]; progress: PlanProgress } {
     const all = tasks.map((task): Held<A> => {
@@ -69,9 +76,7 @@ export class TaskBook<T, A> {
       this.held.set(key, { answer: await this.run(task, this.abort.signal) });
     } catch (error) {
       if (this.abort.signal.aborted) return;
-      process.stderr.write(
-        `${this.failed.say}: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-      );
+      wholeFault(this.what, error);
       this.held.set(key, { failed: this.failed });
     }
   }
@@ -82,8 +87,8 @@ export class TaskBook<T, A> {
 }
 
 export const dayBook = (pool: DayPool) =>
-  new TaskBook<DayTask, DayAnswer>((task, signal) => pool.day(task, signal), said('problem.day'));
+  new TaskBook<DayTask, DayAnswer>('day', (task, signal) => pool.day(task, signal));
 export const shadeBook = (pool: DayPool) =>
-  new TaskBook<ShadeTask, ShadeSpan[]>((task, signal) => pool.shade(task, signal), said('problem.shade'));
+  new TaskBook<ShadeTask, ShadeSpan[]>('shade', (task, signal) => pool.shade(task, signal));
 export const waterBook = (pool: DayPool) =>
-  new TaskBook<WaterTask, WaterAnswer>((task, signal) => pool.water(task, signal), said('problem.water'));
+  new TaskBook<WaterTask, WaterAnswer>('water', (task, signal) => pool.water(task, signal));

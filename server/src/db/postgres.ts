@@ -2,6 +2,7 @@
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import { fault } from '../fault';
 import { postgresLocks } from './locks';
 import type { Db, OpenDb } from './open';
 import * as schema from './schema';
@@ -18,7 +19,7 @@ export async function openPostgres(
   const { Pool } = pg;
   const pool = new Pool({ connectionString: url });
   // a connection that breaks while nobody uses it: the next query opens another
-  pool.on('error', (e) => process.stderr.write(`database: ${e.message}\n`));
+  pool.on('error', (e) => fault('database', e));
   const db = drizzle(pool, { schema });
   const first = await pool.connect();
   try {

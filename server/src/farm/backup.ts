@@ -16,6 +16,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
+import { fault } from '../fault';
 import { chunks } from '../chunks';
 import { alone, type Locks } from '../db/locks';
 import type { Db } from '../db/open';
@@ -246,7 +247,7 @@ export async function dailyBackup(db: Db, directory: string, nowAtMs: number): P
 export function startBackups(db: Db, locks: Locks, directory: string, nowAtMs: () => number): () => void {
   const look = () =>
     void alone(locks, 'backup', () => dailyBackup(db, directory, nowAtMs())).catch((e: Error) =>
-      process.stderr.write(`No backup was made: ${e.message}\n`),
+      fault('backup', e),
     );
   const first = setTimeout(look, HOUR_MS / 6);
   const timer = setInterval(look, HOUR_MS);

@@ -11,6 +11,7 @@ import {
   type Style,
 } from '@fogata/core';
 import { eq, gte, sql } from 'drizzle-orm';
+import { fault } from '../fault';
 import type { Db } from '../db/open';
 import { beds, covers, farm, meta, nightLows, nights, structures, type NightPrediction } from '../db/schema';
 import { loadRecord } from '../season/record';
@@ -67,8 +68,10 @@ export function mended(settings: unknown): Farm {
   const read = farmSchema.safeParse(settings);
   if (read.success) return read.data;
   const kept = (typeof settings === 'object' && settings !== null ? settings : {}) as Record<string, unknown>;
-  const wrong = new Set(read.error.issues.map((i) => String(i.path[0])));
-  process.stderr.write(`settings: ${[...wrong].join(', ')} could not be read and take their defaults\n`);
+  const wrong = new Set(
+    read.error.issues.flatMap((i) => (i.path[0] === undefined ? [] : [String(i.path[0])])),
+  );
+  fault('settings', wrong.size > 0 ? [...wrong].join(', ') : typeof settings);
   const good = Object.fromEntries(Object.entries(kept).filter(([k]) => !wrong.has(k)));
   return farmSchema.parse({ ...DEFAULT_FARM, ...good });
 }

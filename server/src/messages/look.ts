@@ -22,6 +22,7 @@ import {
 } from '@fogata/core/planning';
 import { told, type Told } from '@fogata/core/words';
 import { desc, gte, lt, lte, and, sql } from 'drizzle-orm';
+import { fault } from '../fault';
 import type { Context, Moment } from '../context';
 import { dayView } from '../day/view';
 import { alone, type Locks } from '../db/locks';
@@ -166,7 +167,7 @@ export async function lookOut(ctx: Context, sink: MessageSink): Promise<Message[
       sent.push(message);
     } catch (error) {
       await db.delete(messages).where(sql`${messages.key} = ${w.key}`);
-      process.stderr.write(`message: ${(error as Error).message}\n`);
+      fault('message', error);
     }
   }
   await db.delete(messages).where(lt(messages.atMs, m.nowAtMs - KEPT_MS));
@@ -198,9 +199,6 @@ export function startLookout(ctx: Context, locks: Locks, sink: MessageSink): () 
     const { progress } = await ctx.planner.ask(m.data, m.weather, m.nowAtMs);
     if (progress.state !== 'computing') lookedAtMs = atMs;
   };
-  const timer = setInterval(
-    () => void look().catch((e: Error) => process.stderr.write(`messages: ${e.message}\n`)),
-    TICK_MS,
-  );
+  const timer = setInterval(() => void look().catch((e: unknown) => fault('lookout', e)), TICK_MS);
   return () => clearInterval(timer);
 }

@@ -19,6 +19,7 @@ import {
   type Workers,
 } from '@fogata/core/planning';
 import { setMaxListeners } from 'node:events';
+import { fault, wholeFault } from '../fault';
 import type { Moment } from '../context';
 import { isForecast, needAtMs } from '../sources/farmWeather';
 import { placeRow } from './glyph';
@@ -204,9 +205,7 @@ export class Ahead {
       .then((nights) => this.together(work, nights))
       .catch((error: unknown) => {
         if (abort.signal.aborted) return;
-        process.stderr.write(
-          `ahead failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-        );
+        wholeFault('nights', error);
         work.progress = {
           ...work.progress,
           state: 'failed',
@@ -223,7 +222,7 @@ export class Ahead {
       work.nights = work.together.nights;
     } catch (e) {
       if (signal.aborted) return;
-      process.stderr.write(`nights not chosen together: ${(e as Error).message}\n`);
+      fault('together', e);
     }
     work.progress = { state: 'ready', done: work.of, of: work.of };
   }

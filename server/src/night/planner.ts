@@ -18,6 +18,7 @@ import {
 } from '@fogata/core/planning';
 import { setMaxListeners } from 'node:events';
 import { setTimeout as sleep } from 'node:timers/promises';
+import { fault, wholeFault } from '../fault';
 import { ownLocks, type Locks } from '../db/locks';
 import { deriveState, type FarmState } from '../farm/state';
 import type { FarmData } from '../farm/store';
@@ -151,9 +152,7 @@ export class Planner {
         if (abort.signal.aborted) return;
         progress.state = 'failed';
         progress.message = said('problem.night');
-        process.stderr.write(
-          `plan failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-        );
+        wholeFault('night', error);
       })
       .finally(looked);
     return job;
@@ -264,9 +263,7 @@ export class Planner {
     await begun.run(this.deps.pool, signal, this.last.chosen, { onBeds, onFirst, onLooked });
     await this.deps.onReady?.(plan);
     // a plan that could not be kept is still a plan
-    await this.kept
-      .keep(job.key, plan)
-      .catch((e: Error) => process.stderr.write(`plan not kept: ${e.message}\n`));
+    await this.kept.keep(job.key, plan).catch((e: unknown) => fault('nightNotKept', e));
     this.ready(job, plan);
   }
 

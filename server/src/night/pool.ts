@@ -16,6 +16,7 @@ import { availableParallelism } from 'node:os';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { DayAnswer, ShadeSpan } from '@fogata/core/day';
+import { fault } from '../fault';
 import type { DayPool } from '../day/book';
 import type { Filled } from '@fogata/core/relay';
 import type { WaterAnswer } from '@fogata/core/water';
@@ -101,7 +102,7 @@ export function startPool(
 ): NightPool & SeasonPool & DayPool & FillPool {
   const pool = new Piscina({ filename, minThreads: threads, maxThreads: threads });
   // a task that fails tells its caller; this is for what a thread says outside of any task
-  pool.on('error', (error: Error) => process.stderr.write(`worker: ${error.message}\n`));
+  pool.on('error', (error: Error) => fault('thread', error));
   return {
     house: (task, signal) => pool.run(sentTask(task), { name: 'house', signal }) as Promise<HouseOutcome>,
     evaluate: async (task, _under, signal) => {

@@ -6,6 +6,7 @@ import { cellsInAll, type FillView } from '@fogata/contract';
 import { cropById, cropOf, said } from '@fogata/core';
 import { dayOf, type FillAim } from '@fogata/core/relay';
 import { howOf, usualHow } from '@fogata/core/season';
+import { wholeFault } from '../fault';
 import type { FarmData } from '../farm/store';
 import type { SeasonBook } from '../season/book';
 import { cropsOf, fits, groundOf, placesBy, questionOf } from '../season/views';
@@ -74,9 +75,7 @@ export class Filler {
     this.now = { ...NOTHING, state: 'looking', aim: asked.aim };
     void this.work(data, nowAtMs, asked, abort.signal).catch((error: unknown) => {
       if (abort.signal.aborted) return;
-      process.stderr.write(
-        `fill failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-      );
+      wholeFault('fill', error);
       this.now = {
         ...this.now,
         state: 'failed',

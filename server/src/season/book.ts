@@ -6,6 +6,7 @@
 import { setMaxListeners } from 'node:events';
 import type { PlanProgress } from '@fogata/contract';
 import { kindOf, said, type Figures, type Said } from '@fogata/core';
+import { fault, wholeFault } from '../fault';
 import { NO_SEASONS, type KeptSeasons } from './keptSeasons';
 import type { MeanYear } from '@fogata/core/relay';
 import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
@@ -113,7 +114,7 @@ export class SeasonBook {
     try {
       return await this.kept.find(list.map((x) => x.key));
     } catch (error) {
-      process.stderr.write(`kept seasons not read: ${String(error)}\n`);
+      fault('seasonNotRead', error);
       return new Map();
     }
   }
@@ -130,12 +131,10 @@ export class SeasonBook {
       // an answer that could not be kept is still an answer
       await this.kept
         .keep(list.map(({ key }, i) => [key, answers[i]!] as const))
-        .catch((e: Error) => process.stderr.write(`season not kept: ${e.message}\n`));
+        .catch((e: unknown) => fault('seasonNotKept', e));
     } catch (error) {
       if (this.abort.signal.aborted) return;
-      process.stderr.write(
-        `season failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-      );
+      wholeFault('season', error);
       for (const { key } of list)
         Object.assign(this.held.get(key) ?? {}, {
           failed: said('problem.year'),

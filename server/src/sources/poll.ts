@@ -4,6 +4,7 @@
  */
 import { feedWeatherSchema, firstProblem } from '@fogata/contract';
 import { said, type Said } from '@fogata/core';
+import { fault } from '../fault';
 import { alone, type Locks } from '../db/locks';
 import type { Db } from '../db/open';
 import { readMeta, writeMeta } from '../farm/store';
@@ -107,9 +108,7 @@ export async function pollDue(db: Db, nowAtMs: number): Promise<boolean> {
 /** Asks now and again, one of several servers; the return stops it. */
 export function startPolling(db: Db, locks: Locks, nowAtMs: () => number): () => void {
   const ask = () =>
-    void alone(locks, 'poll', () => pollDue(db, nowAtMs())).catch((e: Error) =>
-      process.stderr.write(`poll: ${e.message}\n`),
-    );
+    void alone(locks, 'poll', () => pollDue(db, nowAtMs())).catch((e: Error) => fault('weather', e));
   ask();
   const timer = setInterval(ask, LOOK_MS);
   return () => clearInterval(timer);

@@ -3,7 +3,7 @@ import { Button } from '../../components/ui/Button';
 import { Page, TopLine } from '../../components/ui/Page';
 import { Text } from '../../components/ui/Text';
 import { later } from '../../data/later';
-import { night as words } from '../../words/en/data';
+import { night as words } from '@fogata/words/en/screens/data';
 
 const NightScreen = later(() => import('../../screens/others').then((screen) => screen.NightScreen));
 

@@ -7,7 +7,7 @@ import { useBeds } from '../../data/hooks';
 import { Amount, Choose, Measured, Metres } from '../ui/Fields';
 import { PartTitle, Text } from '../ui/Text';
 import { n1, Reckoned } from './parts';
-import { dripCalc as words } from '../../words/en/calc';
+import { dripCalc as words } from '@fogata/words/en/screens/calc';
 
 export function DripCalc({ bed }: { bed: Bed | null }) {
   const { metres: m, length } = useFormat();

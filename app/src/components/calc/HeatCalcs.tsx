@@ -11,7 +11,7 @@ import { Loading } from '../ui/Page';
 import { Text } from '../ui/Text';
 import { asPlanned, dayWord, requestFor } from '../place/trial';
 import { Answer } from './parts';
-import { heatCalcs as words } from '../../words/en/calc';
+import { heatCalcs as words } from '@fogata/words/en/screens/calc';
 
 const LITRES = [0, 10, 20, 40, 80] as const;
 

@@ -7,7 +7,7 @@ import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { Amount, Measured } from '../ui/Fields';
 import { Reckoned } from './parts';
-import { mixCalc as words } from '../../words/en/calc';
+import { mixCalc as words } from '@fogata/words/en/screens/calc';
 
 export function MixCalc() {
   const { length } = useFormat();

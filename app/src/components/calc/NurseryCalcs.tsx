@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useFormat } from '../../data/format';
 import { Amount, Metres } from '../ui/Fields';
 import { Reckoned } from './parts';
-import { nurseryCalcs as words } from '../../words/en/calc';
+import { nurseryCalcs as words } from '@fogata/words/en/screens/calc';
 
 export function CratesCalc({ bed }: { bed: Bed | null }) {
   const { metres: m } = useFormat();

@@ -6,7 +6,7 @@ import { CropChoice } from '../ui/CropChoice';
 import { Amount, Choose, Degrees, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
 import { n1, Reckoned } from './parts';
-import { seedsCalc as words } from '../../words/en/calc';
+import { seedsCalc as words } from '@fogata/words/en/screens/calc';
 
 const SOWN = CROPS.filter((c) => c.sowing && c.emergence);
 

@@ -5,7 +5,7 @@ import { useFormat } from '../../data/format';
 import { useFarm } from '../../data/hooks';
 import { Choose, Metres } from '../ui/Fields';
 import { Reckoned } from './parts';
-import { sheetCalc as words } from '../../words/en/calc';
+import { sheetCalc as words } from '@fogata/words/en/screens/calc';
 
 export function SheetCalc({ bed }: { bed: Bed | null }) {
   const format = useFormat();

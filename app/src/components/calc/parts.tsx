@@ -3,7 +3,7 @@ import { CalcProblem } from '@fogata/core';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { PartTitle, Text } from '../ui/Text';
-import { parts as words } from '../../words/en/calc';
+import { parts as words } from '@fogata/words/en/screens/calc';
 
 export function Answer({ said, working }: { said: string; working: readonly string[] }) {
   return (

@@ -11,7 +11,7 @@ import { Choose } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Stepper } from '../ui/Stepper';
 import { Text } from '../ui/Text';
-import { awaySettings as words } from '../../words/en/day';
+import { awaySettings as words } from '@fogata/words/en/screens/day';
 
 type Away = Farm['away'][number];
 type When = 'work' | 'every' | 'today';

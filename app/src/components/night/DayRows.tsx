@@ -9,7 +9,7 @@ import { Problem } from '../ui/Bars';
 import { Button, Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { dayRows as words } from '../../words/en/day';
+import { dayRows as words } from '@fogata/words/en/screens/day';
 
 const WIDTH: [number, string][] = [
   [0.05, words.aFingersWidth],

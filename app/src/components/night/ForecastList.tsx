@@ -9,7 +9,7 @@ import { Problem } from '../ui/Bars';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { forecastList as texts } from '../../words/en/night';
+import { forecastList as texts } from '@fogata/words/en/screens/night';
 
 type Listed = ForecastView['imported'][number];
 

@@ -10,7 +10,7 @@ import { Row } from '../ui/Page';
 import { whoDid } from '../../data/who';
 import { StackGlyph } from '../place/StackGlyph';
 import { Text } from '../ui/Text';
-import { jobRow as words } from '../../words/en/night';
+import { jobRow as words } from '@fogata/words/en/screens/night';
 
 interface Props {
   job: Job;

@@ -8,7 +8,7 @@ import { markRead, useMessages } from '../../data/messages';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
-import { messageLines as words } from '../../words/en/day';
+import { messageLines as words } from '@fogata/words/en/screens/day';
 
 /** So many at once; the rest come when these are put aside. */
 const MOST = 3;

@@ -5,7 +5,7 @@ import { LineChart } from 'react-native-gifted-charts';
 import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { nightChart as texts } from '../../words/en/night';
+import { nightChart as texts } from '@fogata/words/en/screens/night';
 
 export function NightChart({
   report,

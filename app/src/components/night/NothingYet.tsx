@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Text } from '../ui/Text';
-import { nothingYet as words } from '../../words/en/night';
+import { nothingYet as words } from '@fogata/words/en/screens/night';
 
 export function Empty() {
   return (

@@ -5,7 +5,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { StackGlyph } from '../place/StackGlyph';
 import { Text } from '../ui/Text';
-import { placeLine as texts } from '../../words/en/night';
+import { placeLine as texts } from '@fogata/words/en/screens/night';
 
 export function PlaceLine({
   place,

@@ -9,7 +9,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { ribbonScale, type RibbonBox } from './ribbonScale';
-import { ribbon as texts } from '../../words/en/night';
+import { ribbon as texts } from '@fogata/words/en/screens/night';
 
 export interface RibbonProps {
   view: RibbonView;

@@ -10,7 +10,7 @@ import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Stepper } from '../ui/Stepper';
 import { PartTitle, Text } from '../ui/Text';
-import { round as words } from '../../words/en/round';
+import { round as words } from '@fogata/words/en/screens/round';
 
 interface Typed {
   minC: number | null;

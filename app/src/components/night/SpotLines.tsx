@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import type { Format } from '../../data/format';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { spotLines as words } from '../../words/en/day';
+import { spotLines as words } from '@fogata/words/en/screens/day';
 
 export function SpotLines({ spots, format }: { spots: readonly SpotNowView[]; format: Format }) {
   const last = spots[0];

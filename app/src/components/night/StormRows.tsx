@@ -7,7 +7,7 @@ import type { Format } from '../../data/format';
 import { Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { stormRows as words } from '../../words/en/day';
+import { stormRows as words } from '@fogata/words/en/screens/day';
 
 export function StormRows({
   jobs,

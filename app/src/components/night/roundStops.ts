@@ -13,8 +13,8 @@ import type {
   WaterView,
 } from '@fogata/contract/told';
 import { countWord, type Segment } from '@fogata/core';
-import { turnOf } from '../../words/en/waterWords';
-import { roundStops as words } from '../../words/en/round';
+import { turnOf } from '@fogata/words/en/screens/waterWords';
+import { roundStops as words } from '@fogata/words/en/screens/round';
 
 export type Task =
   | { kind: 'read'; done: boolean; item: RoundItem }

@@ -7,7 +7,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { Text } from '../ui/Text';
-import { askStack as texts } from '../../words/en/ask';
+import { askStack as texts } from '@fogata/words/en/screens/ask';
 
 export const OUTER_WORDS: Record<Outer, string> = {
   none: texts.nothingStandsOverIt,

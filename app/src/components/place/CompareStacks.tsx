@@ -8,7 +8,7 @@ import { Button } from '../ui/Button';
 import { Curves } from '../ui/Curves';
 import { PartTitle, Text } from '../ui/Text';
 import { StackGlyph } from './StackGlyph';
-import { compareStacks as words } from '../../words/en/trial';
+import { compareStacks as words } from '@fogata/words/en/screens/trial';
 
 export interface Side {
   title: string;

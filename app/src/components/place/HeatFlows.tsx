@@ -4,7 +4,7 @@ import type { Told } from '@fogata/core/words';
 import { StyleSheet, View } from 'react-native';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { heatFlows as texts } from '../../words/en/place';
+import { heatFlows as texts } from '@fogata/words/en/screens/place';
 
 export function HeatFlows({ lines, at }: { lines: Told<FlowLine>[]; at: string }) {
   if (lines.length === 0) return null;

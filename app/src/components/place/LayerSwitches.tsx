@@ -9,7 +9,7 @@ import { Button, Choice, Toggle } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
 import { isOn, requestFor, type Trial, type TriedLayer } from './trial';
-import { layerSwitches as words } from '../../words/en/trial';
+import { layerSwitches as words } from '@fogata/words/en/screens/trial';
 
 interface Shared {
   view: PlaceView;

@@ -8,7 +8,7 @@ import { useFormat } from '../../data/format';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { placeOptions as words } from '../../words/en/place';
+import { placeOptions as words } from '@fogata/words/en/screens/place';
 
 /** So many stacks are shown at first. */
 const SHOWN = 8;

@@ -13,7 +13,7 @@ import { MarginBar } from '../night/MarginBar';
 import { SharedRows } from './SharedRows';
 import { Stepper } from '../ui/Stepper';
 import { Text } from '../ui/Text';
-import { plantingCard as texts } from '../../words/en/place';
+import { plantingCard as texts } from '@fogata/words/en/screens/place';
 
 const HARM = [
   { value: 'none', label: texts.none },

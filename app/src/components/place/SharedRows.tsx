@@ -1,7 +1,7 @@
 /** Says which plantings stand in the same rows at a time; silent where none does. */
 import { cropById, sharedRows, type Bed, type Planting } from '@fogata/core';
 import { Text } from '../ui/Text';
-import { sharedRows as texts } from '../../words/en/place';
+import { sharedRows as texts } from '@fogata/words/en/screens/place';
 
 export function SharedRows({
   planting,

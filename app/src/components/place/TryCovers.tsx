@@ -32,7 +32,7 @@ import {
   specFor,
   type Trial,
 } from './trial';
-import { tryCovers as words } from '../../words/en/trial';
+import { tryCovers as words } from '@fogata/words/en/screens/trial';
 
 function sideOf(view: PlaceView, trial: Trial, result: TryResult, title: string): Side {
   const w = view.whatIf!;

@@ -10,7 +10,7 @@ import { Curves, type Curve } from '../ui/Curves';
 import { Stepper } from '../ui/Stepper';
 import { PartTitle, Text } from '../ui/Text';
 import { dayWord, isOn, namesFor, type Trial } from './trial';
-import { tryDay as words } from '../../words/en/trial';
+import { tryDay as words } from '@fogata/words/en/screens/trial';
 
 export const IN_STRUCTURE = {
   house: words.inTheHouse,

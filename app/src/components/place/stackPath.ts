@@ -2,7 +2,7 @@
  * The geometry of the stack: arcs over an ember on a ground line, one for each layer, drawn from data. Contract: given
  * the layers from the outermost and a box, returns the arcs' paths, each with its gap as wide as its opening.
  */
-import { stackPath as words } from '../../words/en/place';
+import { stackPath as words } from '@fogata/words/en/screens/place';
 
 export interface Arc {
   d: string;

@@ -17,7 +17,7 @@ import {
   type MaterialId,
 } from '@fogata/core';
 import type { TryRequest } from '../../worker/whatIf';
-import { trial as words } from '../../words/en/trial';
+import { trial as words } from '@fogata/words/en/screens/trial';
 
 export interface Trial {
   /** Switched by hand, by layer id; the others are as the plan has them. */

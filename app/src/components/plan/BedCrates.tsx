@@ -7,7 +7,7 @@ import { Button } from '../ui/Button';
 import { DateStepper } from '../ui/DateStepper';
 import { Amount, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
-import { bedCrates as words } from '../../words/en/plan';
+import { bedCrates as words } from '@fogata/words/en/screens/plan';
 
 export const cratesSaid = (b: Bed): string =>
   b.crates ? words.ofThemPlants(b.crates.count, b.crates.count * b.crates.plantsEach) : words.noneSaidYet;

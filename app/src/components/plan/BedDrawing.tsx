@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { bedDrawing as texts } from '../../words/en/plan';
+import { bedDrawing as texts } from '@fogata/words/en/screens/plan';
 
 const LEAF = 'M0 0C-3-4-2-9 0-11C2-9 3-4 0 0Z';
 

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import type { Format } from '../../data/format';
 import { Choose } from '../ui/Fields';
 import { SnugFields } from './StructureFields';
-import { coverFields as words } from '../../words/en/covers';
+import { coverFields as words } from '@fogata/words/en/screens/covers';
 
 const SHELLS = [
   { value: 'pe-film', label: words.houseFilm },

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { Toggle } from '../ui/Button';
 import { Labelled } from '../ui/Fields';
 import { Text } from '../ui/Text';
-import { coverWays as words } from '../../words/en/covers';
+import { coverWays as words } from '@fogata/words/en/screens/covers';
 
 const ALL: readonly CoverUse[] = ['hoops', 'flat', 'over'];
 export const WORDS: Record<CoverUse, string> = {

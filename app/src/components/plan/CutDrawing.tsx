@@ -7,7 +7,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { Text } from '../ui/Text';
-import { cutDrawing as texts } from '../../words/en/covers';
+import { cutDrawing as texts } from '@fogata/words/en/screens/covers';
 
 export function CutDrawing({
   plan,

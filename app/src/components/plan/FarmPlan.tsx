@@ -17,7 +17,7 @@ import { PanResponder, View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { farmPlan as texts } from '../../words/en/plan';
+import { farmPlan as texts } from '@fogata/words/en/screens/plan';
 
 /** How a bed is drawn: harmed tonight, near harm, safe, planted, or free; and a word in it. */
 export interface BedMark {

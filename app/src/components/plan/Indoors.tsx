@@ -18,7 +18,7 @@ import { useBeds } from '../../data/hooks';
 import { Amount, Choose, Degrees } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { indoors as words } from '../../words/en/covers';
+import { indoors as words } from '@fogata/words/en/screens/covers';
 
 /** One that is new, named as most farms have one. */
 export const newPlace = (id: string): Cover => ({

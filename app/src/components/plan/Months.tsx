@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { PartTitle, Text } from '../ui/Text';
-import { months as words } from '../../words/en/plan';
+import { months as words } from '@fogata/words/en/screens/plan';
 
 /** Twelve numbers of a line, or what is wrong with it. A decimal comma is one where the numbers are set apart by spaces or semicolons. */
 export function readMonths(text: string): number[] | string {

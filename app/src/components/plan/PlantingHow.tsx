@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { Choose } from '../ui/Fields';
 import { Text } from '../ui/Text';
-import { plantingHow as words } from '../../words/en/plan';
+import { plantingHow as words } from '@fogata/words/en/screens/plan';
 
 export const PICKED_WORD: Record<Picked, string> = {
   leaves: words.outerLeavesAgainAndAgain,

@@ -6,7 +6,7 @@ import { NoteField } from '../ui/Field';
 import { Amount, Choose, Metres } from '../ui/Fields';
 import { Steps } from '../ui/Steps';
 import { CoverWays, WORDS } from './CoverWays';
-import { sheetFields as words } from '../../words/en/covers';
+import { sheetFields as words } from '@fogata/words/en/screens/covers';
 
 type StepId = 'what' | 'size' | 'lies' | 'kept';
 

@@ -14,7 +14,7 @@ import { offerUndo } from '../../data/undo';
 import { Problem } from '../ui/Bars';
 import { Button } from '../ui/Button';
 import { PartTitle, Text } from '../ui/Text';
-import { stationFile as words } from '../../words/en/plan';
+import { stationFile as words } from '@fogata/words/en/screens/plan';
 
 const KIND = {
   days: words.aTableOfDays,

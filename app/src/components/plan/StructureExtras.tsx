@@ -2,7 +2,7 @@
 import type { Structure } from '@fogata/core';
 import { Amount, Choose, Fold, Measured } from '../ui/Fields';
 import { Text } from '../ui/Text';
-import { structureExtras as words } from '../../words/en/structures';
+import { structureExtras as words } from '@fogata/words/en/screens/structures';
 
 const HEAT_NOTE = {
   manure: words.freshManureGlovesAndNone,

@@ -6,7 +6,7 @@ import { Button } from '../ui/Button';
 import { useFormat } from '../../data/format';
 import { Choose, Degrees, Measured, Metres } from '../ui/Fields';
 import { PartTitle, Text } from '../ui/Text';
-import { structureFields as words } from '../../words/en/structures';
+import { structureFields as words } from '@fogata/words/en/screens/structures';
 
 const ANSWERS = [
   { value: 0, label: words.noDraughtToFeel },

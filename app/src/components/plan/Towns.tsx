@@ -10,7 +10,7 @@ import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
-import { towns as words } from '../../words/en/plan';
+import { towns as words } from '@fogata/words/en/screens/plan';
 
 /** "47.38° north, 8.54° east" */
 export const sides = (farm: Pick<Farm, 'latitude' | 'longitude'>) =>

@@ -5,7 +5,7 @@ import type { Format } from '../../data/format';
 import { useKit } from '../../data/hooks';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { whatFits as words } from '../../words/en/structures';
+import { whatFits as words } from '@fogata/words/en/screens/structures';
 
 export function WhatFits({ bed, owner, format }: { bed: Bed; owner: Structure; format: Format }) {
   const { data } = useKit();

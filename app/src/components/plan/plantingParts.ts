@@ -2,8 +2,8 @@
 import type { PlantingBody } from '@fogata/contract';
 import { cropById, mayPick } from '@fogata/core';
 import type { Format } from '../../data/format';
-import { plantingScreen as words } from '../../words/en/planting';
-import { dayWords } from '../../words/en/seasonWords';
+import { plantingScreen as words } from '@fogata/words/en/screens/planting';
+import { dayWords } from '@fogata/words/en/screens/seasonWords';
 import { PICKED_WORD } from './PlantingHow';
 
 export const AIMS = [

@@ -4,13 +4,13 @@ import { yearAgain } from '@fogata/core/relay';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { newId } from '../../data/id';
-import { dayShort, upper } from '../../words/en/seasonWords';
+import { dayShort, upper } from '@fogata/words/en/screens/seasonWords';
 import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
 import type { Board } from './useBoard';
-import { againPanel as texts } from '../../words/en/scenarios';
+import { againPanel as texts } from '@fogata/words/en/screens/scenarios';
 
 export function AgainPanel({ board }: { board: Board }) {
   const { view, year } = board;

@@ -10,14 +10,14 @@ import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { MONTHS } from '@fogata/core/telling';
-import { dayShort } from '../../words/en/seasonWords';
+import { dayShort } from '@fogata/words/en/screens/seasonWords';
 import { Text } from '../ui/Text';
 import { placedOf } from './board';
 import { drawnHeight, StripDrawing } from './StripDrawing';
 import { SupplyBand, SUPPLY_PX } from './SupplyBand';
 import { LANE, RowTarget, rowsWords, StripTarget } from './targets';
 import { BOARD_WEEKS, type Board } from './useBoard';
-import { boardGrid as words } from '../../words/en/board';
+import { boardGrid as words } from '@fogata/words/en/screens/board';
 
 const HEAD = 92;
 const LABELS = { wide: 104, narrow: 62 } as const;

@@ -12,7 +12,7 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { useCrops } from '../../data/hooks';
 import { useSaveFarm } from '../../data/useSaveFarm';
-import { dayShort, upper } from '../../words/en/seasonWords';
+import { dayShort, upper } from '@fogata/words/en/screens/seasonWords';
 import { Problem } from '../ui/Bars';
 import { Button, Choice } from '../ui/Button';
 import { DateStepper } from '../ui/DateStepper';
@@ -20,7 +20,7 @@ import { NoteField } from '../ui/Field';
 import { Amount, Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
-import { demandPanel as words } from '../../words/en/relay';
+import { demandPanel as words } from '@fogata/words/en/screens/relay';
 
 type Demand = RelaySettings['demand'][number];
 

@@ -4,13 +4,13 @@ import { earnings, type Earning, type RelayYear } from '@fogata/core/relay';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useFormat, type Format } from '../../data/format';
-import { upper } from '../../words/en/seasonWords';
+import { upper } from '@fogata/words/en/screens/seasonWords';
 import { Choice } from '../ui/Button';
 import { Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { useTheme } from '../../theme/theme';
 import { Text } from '../ui/Text';
-import { earningsPanel as words } from '../../words/en/relay';
+import { earningsPanel as words } from '@fogata/words/en/screens/relay';
 
 const WEEKS = 52;
 type By = 'metre' | 'hour' | 'money';

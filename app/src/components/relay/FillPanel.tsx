@@ -10,14 +10,14 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { change, useFill } from '../../data/hooks';
 import { newId } from '../../data/id';
-import { dayShort, ofHundred, upper } from '../../words/en/seasonWords';
+import { dayShort, ofHundred, upper } from '@fogata/words/en/screens/seasonWords';
 import { Button, Choice } from '../ui/Button';
 import { Problem } from '../ui/Bars';
 import { Loading, Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 import { rowsWords } from './targets';
 import type { Board } from './useBoard';
-import { fillPanel as words } from '../../words/en/relay';
+import { fillPanel as words } from '@fogata/words/en/screens/relay';
 
 const AIMS = [
   { value: 'supply', label: words.whatIsAskedFor },

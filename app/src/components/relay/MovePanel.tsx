@@ -3,16 +3,16 @@ import { flowersOf, isoOf, kgBetween, underChoices, type Strip } from '@fogata/c
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { useFormat } from '../../data/format';
-import { dayWords, ofHundred, upper } from '../../words/en/seasonWords';
+import { dayWords, ofHundred, upper } from '@fogata/words/en/screens/seasonWords';
 import { Button } from '../ui/Button';
 import { DateStepper } from '../ui/DateStepper';
 import { PartTitle, Text } from '../ui/Text';
 import { mayMove } from './board';
-import { quarrelWords, type Units } from '../../words/en/boardWords';
+import { quarrelWords, type Units } from '@fogata/words/en/screens/boardWords';
 import type { Board } from './useBoard';
 import { WrongPanel } from './WrongPanel';
 import { rowsWords } from './targets';
-import { movePanel as words } from '../../words/en/board';
+import { movePanel as words } from '@fogata/words/en/screens/board';
 
 const day = (d: number) => dayWords(isoOf(d).slice(5));
 

@@ -6,14 +6,14 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { useNext } from '../../data/hooks';
 import { newId } from '../../data/id';
-import { dayShort, dayWords, ofHundred, upper } from '../../words/en/seasonWords';
+import { dayShort, dayWords, ofHundred, upper } from '@fogata/words/en/screens/seasonWords';
 import { Button } from '../ui/Button';
 import { Loading, Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 import { freeAfter } from './board';
 import { rowsWords } from './targets';
 import type { Board } from './useBoard';
-import { nextPanel as words } from '../../words/en/relay';
+import { nextPanel as words } from '@fogata/words/en/screens/relay';
 
 export interface RowsAsked {
   bedId: string;

@@ -2,12 +2,12 @@
 import { isoOf, picks, type RelayYear } from '@fogata/core/relay';
 import { Pressable, View } from 'react-native';
 import { useFormat } from '../../data/format';
-import { dayShort, upper } from '../../words/en/seasonWords';
+import { dayShort, upper } from '@fogata/words/en/screens/seasonWords';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
 import { amountWords } from './EarningsPanel';
 import { rowsWords } from './targets';
-import { pickList as words } from '../../words/en/board';
+import { pickList as words } from '@fogata/words/en/screens/board';
 
 export function PickList({ year, onShow }: { year: RelayYear; onShow: (plantingId: string) => void }) {
   const format = useFormat();

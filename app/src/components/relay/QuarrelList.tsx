@@ -5,8 +5,8 @@ import { Pressable, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { quarrelWords, type Units } from '../../words/en/boardWords';
-import { quarrelList as words } from '../../words/en/board';
+import { quarrelWords, type Units } from '@fogata/words/en/screens/boardWords';
+import { quarrelList as words } from '@fogata/words/en/screens/board';
 
 interface ListProps {
   quarrels: readonly Quarrel[];

@@ -19,8 +19,8 @@ import { Fold } from '../ui/Fields';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
 import { yearOf } from './board';
-import { planLines, planSentence, type PlanColumn } from '../../words/en/scenarioWords';
-import { scenariosPanel as words } from '../../words/en/scenarios';
+import { planLines, planSentence, type PlanColumn } from '@fogata/words/en/screens/scenarioWords';
+import { scenariosPanel as words } from '@fogata/words/en/screens/scenarios';
 
 const WEEKS = 52;
 const NO_MOVES = new Map();

@@ -9,9 +9,9 @@ import { Row } from '../ui/Page';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
 import { remakeIn } from './board';
-import { springDetail, springSentence, springTitle } from '../../words/en/springWords';
+import { springDetail, springSentence, springTitle } from '@fogata/words/en/screens/springWords';
 import type { Board } from './useBoard';
-import { springPanel as words } from '../../words/en/scenarios';
+import { springPanel as words } from '@fogata/words/en/screens/scenarios';
 
 export function SpringPanel({ board }: { board: Board }) {
   return (

@@ -2,7 +2,7 @@
 import type { Week } from '@fogata/core/relay';
 import { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT, type Palette } from '../../theme/tokens';
-import { supplyBand as words } from '../../words/en/board';
+import { supplyBand as words } from '@fogata/words/en/screens/board';
 
 export const SUPPLY_PX = 84;
 

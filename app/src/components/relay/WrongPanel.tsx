@@ -10,8 +10,8 @@ import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
 import { refillingIn, remakeIn } from './board';
 import type { Board } from './useBoard';
-import { wrongDetail, wrongSentence, wrongTitle } from '../../words/en/wrongWords';
-import { wrongPanel as words } from '../../words/en/scenarios';
+import { wrongDetail, wrongSentence, wrongTitle } from '@fogata/words/en/screens/wrongWords';
+import { wrongPanel as words } from '@fogata/words/en/screens/scenarios';
 
 type What = 'late' | 'early' | 'lost';
 

@@ -5,10 +5,10 @@ import { memo, useState } from 'react';
 import { Platform, StyleSheet, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTheme } from '../../theme/theme';
-import { dayShort } from '../../words/en/seasonWords';
+import { dayShort } from '@fogata/words/en/screens/seasonWords';
 import { mayMove, movedBy } from './board';
 import type { Hand } from './useBoard';
-import { targets as words } from '../../words/en/board';
+import { targets as words } from '@fogata/words/en/screens/board';
 
 /** Height of a row of the board, px. */
 export const LANE = 54;

@@ -12,7 +12,7 @@ import { retract } from '../../data/actions';
 import { change, refresh, useFarm, useRelay } from '../../data/hooks';
 import { NoServer, request } from '../../data/api';
 import { yearOf } from './board';
-import { leftWords } from '../../words/en/boardWords';
+import { leftWords } from '@fogata/words/en/screens/boardWords';
 import {
   sendMoves,
   storedMoves,

@@ -17,8 +17,8 @@ import { NoteField } from '../ui/Field';
 import { Amount, Choose, Degrees, Fold } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { counterWords, soFarWords } from '../../words/en/counterWords';
-import { countersPanel as words } from '../../words/en/seasonPanels';
+import { counterWords, soFarWords } from '@fogata/words/en/screens/counterWords';
+import { countersPanel as words } from '@fogata/words/en/screens/seasonPanels';
 
 const WHAT = [
   { value: 'ripe', label: words.fruitSetToRipe },

@@ -3,8 +3,8 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { useSeasonCrop } from '../../data/hooks';
 import { Text } from '../ui/Text';
-import { dateSentence, dayShort, placeTitle, rowAt } from '../../words/en/seasonWords';
-import { dateChance as words } from '../../words/en/season';
+import { dateSentence, dayShort, placeTitle, rowAt } from '@fogata/words/en/screens/seasonWords';
+import { dateChance as words } from '@fogata/words/en/screens/season';
 
 export function DateChance({ crop, structureId, date }: { crop: string; structureId: string; date: string }) {
   const { data } = useSeasonCrop(crop === '' ? null : crop, null);

@@ -10,8 +10,8 @@ import { useFarm } from '../../data/hooks';
 import { Button, Tick } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { dayNumber, daysTo, inDays, jobDetail, jobGroups } from '../../words/en/jobWords';
-import { jobList as words } from '../../words/en/season';
+import { dayNumber, daysTo, inDays, jobDetail, jobGroups } from '@fogata/words/en/screens/jobWords';
+import { jobList as words } from '@fogata/words/en/screens/season';
 
 const MOVES = [
   { label: words.words1Week, days: -7 },

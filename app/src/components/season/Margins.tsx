@@ -8,7 +8,7 @@ import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { margins as texts } from '../../words/en/season';
+import { margins as texts } from '@fogata/words/en/screens/season';
 
 const HEIGHT = 150;
 const [LEFT, RIGHT, TOP, BOTTOM] = [44, 12, 12, 24];

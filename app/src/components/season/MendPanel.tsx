@@ -9,8 +9,8 @@ import { Amount, Fold } from '../ui/Fields';
 import { Loading, Row } from '../ui/Page';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
-import { mendSentence, mendTitle, mendWords } from '../../words/en/mendWords';
-import { mendPanel as words } from '../../words/en/seasonPanels';
+import { mendSentence, mendTitle, mendWords } from '@fogata/words/en/screens/mendWords';
+import { mendPanel as words } from '@fogata/words/en/screens/seasonPanels';
 
 export function MendPanel({ planting }: { planting: Planting }) {
   return (

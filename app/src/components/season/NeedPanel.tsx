@@ -17,9 +17,9 @@ import { Fold, Measured } from '../ui/Fields';
 import { Loading, Row } from '../ui/Page';
 import { Sentence } from '../ui/Sentence';
 import { Text } from '../ui/Text';
-import { needSentence, sowingWords, spotWords } from '../../words/en/needWords';
-import { dayShort } from '../../words/en/seasonWords';
-import { needPanel as texts } from '../../words/en/seasonPanels';
+import { needSentence, sowingWords, spotWords } from '@fogata/words/en/screens/needWords';
+import { dayShort } from '@fogata/words/en/screens/seasonWords';
+import { needPanel as texts } from '@fogata/words/en/screens/seasonPanels';
 
 function Weeks({ view }: { view: NeedView }) {
   const theme = useTheme();

@@ -17,7 +17,7 @@ import {
   type At,
   type GridRow,
 } from './plantingGrid';
-import { plantingGrid as words } from '../../words/en/season';
+import { plantingGrid as words } from '@fogata/words/en/screens/season';
 
 interface Props {
   rows: readonly GridRow[];

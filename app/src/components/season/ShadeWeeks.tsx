@@ -7,8 +7,8 @@ import { useShade } from '../../data/hooks';
 import { Problem } from '../ui/Bars';
 import { Loading, Row } from '../ui/Page';
 import { PartTitle, Text } from '../ui/Text';
-import { dayShort } from '../../words/en/seasonWords';
-import { shadeWeeks as words } from '../../words/en/seasonPanels';
+import { dayShort } from '@fogata/words/en/screens/seasonWords';
+import { shadeWeeks as words } from '@fogata/words/en/screens/seasonPanels';
 
 const day = (date: string) => dayShort(date.slice(5));
 

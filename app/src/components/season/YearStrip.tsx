@@ -7,8 +7,8 @@ import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
-import { dayOf, dayWords, ofHundred } from '../../words/en/seasonWords';
-import { yearStrip as texts } from '../../words/en/season';
+import { dayOf, dayWords, ofHundred } from '@fogata/words/en/screens/seasonWords';
+import { yearStrip as texts } from '@fogata/words/en/screens/season';
 
 const LETTERS = 'JFMAMJJASOND';
 const STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];

@@ -19,7 +19,7 @@ import {
   type BedOf,
   type Planting,
 } from '@fogata/core';
-import { plantingGrid as texts } from '../../words/en/season';
+import { plantingGrid as texts } from '@fogata/words/en/screens/season';
 import { PLAIN, told } from '@fogata/core/words';
 
 export const GRID_COLUMNS = [

@@ -1,7 +1,7 @@
 /** What is in the box and has been grown of a crop, to tap rather than type. */
 import { Choice } from '../ui/Button';
 import { useSeeds } from '../../data/hooks';
-import { cultivars as words } from '../../words/en/seeds';
+import { cultivars as words } from '@fogata/words/en/screens/seeds';
 
 const MOST = 6;
 

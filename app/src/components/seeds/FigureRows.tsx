@@ -7,8 +7,8 @@ import { Button } from '../ui/Button';
 import { Amount, Degrees, Metres } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
-import { figureName, figureText } from '../../words/en/seedWords';
-import { figureRows as words } from '../../words/en/seeds';
+import { figureName, figureText } from '@fogata/words/en/screens/seedWords';
+import { figureRows as words } from '@fogata/words/en/screens/seeds';
 
 const FROM = { book: words.book, cultivar: words.yours, record: words.yourScores } as const;
 

@@ -11,8 +11,8 @@ import { Button } from '../ui/Button';
 import { Amount } from '../ui/Fields';
 import { Row } from '../ui/Page';
 import { Text } from '../ui/Text';
-import { lotWords } from '../../words/en/seedWords';
-import { lotRows as texts } from '../../words/en/seeds';
+import { lotWords } from '@fogata/words/en/screens/seedWords';
+import { lotRows as texts } from '@fogata/words/en/screens/seeds';
 
 export function LotRows({
   lots,

@@ -8,7 +8,7 @@ import { NoteField } from '../ui/Field';
 import { Amount, Choose, Metres } from '../ui/Fields';
 import { Steps } from '../ui/Steps';
 import { Text } from '../ui/Text';
-import { packetFields as words } from '../../words/en/seeds';
+import { packetFields as words } from '@fogata/words/en/screens/seeds';
 
 export interface Typed {
   crop: string;

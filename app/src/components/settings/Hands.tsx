@@ -2,7 +2,7 @@
 import { AwaySettings } from '../night/AwaySettings';
 import { Stepper } from '../ui/Stepper';
 import { Part, type SettingsProps } from './Part';
-import { hands as words } from '../../words/en/settings';
+import { hands as words } from '@fogata/words/en/screens/settings';
 
 export function Hands({ farm, save }: SettingsProps) {
   return (

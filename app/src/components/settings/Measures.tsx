@@ -1,7 +1,7 @@
 /** Units and theme. They answer: how is a temperature, a length, a time written, and how bright is the screen? */
 import { Choice } from '../ui/Button';
 import { Part, Question, type SettingsProps } from './Part';
-import { measures as words } from '../../words/en/settings';
+import { measures as words } from '@fogata/words/en/screens/settings';
 
 export function Measures({ farm, save }: SettingsProps) {
   return (

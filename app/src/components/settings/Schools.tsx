@@ -1,6 +1,6 @@
 /** Schools. They answer: which side of each argument of the trade is this farm on? */
 import { Question, type SettingsProps } from './Part';
-import { schools as words } from '../../words/en/settings';
+import { schools as words } from '@fogata/words/en/screens/settings';
 
 export function Schools({ farm, save }: SettingsProps) {
   return (

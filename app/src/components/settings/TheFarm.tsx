@@ -6,7 +6,7 @@ import { Button } from '../ui/Button';
 import { NoteField } from '../ui/Field';
 import { DripSettings } from '../water/DripSettings';
 import { Part, type SettingsProps } from './Part';
-import { theFarm as words } from '../../words/en/settings';
+import { theFarm as words } from '@fogata/words/en/screens/settings';
 
 function Named({ farm, save }: SettingsProps) {
   const [name, setName] = useState(farm.name);

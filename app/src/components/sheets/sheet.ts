@@ -2,28 +2,7 @@
  * A sheet of paper: a title, what it says first, parts of lines that can be ticked. Contract: `sheetText` is all of it as plain
  * text, to be sent; `printSheet` puts it alone on the browser's page, prints, and leaves nothing behind.
  */
-export interface SheetLine {
-  /** A box to tick; null for none. */
-  done: boolean | null;
-  /** When, or where, in front. */
-  at: string;
-  text: string;
-  /** In small letters under it. */
-  note?: string;
-}
-export interface SheetPart {
-  title: string;
-  lines: SheetLine[];
-}
-export interface Sheet {
-  title: string;
-  first: string;
-  parts: SheetPart[];
-  /** What to mind, at the foot. */
-  mind: string[];
-  /** Each part by itself, to be cut out. */
-  tags?: boolean;
-}
+import type { Sheet, SheetPart } from '@fogata/words/sheet';
 
 const box = (done: boolean | null) => (done === null ? '' : done ? '[x] ' : '[ ] ');
 

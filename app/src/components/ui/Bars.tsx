@@ -9,7 +9,7 @@ import { useFormat } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { Button } from './Button';
 import { Text } from './Text';
-import { bars as words } from '../../words/en/ui';
+import { bars as words } from '@fogata/words/en/screens/ui';
 
 /** Says when the server is away and what is kept meanwhile; silent otherwise. */
 export function ConnectionBar() {

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useFormat } from '../../data/format';
 import { Button } from './Button';
 import { Text } from './Text';
-import { clockStepper as words } from '../../words/en/ui';
+import { clockStepper as words } from '@fogata/words/en/screens/ui';
 
 const HALF_HOUR = 30 * 60_000;
 

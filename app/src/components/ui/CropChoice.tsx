@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Choice } from './Button';
 import { NoteField } from './Field';
 import { Text } from './Text';
-import { cropChoice as words } from '../../words/en/ui';
+import { cropChoice as words } from '@fogata/words/en/screens/ui';
 
 export interface CropOffer {
   id: string;

@@ -6,7 +6,7 @@ import type { Format } from '../../data/format';
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { Text } from './Text';
-import { curves as texts } from '../../words/en/ui';
+import { curves as texts } from '@fogata/words/en/screens/ui';
 
 export interface Curve {
   name: string;

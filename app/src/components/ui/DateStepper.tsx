@@ -7,7 +7,7 @@ import { Button } from './Button';
 import { dateTyped } from './dateTyped';
 import { NoteField } from './Field';
 import { Text } from './Text';
-import { dateStepper as words } from '../../words/en/ui';
+import { dateStepper as words } from '@fogata/words/en/screens/ui';
 
 export function dateWords(date: string): string {
   const d = new Date(`${date}T12:00:00Z`);

@@ -14,7 +14,7 @@ import { WIDE } from '../../theme/tokens';
 import { ConnectionBar, UndoBar } from './Bars';
 import { PasscodeGate } from './PasscodeGate';
 import { Text } from './Text';
-import { frame as words } from '../../words/en/ui';
+import { frame as words } from '@fogata/words/en/screens/ui';
 
 const TABS = [
   {

@@ -7,7 +7,7 @@ import { askToNotify, mayNotify } from '../../data/messages';
 import { Button } from './Button';
 import { Choose } from './Fields';
 import { Text } from './Text';
-import { messageSettings as words } from '../../words/en/ui';
+import { messageSettings as words } from '@fogata/words/en/screens/ui';
 
 type Messages = Farm['messages'];
 

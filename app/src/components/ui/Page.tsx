@@ -7,7 +7,7 @@ import { useFarm } from '../../data/hooks';
 import { useTheme } from '../../theme/theme';
 import { TOUCH } from '../../theme/tokens';
 import { Text } from './Text';
-import { page as words } from '../../words/en/ui';
+import { page as words } from '@fogata/words/en/screens/ui';
 
 export function TopLine({ back, left, right }: { back?: string; left?: string; right?: string }) {
   const { data } = useFarm();

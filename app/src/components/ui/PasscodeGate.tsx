@@ -10,7 +10,7 @@ import { Button } from './Button';
 import { NoteField } from './Field';
 import { Page } from './Page';
 import { Text } from './Text';
-import { passcodeGate as words } from '../../words/en/ui';
+import { passcodeGate as words } from '@fogata/words/en/screens/ui';
 
 export function PasscodeGate({ children }: { children: ReactNode }) {
   const { error } = useFarm();

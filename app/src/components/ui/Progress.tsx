@@ -5,7 +5,7 @@ import { planAgain } from '../../data/hooks';
 import { useTheme } from '../../theme/theme';
 import { Problem } from './Bars';
 import { Text } from './Text';
-import { progress as texts } from '../../words/en/ui';
+import { progress as texts } from '@fogata/words/en/screens/ui';
 
 /** What is said while it is worked out. */
 function words({ done, of, first }: PlanProgress): string {

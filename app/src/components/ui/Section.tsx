@@ -6,7 +6,7 @@ import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-
 import { useTheme } from '../../theme/theme';
 import { FONT } from '../../theme/tokens';
 import { stackArcs } from '../place/stackPath';
-import { section as texts } from '../../words/en/ui';
+import { section as texts } from '@fogata/words/en/screens/ui';
 
 export interface SectionLayer {
   name: string;

@@ -5,7 +5,7 @@ import { useTheme } from '../../theme/theme';
 import { TOUCH } from '../../theme/tokens';
 import { Button } from './Button';
 import { Text } from './Text';
-import { stepper as words } from '../../words/en/ui';
+import { stepper as words } from '@fogata/words/en/screens/ui';
 
 export interface StepperProps {
   label: string;

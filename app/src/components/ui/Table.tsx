@@ -16,7 +16,7 @@ import { useTheme } from '../../theme/theme';
 import { TOUCH } from '../../theme/tokens';
 import { NoteField } from './Field';
 import { Text } from './Text';
-import { table as words } from '../../words/en/ui';
+import { table as words } from '@fogata/words/en/screens/ui';
 
 export interface Column<T> {
   id: string;

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Amount, Metres } from '../ui/Fields';
 import { Text } from '../ui/Text';
-import { dripSettings as words } from '../../words/en/water';
+import { dripSettings as words } from '@fogata/words/en/screens/water';
 
 type Drip = NonNullable<Farm['drip']>;
 const USUAL: Drip = { lines: 2, spacingM: 0.2, litresPerHour: 1, uneven: 0 };

@@ -1,0 +1,22 @@
+/** Said in the terminal while Fogata runs, of what went wrong unseen: what it was; why stands behind it as it came. */
+export const faults = {
+  night: 'The night was not worked out',
+  nightNotKept: 'The night is worked out, and was not kept',
+  nights: 'The nights ahead were not worked out',
+  together: 'The nights ahead were not chosen together',
+  day: 'The day was not worked out',
+  shade: 'The shading was not worked out',
+  water: 'The water was not worked out',
+  season: 'The season was not worked out',
+  seasonNotKept: 'The season is worked out, and was not kept',
+  seasonNotRead: 'Kept seasons were not read',
+  fill: 'The gaps of the year were not filled',
+  thread: 'A working thread ended',
+  weather: 'A source of weather or readings did not answer',
+  message: 'A message was not sent',
+  lookout: 'What there is to tell was not looked for',
+  database: 'The database broke off a connection',
+  backup: 'No backup was made',
+  asked: 'What was asked for failed',
+  settings: 'Settings of the farm could not be read and take their defaults',
+};
