@@ -160,5 +160,6 @@ test('hours go to a thread once for all of a night’s tasks: the list that is h
   expect(a).toEqual(task);
   expect(b.only).toEqual([1]);
   expect(b.members).toBe(a.members);
+  expect(sentTask({ members: [], only: [1], given: ['a', 'b', 'c'] }).given).toEqual([null, 'b', null]);
   expect(b.task.history).toBe(a.task.history);
 });

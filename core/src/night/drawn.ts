@@ -38,6 +38,14 @@ function lineThrough(xs: readonly number[], ys: readonly number[]): Line {
   return { at, off: xs.reduce((s, x, i) => s + (at(x) - ys[i]!) ** 2, 0) };
 }
 
+/** On which the lows lie, seen from what is known; from one alone no slope can be told, and they keep the distance that it shows. */
+function lineOf(few: OptionOutcome, ran: readonly number[], by: OptionOutcome): Line {
+  const [x, y] = [ran.map((m) => by.minLeafC[m]!), few.minLeafC];
+  if (ran.length > 1) return lineThrough(x, y);
+  const moreC = y[0]! - x[0]!;
+  return { at: (c) => c + moreC, off: moreC ** 2 };
+}
+
 /** Each member's own where it was run, else as far from the known one as the others are in the mean. */
 function movedLike(few: readonly number[], ran: readonly number[], known: readonly number[]): number[] {
   const more = meanOf(ran.map((m, i) => few[i]! - known[m]!));
@@ -54,13 +62,7 @@ export function drawnOut(
   ran: readonly number[],
   known: readonly OptionOutcome[],
 ): OptionOutcome {
-  const lines = known.map((by) => ({
-    by,
-    line: lineThrough(
-      ran.map((m) => by.minLeafC[m]!),
-      few.minLeafC,
-    ),
-  }));
+  const lines = known.map((by) => ({ by, line: lineOf(few, ran, by) }));
   const first = lines[0];
   if (!first) throw new Error('nothing of the bed is known under all members');
   const { by, line } = lines.reduce((a, b) => (b.line.off < a.line.off ? b : a), first);

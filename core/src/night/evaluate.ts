@@ -16,10 +16,12 @@ export interface BedTask {
   members: WeatherEntry[][];
   /** Places of the members to be run; all where it is left out. */
   only?: readonly number[];
+  /** Where only the choice is asked for: outcomes without the curves of air, soil and damp. */
+  brief?: boolean;
   /** Where the days before left the bed. */
   initial: SoilState;
-  /** The shared layers by member, of a bed in a house. */
-  given?: readonly SharedTrace[];
+  /** The shared layers by member, of a bed in a house; null where the member is not run. */
+  given?: readonly (SharedTrace | null)[];
   /** `structureLayer` is the place of the house, frame or tunnel in the stack, −1 in the open. */
   options: { key: string; spec: BedSpec; structureLayer: number }[];
   /** What is believed of the place's factors; the book's where it is left out. */
@@ -32,22 +34,24 @@ export interface BedTask {
   countFromAtMs: number;
 }
 
+type Option = BedTask['options'][number];
+
+/** A bed's hours, read as outcomes as often as they are asked for, each time from another hour on. */
+export type Ran = (as: Omit<Option, 'spec'>, countFromAtMs: number) => OptionOutcome;
+
 /**
- * Runs every option under every member. `onOption` is told how many of them are done.
- * @example evaluateBed(aTask()).map((o) => o.key) // ['bare', 'fleece']
+ * What runs a bed under one stack after another, with what they have in common made ready once.
+ * @example runnerOf(aTask())(aTask().options[0].spec)({ key: 'bare', structureLayer: -1 }, 0).key // 'bare'
  */
-export function evaluateBed(task: BedTask, onOption?: (done: number) => void): OptionOutcome[] {
+export function runnerOf(task: Omit<BedTask, 'options' | 'countFromAtMs'>): (spec: BedSpec) => Ran {
   const p = preparedFor(task.site, task.members);
   const belief = task.belief ?? BOOK_BELIEF;
   const factors = drawFactors(belief, p.members.length);
-  const first = task.options[0];
-  if (!first) return [];
-  const outside = outsideFor(p, first.spec.ground, belief.mean, task.initial);
-  const from = firstAt(p.members[0]!.entryAtMs, task.countFromAtMs);
   const which = task.only ?? p.members.map((_, m) => m);
-  return task.options.map((option, n) => {
+  return (spec) => {
+    const outside = outsideFor(p, spec.ground, belief.mean, task.initial);
     const runs = which.map((m) =>
-      runBed(option.spec, p.members[m]!, {
+      runBed(spec, p.members[m]!, {
         calibration: { ...factors[m]!, zoneOffsetC: 0 },
         initial: task.initial,
         outside: outside[m]!,
@@ -55,16 +59,31 @@ export function evaluateBed(task: BedTask, onOption?: (done: number) => void): O
         audit: false,
       }),
     );
+    return ({ key, structureLayer }, countFromAtMs) =>
+      outcomeFrom({
+        key,
+        runs,
+        hangsK: which.map((m) => factors[m]!.zoneOffsetC),
+        placeK: task.placeK ?? 0,
+        partedK: task.partedK,
+        from: firstAt(p.members[0]!.entryAtMs, countFromAtMs),
+        structureLayer,
+        brief: task.brief === true,
+      });
+  };
+}
+
+/**
+ * Runs every option under every member. `onOption` is told how many of them are done.
+ * @example evaluateBed(aTask()).map((o) => o.key) // ['bare', 'fleece']
+ */
+export function evaluateBed(task: BedTask, onOption?: (done: number) => void): OptionOutcome[] {
+  if (task.options.length === 0) return [];
+  const run = runnerOf(task);
+  return task.options.map((option, n) => {
+    const ran = run(option.spec);
     onOption?.(n + 1);
-    return outcomeFrom({
-      key: option.key,
-      runs,
-      hangsK: which.map((m) => factors[m]!.zoneOffsetC),
-      placeK: task.placeK ?? 0,
-      partedK: task.partedK,
-      from,
-      structureLayer: option.structureLayer,
-    });
+    return ran(option, task.countFromAtMs);
   });
 }
 

@@ -6,7 +6,7 @@
 import type { BedSpec } from '../heat/types';
 import type { ColdNight } from '../hardiness/injury';
 import { harmChance, type PlantingAtRisk } from './choose';
-import { evaluateBed, type BedTask } from './evaluate';
+import { runnerOf, type BedTask } from './evaluate';
 import { coldNights, type OptionOutcome } from './outcome';
 
 export interface LiftTask {
@@ -33,17 +33,13 @@ const cautious = (o: OptionOutcome): ColdNight[] =>
  * @example looksAtLifting({ task: aTask(), lifted: [{ atMs: START_MS, spec: bed([HOUSE]) }], left: bed([HOUSE, FLEECE]) }).length // 1
  */
 export function looksAtLifting({ task, lifted, left }: LiftTask): LiftLook[] {
-  return lifted.map(({ atMs, spec }) => {
-    const [off, on] = evaluateBed({
-      ...task,
-      countFromAtMs: atMs,
-      options: [
-        { key: 'off', spec, structureLayer: -1 },
-        { key: 'on', spec: left, structureLayer: -1 },
-      ],
-    });
-    return { atMs, off: cautious(off!), on: cautious(on!) };
-  });
+  const run = runnerOf(task);
+  const stays = run(left);
+  return lifted.map(({ atMs, spec }) => ({
+    atMs,
+    off: cautious(run(spec)({ key: 'off', structureLayer: -1 }, atMs)),
+    on: cautious(stays({ key: 'on', structureLayer: -1 }, atMs)),
+  }));
 }
 
 /** A chance of harm that is taken for the light of a day: starting value. */

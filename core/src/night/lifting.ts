@@ -3,7 +3,7 @@ import { coldThere, isIndoors } from '../covers/indoors';
 import { horizonOf } from '../farm/shade';
 import { HOUR_MS } from '../time/farmTime';
 import { medianOf } from './bands';
-import { liftableAtMs, type LiftTask } from './lift';
+import { liftableAtMs, type LiftLook, type LiftTask } from './lift';
 import { bedTask, thawAtMs, type Found, type NightPlan, type PlannedBed, type Work } from './planned';
 import { bedSpec } from './stack';
 import { beforeAtMs } from './tasks';
@@ -13,6 +13,8 @@ const iso = (ms: number) => new Date(ms).toISOString();
 /** Members under which lifting is looked at, and how far apart the times are. */
 const LIFT_MEMBERS = 10;
 const LIFT_EVERY_MS = HOUR_MS / 2;
+/** So many times are looked at together: most mornings the first of them will do. */
+const AT_ONCE = 3;
 
 /**
  * When a bed's covers may come off: by the grower's school at first light or after the thaw, but never before what stands
@@ -41,14 +43,19 @@ export async function setLift(w: Work, f: Found, b: PlannedBed): Promise<void> {
     });
   }
   const { countFromAtMs: _count, ...task } = bedTask(w, f, b, Math.min(LIFT_MEMBERS, i.members.length));
-  const out = await w.pool.lift({ task, lifted, left: b.asIsSpec }, f.under, w.signal);
-  // what stands there is as warm as that: it goes out only into what it bears
   const place = b.on.find(isIndoors);
-  const looks = place ? out.map((l) => ({ ...l, on: l.on.map((n) => coldThere(place, n)) })) : out;
-  b.lift = {
-    atMs: stays ? null : liftableAtMs(b.atRisk, looks),
-    bareC: medianOf(looks[0]!.off.map((n) => n.leafMinC)),
-  };
+  let firstOff: LiftLook['off'] | undefined;
+  let atMs: number | null = null;
+  for (let n = 0; n < lifted.length && atMs === null; n += AT_ONCE) {
+    const work = { task, lifted: lifted.slice(n, n + AT_ONCE), left: b.asIsSpec };
+    const out = await w.pool.lift(work, f.under, w.signal);
+    firstOff ??= out[0]!.off;
+    // what stands there is as warm as that: it goes out only into what it bears
+    const looks = place ? out.map((l) => ({ ...l, on: l.on.map((x) => coldThere(place, x)) })) : out;
+    if (stays) break;
+    atMs = liftableAtMs(b.atRisk, looks);
+  }
+  b.lift = { atMs, bareC: medianOf(firstOff!.map((x) => x.leafMinC)) };
 }
 
 /**

@@ -63,15 +63,22 @@ export async function tryOptions(
     spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeAtMs),
     structureLayer: structureIndex(b.structure, o.covers),
   }));
-  const task = { ...bedTask(w, f, b, members), ...(only ? { only } : {}), options };
+  // of one of several nights what is run under a few is only chosen by
+  const few = only && { only, brief: w.together > 1 };
+  const task = { ...bedTask(w, f, b, members), ...few, options };
   const outcomes = await w.pool.evaluate(task, f.under, w.signal);
-  take(w, b, only ? outcomes.map((o) => drawnOut(o, only, knownOf(w, f, b, o.key))) : outcomes);
+  take(w, b, only ? outcomes.map((o) => drawnOut(o, only, knownOf(w, f, b, o.key, only))) : outcomes);
 }
 
 /** What is known of a bed under everyone and is nearest to a stack: each of its sheets alone, else what lies there, else anything. */
-function knownOf(w: Work, f: Found, b: PlannedBed, key: string): OptionOutcome[] {
+function knownOf(w: Work, f: Found, b: PlannedBed, key: string, only: readonly number[]): OptionOutcome[] {
   const pattern = f.patterns?.get(b.bed.id);
   const covers = b.options.find((o) => o.key === key)?.covers ?? [];
+  if (only.length === 1 && covers.length > 1 && !covers.some(isIndoors)) {
+    const less = covers.map((_, n) => optionKey(covers.filter((_c, k) => k !== n)));
+    const found = b.outcome.options.filter((o) => less.includes(o.key));
+    if (found.length > 0) return found;
+  }
   // a place indoors lies on nothing: the bench is run bare, and what it is in there is put in its place
   if (pattern) return [covers.every(isIndoors) ? pattern.bare : pattern.covered];
   const whole = b.outcome.options.filter(
@@ -127,12 +134,13 @@ export async function tryMore(
   f: Found,
   b: PlannedBed,
   options: readonly CoverOption[],
+  only = f.only ?? drawnFrom(b),
 ): Promise<void> {
   const everyone = w.inputs.members.length;
   const known = (o: CoverOption) =>
     b.outcome.options.find((x) => x.key === o.key)?.minLeafC.length === everyone;
   const rest = options.filter((o) => !known(o));
-  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest), f.only ?? drawnFrom(b));
+  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest), only);
 }
 
 /** The members that a bed's stacks are run under where they are drawn out over the others, by its lows under what lies there. */
@@ -167,5 +175,5 @@ export async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void>
   await tryMore(w, f, b, mayWin(w, b));
   const worth = moreThatMayWin(w, b, threes);
   b.options = [...b.options, ...worth];
-  await tryMore(w, f, b, worth);
+  await tryMore(w, f, b, worth, f.cold === undefined ? undefined : [f.cold]);
 }

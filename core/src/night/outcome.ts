@@ -23,7 +23,7 @@ export interface OptionOutcome {
   thawAtMs: (number | null)[];
   hoursFrozen: number;
   leafC: Band;
-  /** Air in each layer from the outermost; NaN while it is off. */
+  /** Air in each layer from the outermost; NaN while it is off. Of a brief outcome this and what follows is left empty. */
   layersC: Band[];
   /** Soil at 5 cm, median member. */
   soilC: number[];
@@ -119,6 +119,8 @@ export interface OutcomeInputs {
   from: number;
   /** Place of the structure in the stack, −1 in the open. */
   structureLayer: number;
+  /** Without the curves that only a grower looks at. */
+  brief?: boolean;
 }
 
 /**
@@ -157,8 +159,8 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     thawAtMs: leaves.map((leafC) => thawedAtMs(times, leafC, from)),
     hoursFrozen: frozen,
     leafC: bandSeries(leaves, REST_ERROR_K),
-    layersC: runs[0]!.layerAirC.map((_, l) => series((r) => moved(r.layerAirC[l]!, partedK))),
-    soilC: times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
-    humidity: times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
+    layersC: o.brief ? [] : runs[0]!.layerAirC.map((_, l) => series((r) => moved(r.layerAirC[l]!, partedK))),
+    soilC: o.brief ? [] : times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
+    humidity: o.brief ? [] : times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
   };
 }

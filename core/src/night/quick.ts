@@ -15,13 +15,14 @@ import type { Found, Pattern, PlannedBed, Work } from './planned';
 
 const RAN = 2;
 
-/** One of the mild and one of the cold, by what the beds under a roof do with a sheet on them. */
-function fewOf(w: Work, patterns: readonly Pattern[]): number[] | null {
+/** One of the mild and one of the cold, by what the beds under a roof do with a sheet on them; and the cold one. */
+function fewOf(w: Work, patterns: readonly Pattern[]): { only: number[]; cold: number } {
   const meanC = (m: number) => patterns.reduce((s, p) => s + p.covered.minLeafC[m]!, 0) / patterns.length;
-  return someOf(
+  const only = someOf(
     w.inputs.members.map((_, m) => meanC(m)),
     RAN,
-  );
+  )!;
+  return { only, cold: only.reduce((a, m) => (meanC(m) < meanC(a) ? m : a)) };
 }
 
 const isSheets = (covers: readonly Cover[]) => covers.length > 0 && !covers.some(isIndoors);
@@ -68,9 +69,10 @@ export async function lookQuickly(w: Work, found: readonly Found[]): Promise<boo
       const looked = f.beds.map(copyOf);
       const patterns = await Promise.all(looked.map((b) => patternOf(w, f, b)));
       f.patterns = new Map(f.beds.map((b, n) => [b.bed.id, patterns[n]!]));
-      const only = fewOf(w, patterns)!;
-      await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), only)));
-      return { f, only, looked };
+      const { only, cold } = fewOf(w, patterns);
+      // how the house will be is told near enough by the cold one alone
+      await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), [cold])));
+      return { f, only, cold, looked };
     }),
   );
   await choose(
@@ -78,9 +80,9 @@ export async function lookQuickly(w: Work, found: readonly Found[]): Promise<boo
     w,
   );
   await Promise.all(
-    each.map(async ({ f, only, looked }) => {
+    each.map(async ({ f, only, cold, looked }) => {
       if (f.beds.length > 1) await houseAsItWillBe(w, f, looked, only);
-      f.only = only;
+      Object.assign(f, { only, cold });
       await Promise.all(f.beds.map((b) => tryEach(w, f, b, only)));
     }),
   );

@@ -1,6 +1,7 @@
 /**
  * Hours on their way to a thread. Contract: `sent` gives a list as one text, made once for the same list; `heard` the list of a text, the same one for the same text,
- * so that what was made of it holds; `firstOf` the first few of a list, again the same ones. A night's work is hundreds of tasks under the same weather.
+ * so that what was made of it holds; `firstOf` the first few of a list, again the same ones. A night's work is hundreds of tasks under the same weather. Of the air that a
+ * bed is given only what is run goes along.
  */
 const texts = new WeakMap<object, string>();
 const firsts = new WeakMap<object, Map<number, unknown[]>>();
@@ -46,10 +47,16 @@ const HOURS = ['members', 'history'];
 
 /** @example sentTask({ members: [], deepC: 8 }) // { members: '[]', deepC: 8 } */
 export const sentTask = <T extends object>(task: T): Sent<T> =>
-  over(task, (list) => sent(list as object)) as Sent<T>;
+  over(withoutIdle(task), (list) => sent(list as object)) as Sent<T>;
 /** @example heardTask({ members: '[]', deepC: 8 }) // { members: [], deepC: 8 } */
 export const heardTask = <T extends object>(task: Sent<T>): T =>
   over(task, (text) => heard(text as string)) as T;
+
+function withoutIdle(task: { given?: unknown; only?: unknown }): object {
+  const { given, only } = task;
+  if (!Array.isArray(given) || !Array.isArray(only)) return task;
+  return { ...task, given: given.map((air: unknown, m) => (only.includes(m) ? air : null)) };
+}
 
 const over = (task: object, turned: (hours: unknown) => unknown): object =>
   Object.fromEntries(

@@ -37,7 +37,7 @@ const COOL_K = 3;
 /** The solver may take so long over all nights. */
 const SECONDS = 15;
 /** So near to the best is near enough, as a share of the cost; it is told, down to a thousandth. */
-const WITHIN = 0.002;
+const WITHIN = 0.005;
 const NOTHING = 0.001;
 /** Less is not worth another evening's plan, in the farm's money. */
 const WORTH = 2;
