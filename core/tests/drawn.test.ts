@@ -12,6 +12,7 @@ const outcome = (minLeafC: number[], more: Partial<OptionOutcome> = {}): OptionO
   minAtMs: 0,
   coldHours: minLeafC.map(() => 3),
   soilMinC: minLeafC.map(() => 2),
+  hottestC: minLeafC.map(() => 9),
   structureMinC: [],
   thawAtMs: minLeafC.map(() => null),
   hoursFrozen: 0,
@@ -97,6 +98,7 @@ const wholly: Workers = {
       minLeafC: only.map((m) => o.minLeafC[m]!),
       coldHours: only.map((m) => o.coldHours[m]!),
       soilMinC: only.map((m) => o.soilMinC[m]!),
+      hottestC: only.map((m) => o.hottestC[m]!),
       structureMinC: o.structureMinC.length > 0 ? only.map((m) => o.structureMinC[m]!) : [],
     }));
   },

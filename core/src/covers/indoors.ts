@@ -69,6 +69,7 @@ export function carriedIn(
     ...o,
     minLeafC: o.minLeafC.map((c) => thereC(place, c)),
     soilMinC: o.soilMinC.map((c) => thereC(place, c)),
+    hottestC: o.hottestC.map((c) => thereC(place, c)),
     leafC: { low: within(o.leafC.low), mid: within(o.leafC.mid), high: within(o.leafC.high) },
     soilC: within(o.soilC),
   };

@@ -55,7 +55,7 @@ function movedLike(few: readonly number[], ran: readonly number[], known: readon
 /**
  * An outcome under the members at `ran` as one under all, by what is known under all of the same bed in the same air: of several the one on whose line it lies
  * best. Curves and bands stay those of the members that were run. Throws where nothing is known under all.
- * @example drawnOut({ minLeafC: [-1, -3, -5], coldHours: [2, 2, 2], soilMinC: [3, 3, 3], structureMinC: [] }, [0, 2, 4], [{ minLeafC: [-2, -3, -4, -5, -6], coldHours: [3, 3, 3, 3, 3], soilMinC: [2, 2, 2, 2, 2], structureMinC: [] }]).minLeafC // [-1, -2, -3, -4, -5]
+ * @example drawnOut({ minLeafC: [-1, -3, -5], coldHours: [2, 2, 2], soilMinC: [3, 3, 3], hottestC: [8, 7, 6], structureMinC: [] }, [0, 2, 4], [{ minLeafC: [-2, -3, -4, -5, -6], coldHours: [3, 3, 3, 3, 3], soilMinC: [2, 2, 2, 2, 2], hottestC: [5, 5, 5, 5, 5], structureMinC: [] }]).minLeafC // [-1, -2, -3, -4, -5]
  */
 export function drawnOut(
   few: OptionOutcome,
@@ -72,6 +72,7 @@ export function drawnOut(
     minLeafC: by.minLeafC.map((x, m) => (ran.includes(m) ? few.minLeafC[ran.indexOf(m)]! : line.at(x))),
     coldHours: movedLike(few.coldHours, ran, by.coldHours).map((h) => Math.max(0, h)),
     soilMinC: movedLike(few.soilMinC, ran, by.soilMinC),
+    hottestC: movedLike(few.hottestC, ran, by.hottestC),
     structureMinC:
       few.structureMinC.length > 0 && by.structureMinC.length > 0
         ? movedLike(few.structureMinC, ran, by.structureMinC)

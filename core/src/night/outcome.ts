@@ -17,13 +17,16 @@ export interface OptionOutcome {
   /** Hours within a kelvin of that, each member, and the lowest soil about the roots at 5 cm, °C. */
   coldHours: number[];
   soilMinC: number[];
+  /** Highest leaf of the last eight hours, each member, °C: the day that follows with the covers left on. */
+  hottestC: number[];
   /** Lowest air in the structure itself where its thermometer hangs, each member, °C; empty in the open. */
   structureMinC: number[];
   /** When the leaves have thawed, each member, epoch ms; null where they never froze, Infinity where not within the hours. */
   thawAtMs: (number | null)[];
   hoursFrozen: number;
+  /** Hour by hour; of a brief outcome this and the curves that follow are left empty. */
   leafC: Band;
-  /** Air in each layer from the outermost; NaN while it is off. Of a brief outcome this and what follows is left empty. */
+  /** Air in each layer from the outermost; NaN while it is off. */
   layersC: Band[];
   /** Soil at 5 cm, median member. */
   soilC: number[];
@@ -106,6 +109,9 @@ export const coldNights = (o: OptionOutcome, lostK = 0): ColdNight[] =>
     soilMinC: o.soilMinC[m]!,
   }));
 
+/** The hours end in the early afternoon: so long before it is morning. */
+const DAY_MS = 8 * HOUR_MS;
+
 export interface OutcomeInputs {
   key: string;
   runs: readonly BedRun[];
@@ -133,7 +139,12 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
   const moved = (a: Float64Array, k: number) => (k === 0 ? a : a.map((c) => c + k));
   const leaves = runs.map((r) => moved(r.leafC, o.placeK + partedK));
   const minLeafC: number[] = [];
+  const hottestC: number[] = [];
   const minAt: number[] = [];
+  const day = Math.max(
+    0,
+    times.findIndex((ms) => ms >= times[times.length - 1]! - DAY_MS),
+  );
   let frozen = 0;
   for (const leafC of leaves) {
     let at = from;
@@ -143,6 +154,7 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     }
     minLeafC.push(leafC[at]!);
     minAt.push(times[at]!);
+    hottestC.push(leafC.subarray(day).reduce((m, c) => Math.max(m, c), -Infinity));
   }
   const series = (pick: (r: BedRun) => Float64Array) => bandSeries(runs.map(pick), REST_ERROR_K);
   const lowest = (a: Float64Array) => a.subarray(from).reduce((m, c) => Math.min(m, c), Infinity);
@@ -152,15 +164,20 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     minAtMs: medianOf(minAt),
     coldHours: leaves.map((leafC, m) => hoursNear(times, leafC, from, minLeafC[m]!)),
     soilMinC: runs.map((r) => lowest(r.soilC[1])),
+    hottestC,
     structureMinC:
       o.structureLayer < 0
         ? []
         : runs.map((r, m) => lowest(r.layerAirC[o.structureLayer]!) + o.hangsK[m]! + partedK),
     thawAtMs: leaves.map((leafC) => thawedAtMs(times, leafC, from)),
     hoursFrozen: frozen,
-    leafC: bandSeries(leaves, REST_ERROR_K),
-    layersC: o.brief ? [] : runs[0]!.layerAirC.map((_, l) => series((r) => moved(r.layerAirC[l]!, partedK))),
-    soilC: o.brief ? [] : times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
-    humidity: o.brief ? [] : times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
+    ...(o.brief
+      ? { leafC: { low: [], mid: [], high: [] }, layersC: [], soilC: [], humidity: [] }
+      : {
+          leafC: bandSeries(leaves, REST_ERROR_K),
+          layersC: runs[0]!.layerAirC.map((_, l) => series((r) => moved(r.layerAirC[l]!, partedK))),
+          soilC: times.map((_, i) => medianOf(runs.map((r) => r.soilC[1][i]!))),
+          humidity: times.map((_, i) => medianOf(runs.map((r) => r.humidity[i]!))),
+        }),
   };
 }

@@ -1,6 +1,6 @@
 /**
  * A night that is one of several, in a few of the runs. Contract: `lookQuickly` prices each bed's stacks in the air that its house will have, every one of them
- * run under two members and drawn out over all, what has a sheet on what the bed does under a sheet and what has none on what it does bare, and chooses one for each;
+ * run under two members (three sheets under the colder of them) and drawn out over all, what has a sheet on what the bed does under a sheet and what has none on what it does bare, and chooses one for each;
  * false, and nothing done, where there are too few members for that. What is chosen is run under everyone by who asked, and all the nights are chosen once more together.
  */
 import { isIndoors } from '../covers/indoors';

@@ -14,6 +14,8 @@ import { piecesOn } from '../farm/facts';
 import type { Cover } from '../farm/types';
 import { MATERIALS } from '../heat/materials';
 import { dayLengthH } from '../sky/sun';
+import { REST_ERROR_K } from '../calibration/belief';
+import { bandOf } from './bands';
 import { CLOSE_MIN } from './choice';
 import { liftShare } from './choose';
 import { jobsOf } from './jobs';
@@ -57,19 +59,15 @@ const valueOf = (b: PlannedBed): number => b.atRisk.reduce((s, a) => s + a.value
 const MINUTE_MS = 60_000;
 
 /** Options that were priced; what may stay by day is looked up in the outcome, which reaches into the afternoon with its covers on. */
-function optionsOf(n: PlannedNight, b: PlannedBed): SpellOption[] {
+function optionsOf(b: PlannedBed): SpellOption[] {
   const spoilC = Math.min(...b.plantings.map((p) => cropOf(p).spoilC));
-  const riseAtMs = n.plan.window.sunriseAtMs ?? n.plan.window.toAtMs;
   // in the morning there is nothing to choose but what stays
   const options = b.options.length > 0 ? b.options : [asItLies(b)];
   return options.flatMap((o): SpellOption[] => {
     const outcome = b.outcome.options.find((x) => x.key === o.key);
     const loss = b.loss[o.key];
     if (!outcome || loss === undefined || (b.fixed !== null && o.key !== b.fixed)) return [];
-    const hottest = Math.max(
-      ...outcome.leafC.high.filter((_, i) => b.outcome.timesAtMs[i]! >= riseAtMs),
-      -Infinity,
-    );
+    const hottest = bandOf(outcome.hottestC, REST_ERROR_K).high;
     const { pieces } = o;
     return [{ key: o.key, sheets: keysOf(o.covers), loss, pieces, mayStay: hottest <= spoilC - COOL_K }];
   });
@@ -139,8 +137,8 @@ export function spellOf(nights: readonly PlannedNight[], firstAsPlanned: boolean
         lay,
         lift,
         day: nights.map((n, i) => dayCosts(n, of[i]!, sheets)),
-        nights: nights.map((n, i) => {
-          const all = optionsOf(n, of[i]!);
+        nights: nights.map((_, i) => {
+          const all = optionsOf(of[i]!);
           return i === 0 && firstAsPlanned ? all.filter((o) => o.key === keyOf(of[i]!)) : all;
         }),
       };
