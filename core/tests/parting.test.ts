@@ -74,7 +74,7 @@ describe('the night that comes', () => {
     expect(then.beds[1]!.outcome.past).toEqual(as.beds[1]!.outcome.past);
     const [warned] = told(partedWarnings(then), style);
     expect(warned).toMatchObject({ kind: 'parted', urgent: true });
-    expect(warned!.title).toMatch(/is 3\.0\S* (?:°C )?colder than it should be/);
+    expect(warned!.title).toMatch(/: 3\.0\S* (?:°C )?colder than it should be/);
     expect(warned!.text).toContain('Look for a door');
   });
 

@@ -110,6 +110,12 @@ export interface SpellProblem {
   value: (values: Readonly<Record<string, number>>) => number;
 }
 
+/** As short as it can be told: the text is megabytes. */
+function term(f: number, name: string): string {
+  const many = Number(Math.abs(f).toFixed(5));
+  return `${f < 0 ? '-' : '+'}${many === 1 ? '' : ` ${many}`} ${name}`;
+}
+
 /**
  * The programme, in the CPLEX LP format. `x_b_n_o` is one where bed b has option o in night n; `s_b_n_k` how many sheets k stay on it through the day
  * before night n: no more than lie in the night before under what may stay, and than lie in night n.
@@ -122,7 +128,6 @@ export function spellProblem(s: Spell): SpellProblem {
   const binary: string[] = [];
   const stock = new Map<string, string[]>();
   const hands: string[][] = s.handsMin.map(() => []);
-  const term = (f: number, name: string) => `${f < 0 ? '- ' : '+ '}${Math.abs(f).toFixed(5)} ${name}`;
   const x = (b: number, n: number, o: number) => `x_${b}_${n}_${o}`;
   const stay = (b: number, n: number, k: number) => `s_${b}_${n}_${k}`;
   const kinds = s.beds.map((bed) => kindsOf(bed.nights.flat().map((o) => o.sheets)));

@@ -28,7 +28,7 @@ export const warnings = {
   'warn.forecast.text': (v: { k: number }, f: Telling) =>
     `The forecast is ${f.apart(v.k)} colder than the one that was planned by. The plan has been worked out anew: look at it again.`,
   'warn.parted': (v: { structure: string; offK: number }, f: Telling) =>
-    `${v.structure} is ${f.apart(v.offK)} ${way(v.offK < 0)} than it should be`,
+    `${v.structure}: ${f.apart(v.offK)} ${way(v.offK < 0)} than it should be`,
   'warn.parted.text': (v: { measuredC: number; atMs: number; modelC: number; colder: boolean }, f: Telling) =>
     `Its thermometer showed ${f.t(v.measuredC)} at ${f.time(v.atMs)}; by what is noted it should be ${f.t(v.modelC)}. ${
       v.colder
@@ -36,7 +36,7 @@ export const warnings = {
         : 'A cover that is on and not noted, or the thermometer itself. Nothing is counted warmer for it.'
     }`,
   'warn.both': (v: { title: string; text: string }) => `${v.title}. ${v.text}`,
-  'warn.heat': (v: { structure: string; airC: number }, f: Telling) => `${v.structure} shows ${f.t(v.airC)}`,
+  'warn.heat': (v: { structure: string; airC: number }, f: Telling) => `${v.structure}: ${f.t(v.airC)} in there`,
   'warn.heat.text': (v: { atMs: number; crop: string; limitC: number }, f: Telling) =>
     `Measured at ${f.time(v.atMs)}. ${v.crop} spoils above ${f.t(v.limitC)}: open everything that opens. Do not go to work in it alone.`,
   'warn.silent': (v: { spot: string }) => `No word from the thermometer: ${v.spot}`,
