@@ -8,7 +8,7 @@ import { floorMinutes, HOUR_MS } from '../time/farmTime';
 import { airAgain, keepAir, lateAgain } from './airs';
 import { choose } from './choice';
 import { firstChoice } from './firstChoice';
-import { lookQuickly } from './quick';
+import { lookQuickly, mayLookQuickly, seeQuickly, type Seen } from './quick';
 import type { HouseOutcome } from './house';
 import { setLift } from './lifting';
 import { chooseSure } from './sure';
@@ -93,8 +93,11 @@ async function lookThoroughly(w: Work, found: readonly Found[], told: Told): Pro
 
 export async function workOut(w: Work, told: Told = {}): Promise<PlannedBed[]> {
   const { inputs, roofs, phase } = w;
+  const quick = phase !== 'morning' && mayLookQuickly(w);
+  const seen: Seen[] = [];
+  // one roof waits for no other
   const found = await Promise.all(
-    roofs.map(async (first): Promise<Found> => {
+    roofs.map(async (first, at): Promise<Found> => {
       const asIs = (r: Roof) => houseTask(inputs, r, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
       let [roof, task] = [first, asIs(first)];
       let house = await w.pool.house(task, w.signal);
@@ -106,23 +109,27 @@ export async function workOut(w: Work, told: Told = {}): Promise<PlannedBed[]> {
       }
       const beds = roof.beds.map((p, n) => plannedBed(w, p, house, n));
       told.onBeds?.(beds);
-      return { roof, beds, house, under: w.pool.nameOf(task.beds) };
+      const f: Found = { roof, beds, house, under: w.pool.nameOf(task.beds) };
+      if (phase === 'morning') await Promise.all(beds.map((b) => setLift(w, f, b)));
+      else await shutAsItLies(w, f);
+      if (quick) seen[at] = await seeQuickly(w, f);
+      return f;
     }),
   );
   const all = found.flatMap((f) => f.beds);
-  if (phase === 'morning') {
-    await Promise.all(found.flatMap((f) => f.beds.map((b) => setLift(w, f, b))));
-    return all;
-  }
-  await Promise.all(found.map((f) => shutAsItLies(w, f)));
-  if (w.together === 1 || !(await lookQuickly(w, found))) await lookThoroughly(w, found, told);
+  if (phase === 'morning') return all;
+  if (quick) await lookQuickly(w, seen);
+  else await lookThoroughly(w, found, told);
   // with each place's own latest time known, once more: what can be done by then, and what only after
-  const due = () => Promise.all(found.flatMap((f) => f.beds.map((b) => setDueTime(w, f, b))));
-  await due();
-  await Promise.all(found.flatMap((f) => f.beds.map((b) => tryThrees(w, f, b))));
+  const onEach = (look: (f: Found, b: PlannedBed) => Promise<void>) =>
+    Promise.all(found.flatMap((f) => f.beds.map((b) => look(f, b))));
+  await onEach(async (f, b) => {
+    await setDueTime(w, f, b);
+    await tryThrees(w, f, b);
+  });
   const before = all.map((b) => b.chosen).join();
   await chooseSure(w, found);
-  if (all.map((b) => b.chosen).join() !== before) await due();
+  if (all.map((b) => b.chosen).join() !== before) await onEach((f, b) => setDueTime(w, f, b));
   await Promise.all(
     found.map(async (f) => {
       for (const b of f.beds)

@@ -1,7 +1,7 @@
 /**
- * A night that is one of several, in a few of the runs. Contract: `lookQuickly` prices each bed's stacks in the air that its house will have, every one of them
+ * A night that is one of several, in a few of the runs. Contract: `seeQuickly` looks at a roof as it lies; `lookQuickly` then prices each bed's stacks in the air that its house will have, every one of them
  * run under two members (three sheets under the colder of them) and drawn out over all, what has a sheet on what the bed does under a sheet and what has none on what it does bare, and chooses one for each;
- * false, and nothing done, where there are too few members for that. What is chosen is run under everyone by who asked, and all the nights are chosen once more together.
+ * `mayLookQuickly` says whether there are members enough for that. What is chosen is run under everyone by who asked, and all the nights are chosen once more together.
  */
 import { isIndoors } from '../covers/indoors';
 import type { Cover } from '../farm/types';
@@ -61,34 +61,43 @@ async function houseAsItWillBe(w: Work, f: Found, beds: readonly PlannedBed[], o
   Object.assign(f, await asPlanned(w, f.roof, f.beds, keys, [...new Set([0, ...only])]));
 }
 
-export async function lookQuickly(w: Work, found: readonly Found[]): Promise<boolean> {
+/** A roof as it lies: what each of its beds does bare and under a sheet, and with one sheet more. */
+export interface Seen {
+  f: Found;
+  only: readonly number[];
+  cold: number;
+  looked: PlannedBed[];
+}
+
+/** Whether the night is one of several, and there are members enough. */
+export const mayLookQuickly = (w: Work): boolean =>
+  w.together > 1 && someOf(new Array<number>(w.inputs.members.length).fill(0), RAN) !== null;
+
+export async function seeQuickly(w: Work, f: Found): Promise<Seen> {
+  const looked = f.beds.map(copyOf);
+  const patterns = await Promise.all(looked.map((b) => patternOf(w, f, b)));
+  f.patterns = new Map(f.beds.map((b, n) => [b.bed.id, patterns[n]!]));
+  const { only, cold } = fewOf(w, patterns);
+  // how the house will be is told near enough by the cold one alone
   const { length } = w.inputs.members;
-  if (someOf(new Array<number>(length).fill(0), RAN) === null) return false;
-  const each = await Promise.all(
-    found.map(async (f) => {
-      const looked = f.beds.map(copyOf);
-      const patterns = await Promise.all(looked.map((b) => patternOf(w, f, b)));
-      f.patterns = new Map(f.beds.map((b, n) => [b.bed.id, patterns[n]!]));
-      const { only, cold } = fewOf(w, patterns);
-      // how the house will be is told near enough by the cold one alone
-      await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), [cold])));
-      return { f, only, cold, looked };
-    }),
-  );
+  await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), [cold])));
+  return { f, only, cold, looked };
+}
+
+export async function lookQuickly(w: Work, seen: readonly Seen[]): Promise<void> {
   await choose(
-    each.flatMap((e) => e.looked),
+    seen.flatMap((s) => s.looked),
     w,
   );
   await Promise.all(
-    each.map(async ({ f, only, cold, looked }) => {
+    seen.map(async ({ f, only, cold, looked }) => {
       if (f.beds.length > 1) await houseAsItWillBe(w, f, looked, only);
       Object.assign(f, { only, cold });
       await Promise.all(f.beds.map((b) => tryEach(w, f, b, only)));
     }),
   );
   await choose(
-    found.flatMap((f) => f.beds),
+    seen.flatMap(({ f }) => f.beds),
     w,
   );
-  return true;
 }
