@@ -48,13 +48,15 @@ export function runnerOf(task: Omit<BedTask, 'options' | 'countFromAtMs'>): (spe
   const belief = task.belief ?? BOOK_BELIEF;
   const factors = drawFactors(belief, p.members.length);
   const which = task.only ?? p.members.map((_, m) => m);
+  // all of them lie on the same ground
+  let outside: ReturnType<typeof outsideFor> | undefined;
   return (spec) => {
-    const outside = outsideFor(p, spec.ground, belief.mean, task.initial);
+    const bare = (outside ??= outsideFor(p, spec.ground, belief.mean, task.initial));
     const runs = which.map((m) =>
       runBed(spec, p.members[m]!, {
         calibration: { ...factors[m]!, zoneOffsetC: 0 },
         initial: task.initial,
-        outside: outside[m]!,
+        outside: bare[m]!,
         ...(task.given ? { given: task.given[m]! } : {}),
         audit: false,
       }),
