@@ -38,14 +38,6 @@ function lineThrough(xs: readonly number[], ys: readonly number[]): Line {
   return { at, off: xs.reduce((s, x, i) => s + (at(x) - ys[i]!) ** 2, 0) };
 }
 
-/** On which the lows lie, seen from what is known; from one alone no slope can be told, and they keep the distance that it shows. */
-function lineOf(few: OptionOutcome, ran: readonly number[], by: OptionOutcome): Line {
-  const [x, y] = [ran.map((m) => by.minLeafC[m]!), few.minLeafC];
-  if (ran.length > 1) return lineThrough(x, y);
-  const moreC = y[0]! - x[0]!;
-  return { at: (c) => c + moreC, off: moreC ** 2 };
-}
-
 /** Each member's own where it was run, else as far from the known one as the others are in the mean. */
 function movedLike(few: readonly number[], ran: readonly number[], known: readonly number[]): number[] {
   const more = meanOf(ran.map((m, i) => few[i]! - known[m]!));
@@ -62,20 +54,57 @@ export function drawnOut(
   ran: readonly number[],
   known: readonly OptionOutcome[],
 ): OptionOutcome {
-  const lines = known.map((by) => ({ by, line: lineOf(few, ran, by) }));
+  const lines = known.map((by) => ({
+    by,
+    line: lineThrough(
+      ran.map((m) => by.minLeafC[m]!),
+      few.minLeafC,
+    ),
+  }));
   const first = lines[0];
   if (!first) throw new Error('nothing of the bed is known under all members');
   const { by, line } = lines.reduce((a, b) => (b.line.off < a.line.off ? b : a), first);
-  return {
-    ...few,
-    ranUnder: ran.length,
-    minLeafC: by.minLeafC.map((x, m) => (ran.includes(m) ? few.minLeafC[ran.indexOf(m)]! : line.at(x))),
-    coldHours: movedLike(few.coldHours, ran, by.coldHours).map((h) => Math.max(0, h)),
-    soilMinC: movedLike(few.soilMinC, ran, by.soilMinC),
-    hottestC: movedLike(few.hottestC, ran, by.hottestC),
-    structureMinC:
-      few.structureMinC.length > 0 && by.structureMinC.length > 0
-        ? movedLike(few.structureMinC, ran, by.structureMinC)
-        : few.structureMinC,
-  };
+  return drawnBy(few, ran, by, (c) => line.at(c));
+}
+
+/** An outcome of some members as one of all: by its lows on a line, all else as far from what is known as it shows. */
+const drawnBy = (
+  few: OptionOutcome,
+  ran: readonly number[],
+  by: OptionOutcome,
+  at: (knownC: number) => number,
+): OptionOutcome => ({
+  ...few,
+  ranUnder: ran.length,
+  minLeafC: by.minLeafC.map((x, m) => (ran.includes(m) ? few.minLeafC[ran.indexOf(m)]! : at(x))),
+  coldHours: movedLike(few.coldHours, ran, by.coldHours).map((h) => Math.max(0, h)),
+  soilMinC: movedLike(few.soilMinC, ran, by.soilMinC),
+  hottestC: movedLike(few.hottestC, ran, by.hottestC),
+  structureMinC:
+    few.structureMinC.length > 0 && by.structureMinC.length > 0
+      ? movedLike(few.structureMinC, ran, by.structureMinC)
+      : few.structureMinC,
+});
+
+/** What lies nearer to where covers change nothing than this tells nothing of them, K. */
+const TELLS_K = 1;
+
+/**
+ * An outcome under one member as one under all, by what the bed does bare and covered. A cover holds a leaf between the cold over it and the warmth of the ground: there
+ * is one temperature at which it would make no difference, told from bare and covered, and every stack's lows are the covered bed's drawn nearer to it or away from it.
+ * @example drawnFromOne({ minLeafC: [-2], coldHours: [2], soilMinC: [3], hottestC: [8], structureMinC: [] }, 1, { minLeafC: [-4, -8], coldHours: [3, 3], soilMinC: [2, 2], hottestC: [5, 5], structureMinC: [] }, { minLeafC: [-2, -4], coldHours: [3, 3], soilMinC: [2, 2], hottestC: [5, 5], structureMinC: [] }).minLeafC // [-1, -2]
+ */
+export function drawnFromOne(
+  few: OptionOutcome,
+  ran: number,
+  bare: OptionOutcome,
+  covered: OptionOutcome,
+): OptionOutcome {
+  const line = lineThrough(bare.minLeafC, covered.minLeafC);
+  const slope = line.at(1) - line.at(0);
+  const sameC = line.at(0) / (1 - slope);
+  const [x, y] = [covered.minLeafC[ran]!, few.minLeafC[0]!];
+  const share = (y - sameC) / (x - sameC);
+  const tells = Math.abs(x - sameC) > TELLS_K && share > 0 && share < 2;
+  return drawnBy(few, [ran], covered, (c) => (tells ? sameC + share * (c - sameC) : c + (y - x)));
 }

@@ -6,7 +6,7 @@ import { isIndoors } from '../covers/indoors';
 import type { Cover } from '../farm/types';
 import { fewKey } from './airs';
 import { mayWin, moreThatMayWin } from './choice';
-import { drawnOut, someOf } from './drawn';
+import { drawnFromOne, drawnOut, someOf } from './drawn';
 import { optionKey, threeOptions, type CoverOption } from './options';
 import type { OptionOutcome } from './outcome';
 import { bedTask, layAtMs, type Found, type PlannedBed, type Work } from './planned';
@@ -67,24 +67,26 @@ export async function tryOptions(
   const few = only && { only, brief: w.together > 1 };
   const task = { ...bedTask(w, f, b, members), ...few, options };
   const outcomes = await w.pool.evaluate(task, f.under, w.signal);
-  take(w, b, only ? outcomes.map((o) => drawnOut(o, only, knownOf(w, f, b, o.key, only))) : outcomes);
+  take(w, b, only ? outcomes.map((o) => drawn(w, f, b, o, only)) : outcomes);
 }
 
-/** What is known of a bed under everyone and is nearest to a stack: each of its sheets alone, else what lies there, else anything. */
-function knownOf(w: Work, f: Found, b: PlannedBed, key: string, only: readonly number[]): OptionOutcome[] {
+const coversUnder = (b: PlannedBed, key: string) => b.options.find((o) => o.key === key)?.covers ?? [];
+
+/** An outcome of some members as one of all, by what is known of the bed under everyone. */
+function drawn(w: Work, f: Found, b: PlannedBed, few: OptionOutcome, only: readonly number[]): OptionOutcome {
   const pattern = f.patterns?.get(b.bed.id);
-  const covers = b.options.find((o) => o.key === key)?.covers ?? [];
-  if (only.length === 1 && covers.length > 1 && !covers.some(isIndoors)) {
-    const less = covers.map((_, n) => optionKey(covers.filter((_c, k) => k !== n)));
-    const found = b.outcome.options.filter((o) => less.includes(o.key));
-    if (found.length > 0) return found;
-  }
+  if (!pattern) return drawnOut(few, only, knownOf(w, b, few.key));
   // a place indoors lies on nothing: the bench is run bare, and what it is in there is put in its place
-  if (pattern) return [covers.every(isIndoors) ? pattern.bare : pattern.covered];
+  const isBare = coversUnder(b, few.key).every(isIndoors);
+  return drawnFromOne(few, only[0]!, pattern.bare, isBare ? pattern.bare : pattern.covered);
+}
+
+/** What is nearest to a stack: each of its sheets alone, else what lies there, else anything. */
+function knownOf(w: Work, b: PlannedBed, key: string): OptionOutcome[] {
   const whole = b.outcome.options.filter(
     (o) => o.ranUnder === undefined && o.minLeafC.length === w.inputs.members.length,
   );
-  const single = covers.map((c) => optionKey([c]));
+  const single = coversUnder(b, key).map((c) => optionKey([c]));
   const of = (keys: readonly string[]) => whole.filter((o) => keys.includes(o.key));
   return [of(single), of([optionKey(b.on)]), whole].find((list) => list.length > 0) ?? [];
 }
@@ -134,13 +136,12 @@ export async function tryMore(
   f: Found,
   b: PlannedBed,
   options: readonly CoverOption[],
-  only = f.only ?? drawnFrom(b),
 ): Promise<void> {
   const everyone = w.inputs.members.length;
   const known = (o: CoverOption) =>
     b.outcome.options.find((x) => x.key === o.key)?.minLeafC.length === everyone;
   const rest = options.filter((o) => !known(o));
-  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest), only);
+  await tryOptions(w, f, b, everyone, moreThatMayWin(w, b, rest), f.only ?? drawnFrom(b));
 }
 
 /** The members that a bed's stacks are run under where they are drawn out over the others, by its lows under what lies there. */
@@ -175,5 +176,5 @@ export async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void>
   await tryMore(w, f, b, mayWin(w, b));
   const worth = moreThatMayWin(w, b, threes);
   b.options = [...b.options, ...worth];
-  await tryMore(w, f, b, worth, f.cold === undefined ? undefined : [f.cold]);
+  await tryMore(w, f, b, worth);
 }

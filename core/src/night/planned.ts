@@ -131,10 +131,8 @@ export interface Found {
   /** The house with its openings shut and what lies on its beds now, or as last chosen: whose air counts. */
   house: HouseOutcome;
   under: string;
-  /** Where the night is one of several: the members under which anything is run in that air, and what each bed does with no sheet and with one under everyone. */
+  /** Where the night is one of several: the member under which anything is run in that air, and what each bed does with no sheet and with one under everyone. */
   only?: readonly number[] | undefined;
-  /** The colder of them. */
-  cold?: number;
   patterns?: ReadonlyMap<string, Pattern>;
   /** Where that air is the one of before: what cannot win, as it was looked at under a few members then, by bed and what lies on it. */
   few?: ReadonlyMap<string, readonly OptionOutcome[]> | undefined;

@@ -1,6 +1,6 @@
 /**
  * A night that is one of several, in a few of the runs. Contract: `seeQuickly` looks at a roof as it lies; `lookQuickly` then prices each bed's stacks in the air that its house will have, every one of them
- * run under two members (three sheets under the colder of them) and drawn out over all, what has a sheet on what the bed does under a sheet and what has none on what it does bare, and chooses one for each;
+ * run under one member, a cold one, and drawn out over all by what the bed does bare and under a sheet, and chooses one for each;
  * `mayLookQuickly` says whether there are members enough for that. What is chosen is run under everyone by who asked, and all the nights are chosen once more together.
  */
 import { isIndoors } from '../covers/indoors';
@@ -13,16 +13,16 @@ import { asPlanned, tryMore, tryOptions } from './looks';
 import { optionKey, type CoverOption } from './options';
 import type { Found, Pattern, PlannedBed, Work } from './planned';
 
-const RAN = 2;
+/** The members are halved by what the beds under a roof do with a sheet on them, and of the colder half the middle one is run. */
+const HALVES = 2;
 
-/** One of the mild and one of the cold, by what the beds under a roof do with a sheet on them; and the cold one. */
-function fewOf(w: Work, patterns: readonly Pattern[]): { only: number[]; cold: number } {
+function coldOf(w: Work, patterns: readonly Pattern[]): number {
   const meanC = (m: number) => patterns.reduce((s, p) => s + p.covered.minLeafC[m]!, 0) / patterns.length;
-  const only = someOf(
+  const of = someOf(
     w.inputs.members.map((_, m) => meanC(m)),
-    RAN,
+    HALVES,
   )!;
-  return { only, cold: only.reduce((a, m) => (meanC(m) < meanC(a) ? m : a)) };
+  return of.reduce((a, m) => (meanC(m) < meanC(a) ? m : a));
 }
 
 const isSheets = (covers: readonly Cover[]) => covers.length > 0 && !covers.some(isIndoors);
@@ -65,23 +65,21 @@ async function houseAsItWillBe(w: Work, f: Found, beds: readonly PlannedBed[], o
 export interface Seen {
   f: Found;
   only: readonly number[];
-  cold: number;
   looked: PlannedBed[];
 }
 
 /** Whether the night is one of several, and there are members enough. */
 export const mayLookQuickly = (w: Work): boolean =>
-  w.together > 1 && someOf(new Array<number>(w.inputs.members.length).fill(0), RAN) !== null;
+  w.together > 1 && someOf(new Array<number>(w.inputs.members.length).fill(0), HALVES) !== null;
 
 export async function seeQuickly(w: Work, f: Found): Promise<Seen> {
   const looked = f.beds.map(copyOf);
   const patterns = await Promise.all(looked.map((b) => patternOf(w, f, b)));
   f.patterns = new Map(f.beds.map((b, n) => [b.bed.id, patterns[n]!]));
-  const { only, cold } = fewOf(w, patterns);
-  // how the house will be is told near enough by the cold one alone
+  const only = [coldOf(w, patterns)];
   const { length } = w.inputs.members;
-  await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), [cold])));
-  return { f, only, cold, looked };
+  await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), only)));
+  return { f, only, looked };
 }
 
 export async function lookQuickly(w: Work, seen: readonly Seen[]): Promise<void> {
@@ -90,9 +88,9 @@ export async function lookQuickly(w: Work, seen: readonly Seen[]): Promise<void>
     w,
   );
   await Promise.all(
-    seen.map(async ({ f, only, cold, looked }) => {
+    seen.map(async ({ f, only, looked }) => {
       if (f.beds.length > 1) await houseAsItWillBe(w, f, looked, only);
-      Object.assign(f, { only, cold });
+      f.only = only;
       await Promise.all(f.beds.map((b) => tryEach(w, f, b, only)));
     }),
   );
