@@ -1,7 +1,7 @@
 /** Stacks that are run under some of the members: what is drawn out over the others is what running them gives, and nothing that is chosen rests on it. */
 import { ensemble, type OptionOutcome } from '../src';
 import { begin, type Evening, type NightPlan, type Workers } from '../planning';
-import { drawnOut, someOf } from '../src/night/drawn';
+import { drawnFromOne, drawnOut, someOf } from '../src/night/drawn';
 import { aCover } from './fixtures';
 import { evening, workers } from './eveningFixture';
 
@@ -85,6 +85,39 @@ function bitter(members: number): Evening {
     weather: { ...e.weather, members: ensemble(7, start - 3_600_000, centre, members) },
   };
 }
+
+describe('from one member', () => {
+  const bare = [-4, -9, -6, -12];
+  /** A cover that lets through so much of how far the cold is from four degrees. */
+  const under = (share: number) => bare.map((c) => 4 + share * (c - 4));
+
+  test('every stack is found whose covers make no difference at the same temperature', () => {
+    for (const share of [0.1, 0.35, 0.9])
+      for (const ran of [0, 1, 2, 3]) {
+        const one = outcome([under(share)[ran]!]);
+        const drawn = drawnFromOne(one, ran, outcome(bare), outcome(under(0.5)));
+        drawn.minLeafC.forEach((c, m) => expect(c).toBeCloseTo(under(share)[m]!, 9));
+        expect(drawn.ranUnder).toBe(1);
+      }
+  });
+
+  test('where bare and covered do not tell such a temperature it stays as far from the covered bed as it was', () => {
+    const same = drawnFromOne(outcome([-3]), 1, outcome(bare), outcome(bare));
+    expect(same.minLeafC).toEqual(bare.map((c) => c + 6));
+    // a room is as warm in every member
+    const even = drawnFromOne(outcome([5]), 0, outcome([6, 6]), outcome([6, 6]));
+    expect(even.minLeafC).toEqual([5, 5]);
+  });
+
+  test('the day, the soil and the hours keep the distance that they show', () => {
+    const known = outcome(under(0.5), { hottestC: [9, 12, 7, 10], soilMinC: [2, 1, 3, 0] });
+    const one = outcome([under(0.3)[1]!], { hottestC: [14], soilMinC: [1.5], coldHours: [1] });
+    const drawn = drawnFromOne(one, 1, outcome(bare), known);
+    expect(drawn.hottestC).toEqual([11, 14, 9, 12]);
+    expect(drawn.soilMinC).toEqual([2.5, 1.5, 3.5, 0.5]);
+    expect(drawn.coldHours).toEqual([1, 1, 1, 1]);
+  });
+});
 
 /** The same work with every member run, as it would be without drawing anything out. */
 const wholly: Workers = {
