@@ -36,7 +36,8 @@ export const warnings = {
         : 'A cover that is on and not noted, or the thermometer itself. Nothing is counted warmer for it.'
     }`,
   'warn.both': (v: { title: string; text: string }) => `${v.title}. ${v.text}`,
-  'warn.heat': (v: { structure: string; airC: number }, f: Telling) => `${v.structure}: ${f.t(v.airC)} in there`,
+  'warn.heat': (v: { structure: string; airC: number }, f: Telling) =>
+    `${v.structure}: ${f.t(v.airC)} in there`,
   'warn.heat.text': (v: { atMs: number; crop: string; limitC: number }, f: Telling) =>
     `Measured at ${f.time(v.atMs)}. ${v.crop} spoils above ${f.t(v.limitC)}: open everything that opens. Do not go to work in it alone.`,
   'warn.silent': (v: { spot: string }) => `No word from the thermometer: ${v.spot}`,
