@@ -104,7 +104,7 @@ test('a house that shows more than its crops bear is told of by what was measure
   await s.context.options.clock.set(noonAtMs);
   await takeTemperatures(s.open.db, [{ spot: 'south', atMs: noonAtMs - HOUR / 6, c: 41 }], 'push', noonAtMs);
   const hot = (await lookOut(s.context, sink)).filter((m) => m.kind === 'hot' && m.subject === 'south');
-  expect(hot.map((m) => m.title)).toContain('South house shows 41.0 °C');
+  expect(hot.map((m) => m.title)).toContain('South house: 41.0 °C in there');
   await s.context.options.clock.set(DEMO_START_MS + 8 * HOUR);
 }, 120_000);
 
