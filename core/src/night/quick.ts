@@ -1,7 +1,8 @@
 /**
  * A night that is one of several, in a few of the runs. Contract: `seeQuickly` looks at a roof as it lies; `lookQuickly` then prices each bed's stacks in the air that its house will have, every one of them
  * run under one member, a cold one, and drawn out over all by what the bed does bare and under a sheet, and chooses one for each;
- * `mayLookQuickly` says whether there are members enough for that. What is chosen is run under everyone by who asked, and all the nights are chosen once more together.
+ * `mayLookQuickly` says whether there are members enough for that. What is chosen is run under everyone by who asked. All the nights are
+ * chosen once more together: what a bed gets then and did not have has the figure that is drawn.
  */
 import { isIndoors } from '../covers/indoors';
 import type { Cover } from '../farm/types';
