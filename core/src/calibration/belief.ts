@@ -81,8 +81,19 @@ function root(covariance: readonly number[]): number[] {
   return l;
 }
 
-/** `count` standard normal numbers for a factor, with mean 0 and variance 1 over the lot; 0 first. */
-function normals(factor: number, count: number): number[] {
+/** A farm's forecasts have one or two numbers of members. */
+const MOST_DRAWN = 40;
+const drawn = new Map<string, readonly number[]>();
+
+/** `count` standard normal numbers for a factor, with mean 0 and variance 1 over the lot; 0 first. The same each time, and drawn once. */
+function normals(factor: number, count: number): readonly number[] {
+  const name = `${factor} of ${count}`;
+  const found = drawn.get(name) ?? drawNormals(factor, count);
+  if (drawn.size < MOST_DRAWN) drawn.set(name, found);
+  return found;
+}
+
+function drawNormals(factor: number, count: number): number[] {
   const z = Array.from({ length: count - 1 }, (_, m) => hashNormal(0x5eed, factor, m));
   const mean = z.reduce((s, x) => s + x, 0) / Math.max(1, z.length);
   const sd = Math.sqrt(z.reduce((s, x) => s + (x - mean) ** 2, 0) / Math.max(1, z.length)) || 1;

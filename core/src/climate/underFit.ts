@@ -5,12 +5,11 @@
  */
 import { Matrix, solve } from 'ml-matrix';
 import { MATERIALS } from '../heat/materials';
-import { runOutside } from '../heat/outside';
-import { prepareWeather } from '../heat/prepare';
 import { runBed, type BedRun } from '../heat/run';
-import type { Ground, Layer } from '../heat/types';
+import type { Layer } from '../heat/types';
 import { YEAR_DAYS } from './climate';
-import { clearDays, dayAtMs, hoursOf } from './hours';
+import { clearDays, dayAtMs } from './hours';
+import { BLOCK_DAYS, LEAD_DAYS, placeDays, type Days, type PlaceDays } from './placeDays';
 import {
   BASE,
   COVERED_BELOW_C,
@@ -27,8 +26,7 @@ import {
   type Reduced,
   type UnderSpec,
 } from './underCover';
-import { plausibleYears, type Years } from './years';
-import { deepGroundC } from './zonal';
+import type { Years } from './years';
 
 const RIDGE = 1e-3;
 /** MJ of sun to mol of light that leaves use: 0.45 of it, 4.57 µmol a J. */
@@ -69,9 +67,6 @@ interface Seen {
   soilC: number;
   lightMol: number;
 }
-
-const LEAD_DAYS = 8;
-const BLOCK_DAYS = 30;
 
 function seenIn(run: BedRun, from: number, days: number): Seen[] {
   const out: Seen[] = [];
@@ -116,17 +111,11 @@ type Opening = (day: number) => { fromH: number; fraction: number } | null;
 function block(
   spec: UnderSpec,
   years: Years,
+  { weather, ground, outside }: Days,
   from: number,
   opening: Opening | null,
 ): { run: BedRun; seen: Seen[] } {
-  const site = { ...spec.site, longitude: 0 };
-  const days = LEAD_DAYS + BLOCK_DAYS;
-  const entries = hoursOf(years, site, from, days);
-  let sum = 0;
-  for (let i = from - 54; i < from + 8; i++) {
-    const d = (i + YEAR_DAYS) % YEAR_DAYS;
-    sum += (spec.climate.lowC[d]! + spec.climate.highC[d]!) / 2 / 62;
-  }
+  const days = BLOCK_DAYS;
   const open: NonNullable<Layer['open']> = [];
   for (let i = from; opening && i < from + days; i++) {
     const o = opening(i);
@@ -140,9 +129,6 @@ function block(
     const stands = l.heightM > 1 || l.sides === 'board';
     return stands ? l : { ...l, on: sheetsOn(years, from, days, MATERIALS[l.material].sunPassed > 0.4) };
   });
-  const ground: Ground = { ...spec.ground, deepC: deepGroundC(site, sum) };
-  const weather = prepareWeather(site, entries, 3600);
-  const outside = runOutside(weather, ground);
   const run = runBed({ ground, stack, ...(spec.crop ? { crop: spec.crop } : {}) }, weather, {
     outside,
     audit: false,
@@ -167,16 +153,17 @@ function openingFrom(run: BedRun, from: number, opensAtC: number): Opening {
   };
 }
 
-function blocks(spec: UnderSpec, years: Years, starts: readonly number[]) {
+function blocks(spec: UnderSpec, { years, from: daysOf }: PlaceDays, starts: readonly number[]) {
   const opensAtC = VENTING[spec.venting ?? 'warm'];
   const canOpen = spec.stack.some((l) => (l.ventAreaM2 ?? 0) > 0);
   const shut: Seen[] = [];
   const as: Seen[] = [];
   for (const from of starts) {
-    const closed = block(spec, years, from, null);
+    const days = daysOf(from);
+    const closed = block(spec, years, days, from, null);
     shut.push(...closed.seen);
     if (!canOpen || opensAtC === null) as.push(...closed.seen);
-    else as.push(...block(spec, years, from, openingFrom(closed.run, from, opensAtC)).seen);
+    else as.push(...block(spec, years, days, from, openingFrom(closed.run, from, opensAtC)).seen);
   }
   return { shut, as, opensAtC: canOpen ? opensAtC : null };
 }
@@ -207,9 +194,10 @@ const starts = (every: number, offset = 10) =>
  * @example fitUnder({ site: SITE, climate: aClimate(), stack: [HOUSE] }).shutMax.length > 0 // true
  */
 export function fitUnder(spec: UnderSpec): Reduced {
-  const years = plausibleYears(spec.climate, 2, TRAINING_SEED);
+  const place = placeDays(spec, TRAINING_SEED);
+  const { years } = place;
   const clear = clearDays(spec.site);
-  const { shut, as, opensAtC } = blocks(spec, years, starts(31));
+  const { shut, as, opensAtC } = blocks(spec, place, starts(31));
   const rows = driversOf(
     years,
     clear,
@@ -251,9 +239,9 @@ export interface ReducedError {
  * @example Object.keys(errorOf({ site: SITE, climate: aClimate(), stack: [HOUSE] }, aFit(), 3).rms) // ['leafMinC', 'maxC', 'meanC', 'soilC', 'lightMol']
  */
 export function errorOf(spec: UnderSpec, model: Reduced, seed: number): ReducedError {
-  const years = plausibleYears(spec.climate, 2, seed);
-  const { as } = blocks(spec, years, starts(61, 25));
-  const under = daysUnder(model, years);
+  const place = placeDays(spec, seed);
+  const { as } = blocks(spec, place, starts(61, 25));
+  const under = daysUnder(model, place.years);
   const of = (o: Output) => as.map((s) => under[o][s.day]! - s[o]);
   const mean = (e: number[]) => e.reduce((a, b) => a + b, 0) / e.length;
   const by = (f: (e: number[]) => number) =>

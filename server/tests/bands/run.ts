@@ -169,39 +169,39 @@ function add(into: Tally, band: { low: number; high: number }, c: number): void 
   into.widthK += band.high - band.low;
 }
 
-function nights(group: Group, n: number, belief: Belief, into: Tallies): void {
+/** The nights of a place, told under each belief; the weather and what came to pass are found once for all of them. */
+function nights(group: Group, n: number, beliefs: readonly { belief: Belief; into: Tallies }[]): void {
   const place = `${group} ${n}`;
   const world = { seed: seedOf(place), site };
   const hidden = factors(place);
-  const specs = told(group, place);
+  const beds = told(group, place).map((spec, b) => ({
+    id: String(b),
+    historySpec: spec,
+    spec,
+    structureLayer: 0,
+    placeK: 0,
+  }));
   for (let i = 0; i < NIGHTS; i++) {
     const now = START + (READ + i * 5) * DAY;
     const issued = lastIssueAtMs(now);
+    const history = trueHours(world, now - 2 * DAY, now);
     const ahead = trueHours(world, now, now + 18 * HOUR_MS);
-    const out = evaluateHouse({
-      site,
-      history: trueHours(world, now - 2 * DAY, now),
-      members: ensemble(world.seed, issued, forecastCentre(world.seed, issued, ahead)),
-      key: 'x',
-      beds: specs.map((spec, b) => ({
-        id: String(b),
-        historySpec: spec,
-        spec,
-        structureLayer: 0,
-        placeK: 0,
-      })),
-      countFromAtMs: now,
-      belief,
-    }).beds[0]!.outcome;
-    const there = local(place, trueHours(world, now - 2 * DAY, now + 18 * HOUR_MS));
+    const members = ensemble(world.seed, issued, forecastCentre(world.seed, issued, ahead));
+    const there = local(place, [...history, ...ahead.slice(1)]);
     const record = prepareWeather(site, there, FAR ? 300 : PLAN_STEP_S);
     const truth = runHouse(asItIs(group, place), record, {
       calibration: { ...hidden, zoneOffsetC: 0 },
       audit: false,
     }).beds[0]!;
     const lowest = (a: Float64Array) => Math.min(...a.subarray(48));
-    add(into.leaf, bandOf(out.minLeafC, REST_ERROR_K), lowest(truth.leafC));
-    add(into.air, bandOf(out.structureMinC, REST_ERROR_K), lowest(truth.layerAirC[0]!) + hidden.zoneOffsetC);
+    const leafC = lowest(truth.leafC);
+    const airC = lowest(truth.layerAirC[0]!) + hidden.zoneOffsetC;
+    for (const { belief, into } of beliefs) {
+      const task = { site, history, members, key: 'x', beds, countFromAtMs: now, belief };
+      const out = evaluateHouse(task).beds[0]!.outcome;
+      add(into.leaf, bandOf(out.minLeafC, REST_ERROR_K), leafC);
+      add(into.air, bandOf(out.structureMinC, REST_ERROR_K), airC);
+    }
   }
 }
 
@@ -233,7 +233,9 @@ const [group, places] = [process.argv[2] as Group, Number(process.argv[3])];
 const unread = tallies();
 const read = tallies();
 for (let n = 0; n < places; n++) {
-  nights(group, n, BOOK_BELIEF, unread);
-  nights(group, n, learnt(group, n), read);
+  nights(group, n, [
+    { belief: BOOK_BELIEF, into: unread },
+    { belief: learnt(group, n), into: read },
+  ]);
 }
 process.stdout.write(JSON.stringify({ unread, read }));
