@@ -23,7 +23,7 @@ export function startThreads(file: string, held: Map<string, Promise<unknown>> |
     pool.run(name === 'solve' ? task : sentTask(task as object), { name, signal }) as Promise<T>;
   const workers: Workers = {
     house: (task, signal) => {
-      const name = nameOf(sentTask(task));
+      const name = nameOf(sentTask({ ...task, beds: task.beds.map(({ was: _was, ...b }) => b) }));
       const found = (held?.get(name) as Promise<HouseOutcome> | undefined) ?? run('house', task, signal);
       held?.set(name, found);
       return found;
@@ -34,7 +34,7 @@ export function startThreads(file: string, held: Map<string, Promise<unknown>> |
         return joinOutcomes(some, await Promise.all(parts));
       };
       if (!held) return all(task);
-      const bed = under + nameOf(sentTask({ ...task, given: null, initial: null, options: null }));
+      const bed = under + nameOf(sentTask({ ...task, given: null, options: null }));
       const named = new Map(task.options.map((o) => [o, bed + nameOf(o)] as const));
       return evaluateNew(task, (o) => named.get(o)!, held, all);
     },

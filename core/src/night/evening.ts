@@ -88,6 +88,8 @@ export interface Told {
   onFirst?: (plan: NightPlan) => void;
   /** Each bed whose covers have all been looked at. */
   onLooked?: () => void;
+  /** Where it is enough to know what is chosen: what is shown of it, still being run. */
+  onShown?: (shown: Promise<unknown>) => void;
 }
 
 export interface Begun {

@@ -23,6 +23,13 @@ export interface HouseBed {
   placeK: number;
   /** What the roof's own thermometer showed it to be colder by, K; left out for none. */
   partedK?: number;
+  /** What the days before left, where they were run already. */
+  was?: Was;
+}
+
+export interface Was {
+  initial: SoilState;
+  past: BedPast;
 }
 
 export interface HouseTask {
@@ -89,13 +96,8 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
   const { kinds, kindOf } = kindsOf(task.beds);
   const mean = { ...belief.mean, zoneOffsetC: 0 };
   const ground = kinds[0]!.historySpec.ground;
-  const before = preparedFor(task.site, [task.history]);
-  const past = runHouse(
-    kinds.map((k) => k.historySpec),
-    before.members[0]!,
-    { calibration: mean, outside: outsideFor(before, ground, mean)[0]!, audit: false },
-  );
-  const starts = past.beds.map((b) => b.end);
+  const was = daysBefore(task, kinds, kindOf, belief);
+  const starts = kinds.map((_, k) => was[kindOf.indexOf(k)]!.initial);
   const p = preparedFor(task.site, task.members);
   const outside = outsideFor(p, ground, mean, starts[0]);
   const factors = drawFactors(belief, p.members.length);
@@ -114,8 +116,6 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
   );
   const times = p.members[0]!.entryAtMs;
   const from = firstAt(times, task.countFromAtMs);
-  const was = past.beds[0]!.entryAtMs;
-  const tail = Math.max(0, was.length - 25);
   return {
     timesAtMs: times,
     outsideC: bandSeries(
@@ -125,18 +125,9 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
     skyC: times.map((_, i) => medianOf(houses.map((h) => h.beds[0]!.skyC[i]!))),
     beds: task.beds.map((bed, b) => {
       const k = kindOf[b]!;
-      const run = past.beds[k]!;
       return {
         id: bed.id,
-        initial: starts[k]!,
-        past: {
-          timesAtMs: was.slice(tail),
-          outsideC: [...run.outsideC.subarray(tail)],
-          leafC: [...run.leafC.subarray(tail)].map((c) => c + bed.placeK),
-          soilC: [...run.soilC[1].subarray(tail)],
-          structureC: structureAir(bed.historySpec, run.layerAirC, tail, belief.mean.zoneOffsetC),
-          lows: dailyLows(was, run.leafC, bed.placeK),
-        },
+        ...was[b]!,
         outcome: outcomeFrom({
           key: task.key,
           runs: houses.map((h) => h.beds[k]!),
@@ -150,6 +141,44 @@ export function evaluateHouse(task: HouseTask): HouseOutcome {
     }),
     shared: byMember(which, houses),
   };
+}
+
+/** The days that were, bed by bed, run where they were not yet. */
+function daysBefore(
+  { site, history, beds }: HouseTask,
+  kinds: readonly Kind[],
+  kindOf: readonly number[],
+  belief: Belief,
+): Was[] {
+  const known = beds.flatMap((b) => b.was ?? []);
+  if (known.length === beds.length) return known;
+  const mean = { ...belief.mean, zoneOffsetC: 0 };
+  const before = preparedFor(site, [history]);
+  const { beds: runs } = runHouse(
+    kinds.map((k) => k.historySpec),
+    before.members[0]!,
+    {
+      calibration: mean,
+      outside: outsideFor(before, kinds[0]!.historySpec.ground, mean)[0]!,
+      audit: false,
+    },
+  );
+  const times = runs[0]!.entryAtMs;
+  const tail = Math.max(0, times.length - 25);
+  return beds.map((bed, b): Was => {
+    const run = runs[kindOf[b]!]!;
+    return {
+      initial: run.end,
+      past: {
+        timesAtMs: times.slice(tail),
+        outsideC: [...run.outsideC.subarray(tail)],
+        leafC: [...run.leafC.subarray(tail)].map((c) => c + bed.placeK),
+        soilC: [...run.soilC[1].subarray(tail)],
+        structureC: structureAir(bed.historySpec, run.layerAirC, tail, belief.mean.zoneOffsetC),
+        lows: dailyLows(times, run.leafC, bed.placeK),
+      },
+    };
+  });
 }
 
 function byMember(which: readonly number[], houses: readonly HouseRun[]): SharedTrace[] {

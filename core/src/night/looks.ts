@@ -13,6 +13,7 @@ import { bedTask, layAtMs, type Found, type PlannedBed, type Work } from './plan
 import { setWork, take } from './pricing';
 import { structureIndex } from './stack';
 import { SHUT, houseTask, plannedSpec, type Roof } from './tasks';
+import { fromTwos, type Less } from './threes';
 
 export const coversOf = (b: PlannedBed, key = b.chosen): readonly Cover[] =>
   b.options.find((o) => o.key === key)?.covers ?? b.on;
@@ -35,8 +36,17 @@ export async function asPlanned(
     const spec = plannedSpec(w.inputs, b.structure, b.bed, b.plantings, b.on, covers, onAtMs);
     return { spec, covers };
   });
-  const task = only ? { ...all, only } : all;
-  return { house: await w.pool.house(task, w.signal), under: w.pool.nameOf(task.beds) };
+  // the days before were run when it was looked at as it lies
+  const was = (id: string) => {
+    const { initial, past } = beds.find((x) => x.bed.id === id)!.outcome;
+    return { initial, past };
+  };
+  const task = {
+    ...all,
+    ...(only ? { only } : {}),
+    beds: all.beds.map((b) => ({ ...b, was: was(b.id) })),
+  };
+  return { house: await w.pool.house(task, w.signal), under: w.pool.nameOf(all.beds) };
 }
 
 /** What is open, shut, with everything else as it lies: what shutting alone gives, and what laying is measured against. */
@@ -176,5 +186,25 @@ export async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void>
   await tryMore(w, f, b, mayWin(w, b));
   const worth = moreThatMayWin(w, b, threes);
   b.options = [...b.options, ...worth];
+  take(
+    w,
+    b,
+    worth.flatMap((o) => toldFromTwos(f, b, o) ?? []),
+  );
   await tryMore(w, f, b, worth);
+}
+
+/** Three sheets of one of several nights, where each two of them were looked at in the same air. */
+function toldFromTwos({ only, patterns }: Found, b: PlannedBed, o: CoverOption): OptionOutcome | null {
+  const pattern = patterns?.get(b.bed.id);
+  if (!only || !pattern) return null;
+  const known = new Map(b.outcome.options.map((x) => [x.key, x] as const));
+  const under = (covers: readonly Cover[]) => known.get(optionKey(covers));
+  const bare = under([]);
+  const ones = o.covers.map((c) => under([c]));
+  const twos = o.covers.map((_, n) => under(o.covers.filter((_c, k) => k !== n)));
+  if (!bare || [...ones, ...twos].some((x) => x === undefined)) return null;
+  const [m] = only;
+  const few = fromTwos(o.key, { bare, ones, twos } as unknown as Less, m!);
+  return { ...drawnFromOne(few, m!, pattern.bare, pattern.covered), ranUnder: 0 };
 }

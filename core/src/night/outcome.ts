@@ -31,7 +31,7 @@ export interface OptionOutcome {
   /** Soil at 5 cm, median member. */
   soilC: number[];
   humidity: number[];
-  /** So many members were run, the others drawn out from them; left out where everyone was. */
+  /** So many members were run, the others drawn out from them; 0 where it is told from other stacks, left out where everyone was. */
   ranUnder?: number;
 }
 

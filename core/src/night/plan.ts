@@ -42,6 +42,8 @@ interface Told {
   onBeds?: (beds: PlannedBed[]) => void;
   onFirst?: (beds: PlannedBed[]) => void;
   onLooked?: () => void;
+  /** Where it is enough to know what is chosen: what is shown of it, still being run. */
+  onShown?: (shown: Promise<unknown>) => void;
 }
 
 /** Every stack that may be the best, under as many members as it takes to tell; a house is looked at as it is, then as it will be. */
@@ -130,7 +132,7 @@ export async function workOut(w: Work, told: Told = {}): Promise<PlannedBed[]> {
   const before = all.map((b) => b.chosen).join();
   await chooseSure(w, found);
   if (all.map((b) => b.chosen).join() !== before) await onEach((f, b) => setDueTime(w, f, b));
-  await Promise.all(
+  const shown = Promise.all(
     found.map(async (f) => {
       for (const b of f.beds)
         b.plannedSpec = plannedSpec(
@@ -150,6 +152,10 @@ export async function workOut(w: Work, told: Told = {}): Promise<PlannedBed[]> {
       f.beds.forEach((b, n) => take(w, b, [{ ...f.house.beds[n]!.outcome, key: b.chosen }]));
     }),
   );
+  // who is told of it waits for it, and hears where it fails
+  shown.catch(() => undefined);
+  if (told.onShown) told.onShown(shown);
+  else await shown;
   return all;
 }
 

@@ -77,12 +77,17 @@ export function solveProgramme(solver: LpSolver, { lp, seconds, within = 0 }: So
   if (parts.Status !== 'Optimal') throw failed(parts);
   const bound = parts.ObjectiveValue;
   const dual = (name: string) => parts.Columns[name]!.Dual ?? 0;
-  let near = Math.max(ROUNDING, NEAR * Math.abs(bound));
+  // where not all has to be proven, fewer will do
+  let near = Math.max(ROUNDING, (within > 0 ? within / 100 : NEAR) * Math.abs(bound));
   for (;;) {
     const out = names.filter((n) => dual(n) > near);
     const left = names.filter((n) => dual(n) <= near);
-    const fixed = out.length > 0 ? `Bounds\n ${out.map((n) => `${n} = 0`).join('\n ')}\n` : '';
-    const found = solve(`${body}\n${fixed}Binary\n ${left.join('\n ')}\nEnd\n`);
+    const text = leaveOut(body, new Set(out));
+    if (text === null) {
+      near *= 20;
+      continue;
+    }
+    const found = solve(`${text}\nBinary\n ${left.join('\n ')}\nEnd\n`);
     const off = found.ObjectiveValue - bound;
     if (found.Status === 'Optimal') {
       if (off <= within * Math.abs(bound)) return { values: valuesOf(found), gap: share(found, parts) };
@@ -96,6 +101,31 @@ export function solveProgramme(solver: LpSolver, { lp, seconds, within = 0 }: So
       throw failed(found);
     } else near *= 20;
   }
+}
+
+/** A term with its sign and how often it counts, and the name in it; not the name of a row. */
+const TERM = / ?[+-]?(?: [\d.]+(?:e[+-]?\d+)?)? ([A-Za-z_]\w*)(?![\w:])/g;
+/** A row of which everything is left out. */
+const EMPTY = /^\s*\w+: *(<=|>=|=) *(\S+)$/;
+function holdsEmpty(sign: string, than: number): boolean {
+  if (sign === '=') return than === 0;
+  return sign === '<=' ? than >= 0 : than <= 0;
+}
+
+/**
+ * A programme's text without some of its yes-or-noes, one row a line: shorter is sooner read. Null where a row cannot be met without them.
+ * @example leaveOut('Minimize\n obj: x + 2 y\nSubject To\n a: x + y <= 1\n b: 3 y <= 2', new Set(['y'])) // 'Minimize\n obj: x\nSubject To\n a: x <= 1'
+ */
+export function leaveOut(body: string, names: ReadonlySet<string>): string | null {
+  if (names.size === 0) return body;
+  const rows = body.replace(TERM, (term, name: string) => (names.has(name) ? '' : term)).split('\n');
+  const kept: string[] = [];
+  for (const row of rows) {
+    const [, sign, than] = EMPTY.exec(row) ?? [];
+    if (sign === undefined) kept.push(row);
+    else if (!holdsEmpty(sign, Number(than))) return null;
+  }
+  return kept.join('\n');
 }
 
 const hasAnswer = (s: LpSolution, names: readonly string[]) =>

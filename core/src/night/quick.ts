@@ -1,10 +1,11 @@
 /**
  * A night that is one of several, in a few of the runs. Contract: `seeQuickly` looks at a roof as it lies; `lookQuickly` then prices each bed's stacks in the air that its house will have, every one of them
- * run under one member, a cold one, and drawn out over all by what the bed does bare and under a sheet, and chooses one for each;
+ * run under one member, a cold one (three sheets are told from the twos of them), and drawn out over all by what the bed does bare and under a sheet, and chooses one for each;
  * `mayLookQuickly` says whether there are members enough for that. What is chosen is run under everyone by who asked. All the nights are
  * chosen once more together: what a bed gets then and did not have has the figure that is drawn.
  */
 import { isIndoors } from '../covers/indoors';
+import { sheetKey } from '../covers/ways';
 import type { Cover } from '../farm/types';
 import { choose, mayWin } from './choice';
 import { outcomeOf } from './choose';
@@ -55,6 +56,12 @@ async function tryEach(w: Work, f: Found, b: PlannedBed, only: readonly number[]
   await tryMore(w, f, b, may);
 }
 
+/** One sheet more as it usually lies: for the air of the house it makes no difference how. */
+const asUsual = (b: PlannedBed) =>
+  oneMore(b).filter(
+    (o) => o.key === b.fixed || o.covers.every((c) => b.on.includes(c) || sheetKey(c) === c.id),
+  );
+
 /** With at most one sheet more on each bed: so its house will be, near enough for its air. */
 async function houseAsItWillBe(w: Work, f: Found, beds: readonly PlannedBed[], only: readonly number[]) {
   const keys = new Map(beds.map((b) => [b.bed.id, b.chosen]));
@@ -79,7 +86,7 @@ export async function seeQuickly(w: Work, f: Found): Promise<Seen> {
   f.patterns = new Map(f.beds.map((b, n) => [b.bed.id, patterns[n]!]));
   const only = [coldOf(w, patterns)];
   const { length } = w.inputs.members;
-  await Promise.all(looked.map((b) => tryOptions(w, f, b, length, oneMore(b), only)));
+  await Promise.all(looked.map((b) => tryOptions(w, f, b, length, asUsual(b), only)));
   return { f, only, looked };
 }
 

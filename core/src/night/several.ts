@@ -163,7 +163,7 @@ export async function severalNights(
   const reach = Math.ceil(reachAtMs(i.nowAtMs, i.nights, farm) / HOUR_MS) * HOUR_MS;
   const all = withCentre(i.members.map((m) => hoursBetween(m, firstHour, reach)));
   const first = nightAt(i.nowAtMs, farm).window.night;
-  const evening = async (nowAtMs: number) => {
+  const evening = async (nowAtMs: number, onShown: (shown: Promise<unknown>) => void) => {
     const at = nightAt(nowAtMs, farm);
     const startAtMs = Math.max(at.pastAtMs, Math.ceil(atMs(i.history[0]!) / HOUR_MS) * HOUR_MS);
     const measuredTo = Math.min(at.hourAtMs, firstHour);
@@ -191,16 +191,20 @@ export async function severalNights(
       beliefs: i.beliefs ?? new Map(),
       together: i.nights,
     });
-    return begun.run(workers, signal);
+    return begun.run(workers, signal, new Map(), { onShown });
   };
   for (let n = 0; n < i.nights; n++) {
     const night = addDays(first, n);
     const w = nightWindow(night, farm);
     const nowAtMs = n === 0 ? i.nowAtMs : (w.sunsetAtMs ?? w.fromAtMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
-    const plan = (n === 0 ? i.tonight : undefined) ?? (await evening(nowAtMs));
+    const being: Promise<unknown>[] = [];
+    const onShown = (shown: Promise<unknown>) => void being.push(shown);
+    const plan = (n === 0 ? i.tonight : undefined) ?? (await evening(nowAtMs, onShown));
+    state = applyAll(actsOf(jobsOf(plan)), state);
+    // the morning follows from what is chosen: it does not wait for what is shown of the night
+    const morning = plan.phase === 'morning' ? plan : await evening(morningAtMs(plan, w), onShown);
+    await Promise.all(being);
     const jobs = jobsOf(plan);
-    state = applyAll(actsOf(jobs), state);
-    const morning = plan.phase === 'morning' ? plan : await evening(morningAtMs(plan, w));
     const lifts = new Map(
       morning.beds.filter((b) => b.lift !== null).map((b) => [b.bed.id, b.lift!.atMs] as const),
     );
