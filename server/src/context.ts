@@ -107,6 +107,11 @@ export class Context {
     this.ahead = new Ahead(workers, this.planner);
   }
 
+  /** Nothing more is worked out. */
+  stop(): void {
+    for (const work of [this.planner, this.seasons, this.days, this.filler, this.ahead]) work.stop();
+  }
+
   /** Whether weather and thermometers are invented. */
   get simulated(): boolean {
     return this.options.sources !== undefined;

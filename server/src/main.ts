@@ -195,11 +195,7 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     say(words.closing);
-    context.planner.stop();
-    context.seasons.stop();
-    context.days.stop();
-    context.filler.stop();
-    context.ahead.stop();
+    context.stop();
     stopPolling();
     stopLookout();
     stopBackups();

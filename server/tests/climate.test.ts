@@ -13,10 +13,7 @@ let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
 }, 60_000);
-afterAll(async () => {
-  s.context.seasons.stop();
-  await s.close();
-});
+afterAll(() => s.close());
 
 /** So many years of days whose January is about `januaryC`. */
 const record = (years: number, januaryC: number) =>

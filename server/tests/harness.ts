@@ -156,7 +156,7 @@ function serve(open: OpenDb, demo: boolean, members: number): TestServer {
       throw new Error('the night was not worked out in two minutes');
     },
     close: async () => {
-      context.planner.stop();
+      context.stop();
       await pool.close();
       await open.close();
     },

@@ -120,13 +120,14 @@ test('in the quiet hours what can wait waits, and where they were switched off n
   await s.now();
   expect((await lookOut(s.context, sink)).filter((m) => m.kind === 'silent')).toEqual([]);
   await s.context.options.clock.set(night + 6 * HOUR);
-  await s.now();
-  expect((await lookOut(s.context, sink)).filter((m) => m.subject === 'north')).toHaveLength(1);
-  const off = { on: false, quietFrom: '22:00', quietTo: '05:30', urgentAnyway: true };
+  const messages = { on: true, quietFrom: '22:00', quietTo: '05:30', urgentAnyway: true };
+  const off = { ...messages, on: false };
   await s.api.patch('/api/farm').send({ messages: off }).expect(200);
-  await s.context.options.clock.set(night + 20 * HOUR);
   await s.now();
   expect(await lookOut(s.context, sink)).toEqual([]);
+  await s.api.patch('/api/farm').send({ messages }).expect(200);
+  await s.now();
+  expect((await lookOut(s.context, sink)).filter((m) => m.subject === 'north')).toHaveLength(1);
   await s.api
     .patch('/api/farm')
     .send({ messages: { ...off, quietFrom: '25:00' } })

@@ -6,9 +6,11 @@ import {
   horizonOf,
   latestCoverAtMs,
   looksAtLifting,
+  type BedTask,
 } from '@fogata/core';
 import { chosenOutcome, FIRST_LOOK } from '@fogata/core/planning';
 import { told } from '@fogata/core/words';
+import { aTask } from '../../core/tests/exampleFixture';
 import { DEMO_FARM, DEMO_START_MS } from '../src/demo/seed';
 import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
@@ -143,6 +145,18 @@ test('asked twice for one state it works once; a new state abandons the old work
     true,
   );
 }, 60_000);
+
+test('two beds that are alike under one roof are each run from where their own days left them', async () => {
+  const { pool } = gatedPool();
+  const { evaluate } = remembering(pool);
+  const signal = new AbortController().signal;
+  const low = async (task: BedTask) => (await evaluate(task, 'one roof', signal))[0]!.minLeafC[0]!;
+  const task = aTask();
+  const cold = task.initial.columns.map((c) => c.map((x) => x - 3));
+  const asIs = await low(task);
+  expect(await low({ ...task, initial: { ...task.initial, columns: cold } })).toBeLessThan(asIs - 0.1);
+  expect(await low({ ...task })).toBe(asIs);
+});
 
 test('within an hour nothing is run anew but what has changed, and the plan is the one that it would be', async () => {
   const { pool, letGo } = gatedPool();

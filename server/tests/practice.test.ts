@@ -111,6 +111,6 @@ test('what is entered there, or meant for another farm, stays out of the farm', 
   };
   expect(entries.map((e) => e.record.id)).toEqual(expect.arrayContaining([N2]));
   expect(entries.map((e) => e.record.id)).not.toContain(N1);
-  context.planner.stop();
+  context.stop();
   await pool.close();
 }, 60_000);

@@ -62,7 +62,7 @@ async function server(url: string) {
       return (await context.planner.wait(m.data, m.weather, m.nowAtMs))!;
     },
     close: async () => {
-      context.planner.stop();
+      context.stop();
       await pool.close();
       await open.close();
     },

@@ -31,6 +31,14 @@ export interface NightPool extends Workers {
 
 export const digest = (value: unknown) => createHash('sha1').update(JSON.stringify(value)).digest('hex');
 
+/** By where a bed starts from: two that are alike, under one roof, may have had another week. */
+const starts = new WeakMap<object, string>();
+function startOf(initial: object): string {
+  const name = starts.get(initial) ?? digest(initial);
+  starts.set(initial, name);
+  return name;
+}
+
 /**
  * A pool that remembers: the same work under the same weather is done once. What it holds is dropped when the weather
  * changes, so that an evening of ticking jobs off costs only the beds that changed.
@@ -59,11 +67,13 @@ export function remembering(pool: NightPool): NightPool {
         held.clear();
         weather = under;
       }
-      return once(held, `house:${digest(sentTask(task))}`, () => pool.house(task, signal));
+      // where it goes on from follows from the days before
+      const beds = task.beds.map(({ was: _was, ...b }) => b);
+      return once(held, `house:${digest(sentTask({ ...task, beds }))}`, () => pool.house(task, signal));
     },
     evaluate: (task, under, signal) => {
-      const { given: _given, initial: _initial, options: _options, ...own } = task;
-      const bed = `evaluate:${under}:${digest(sentTask(own))}`;
+      const { given: _given, initial, options: _options, ...own } = task;
+      const bed = `evaluate:${under}:${startOf(initial)}:${digest(sentTask(own))}`;
       const named = new Map(task.options.map((o) => [o, `${bed}:${digest(o)}`] as const));
       return evaluateNew(
         task,
@@ -73,13 +83,13 @@ export function remembering(pool: NightPool): NightPool {
       );
     },
     due: (work, under, signal) => {
-      const { given: _given, initial: _initial, ...own } = work.task;
-      const key = `due:${under}:${digest([sentTask(own), work.specs])}`;
+      const { given: _given, initial, ...own } = work.task;
+      const key = `due:${under}:${startOf(initial)}:${digest([sentTask(own), work.specs])}`;
       return once(held, key, () => pool.due(work, under, signal));
     },
     lift: (work, under, signal) => {
-      const { given: _given, initial: _initial, ...own } = work.task;
-      const key = `lift:${under}:${digest([sentTask(own), work.lifted, work.left])}`;
+      const { given: _given, initial, ...own } = work.task;
+      const key = `lift:${under}:${startOf(initial)}:${digest([sentTask(own), work.lifted, work.left])}`;
       return once(held, key, () => pool.lift(work, under, signal));
     },
     learn: (task, signal) => {
