@@ -3,25 +3,7 @@ import type { AheadView, NowView } from '@fogata/contract';
 import { randomUUID } from 'node:crypto';
 import { accessible, expect, glovesFit, test, type Farm } from './farm';
 
-// of a few members the middle of a later night is not yet that of its forecast
-test.use({ demo: true, members: 8 });
-
-test('the nights that the forecast reaches, tonight first, each with its work and what is closest to harm', async ({
-  page,
-  farm,
-}) => {
-  await page.goto(farm.url);
-  await page.getByTestId('to-ahead').click({ timeout: 60_000 });
-  await expect(page.getByTestId('ahead-2027-01-14')).toContainText('Tonight', { timeout: 60_000 });
-  await expect(page.getByTestId('ahead-2027-01-15')).toContainText('Friday night', { timeout: 90_000 });
-  await expect(page.getByTestId('sentence')).toContainText('known');
-  await expect(page.getByText(/The forecast reaches to/)).toBeVisible();
-  await expect(page.getByTestId('together')).toContainText('chosen together', { timeout: 120_000 });
-  await accessible(page);
-  await glovesFit(page);
-  await page.getByTestId('back').click();
-  await expect(page.getByTestId('places')).toBeVisible();
-});
+test.use({ demo: true });
 
 const HOUR = 3_600_000;
 const START = Date.parse('2027-01-14T13:00:00Z');
@@ -32,7 +14,7 @@ const spell = [
     const swing = Math.cos(((i + 13 - 15) / 24) * 2 * Math.PI);
     return `${new Date(START + i * HOUR).toISOString()},${(-1 - i / 36 + 6 * swing).toFixed(1)},75,4,5`;
   }),
-].join('\n');
+];
 
 async function aheadOf(farm: Farm): Promise<AheadView> {
   for (let i = 0; i < 900; i++) {
@@ -72,8 +54,29 @@ const post = (farm: Farm, path: string, body: object) =>
     body: JSON.stringify(body),
   });
 
+test('the nights that the forecast reaches, tonight first, each with its work and what is closest to harm', async ({
+  page,
+  farm,
+}) => {
+  const csv = spell.slice(0, 1 + 75).join('\n');
+  await post(farm, 'forecasts', { name: 'Three days', csv, as: 'forecast', dryRun: false });
+  await page.goto(farm.url);
+  await page.getByTestId('to-ahead').click({ timeout: 60_000 });
+  await expect(page.getByTestId('ahead-2027-01-14')).toContainText('Tonight', { timeout: 60_000 });
+  await expect(page.getByTestId('ahead-2027-01-15')).toContainText('Friday night', { timeout: 90_000 });
+  await expect(page.getByTestId('sentence')).toContainText('known');
+  await expect(page.getByTestId('ahead-2027-01-16')).toContainText('Saturday night', { timeout: 90_000 });
+  await expect(page.getByText(/The forecast reaches to/)).toBeVisible();
+  await expect(page.getByTestId('together')).toContainText('chosen together', { timeout: 120_000 });
+  await accessible(page);
+  await glovesFit(page);
+  await page.getByTestId('back').click();
+  await expect(page.getByTestId('places')).toBeVisible();
+});
+
 test.describe('wide', () => {
-  test.use({ viewport: { width: 1280, height: 800 } });
+  // of a few members the middle of a later night is not yet that of its forecast
+  test.use({ viewport: { width: 1280, height: 800 }, members: 8 });
 
   test('a spell of five nights: places by nights, the hardest first said, the sheets that are short; a night later it is four', async ({
     page,
@@ -81,7 +84,7 @@ test.describe('wide', () => {
   }) => {
     test.setTimeout(480_000);
     await page.goto(`${farm.url}/import`);
-    await page.getByTestId('csv').fill(spell);
+    await page.getByTestId('csv').fill(spell.join('\n'));
     await page.getByTestId('preview').click();
     await page.getByTestId('take-import').click();
     await expect(page.getByTestId('import-result')).toContainText('Taken');
