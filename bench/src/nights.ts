@@ -168,7 +168,7 @@ function tonight(nowAtMs: number, state: NightPlan['state'], airs: Map<string, K
 async function oneNight(say: (line: string) => void, file: string): Promise<void> {
   const { signal } = new AbortController();
   setMaxListeners(0, signal);
-  const { workers, close } = startThreads(file, new Map());
+  const { workers, close } = startThreads(file, true);
   for (const state of ['just started', 'an hour later, warm']) {
     const nowAtMs = state === 'just started' ? NOW : NOW + HOUR;
     const airs = new Map<string, KeptAir>();
@@ -198,7 +198,7 @@ export async function nights(say: (line: string) => void, root: string): Promise
   const file = join(root, 'server', 'dist', 'worker.mjs');
   say(`\nA night of ${HOUSES * BEDS} beds × every stack × ${MEMBERS} members`);
   await oneNight(say, file);
-  const { workers, close } = startThreads(file, null);
+  const { workers, close } = startThreads(file, false);
   say(`\n${NIGHTS} nights of them, every night from where the last one ends`);
   for (const state of ['just started', 'warm']) {
     const started = performance.now();

@@ -145,7 +145,7 @@ function byRule(plan: NightPlan, wants: (b: PlannedBed, o: CoverOption) => boole
 }
 
 export async function regret(say: (line: string) => void, root: string): Promise<void> {
-  const { workers, close } = startThreads(join(root, 'server', 'dist', 'worker.mjs'), null);
+  const { workers, close } = startThreads(join(root, 'server', 'dist', 'worker.mjs'), false);
   const names = [
     'by the plan',
     'nothing done',

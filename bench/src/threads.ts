@@ -1,47 +1,26 @@
 /** Worker threads as the server has them, for benches of whole nights. */
-import {
-  evaluateNew,
-  joinOutcomes,
-  sentTask,
-  splitTask,
-  type BedTask,
-  type HouseOutcome,
-  type OptionOutcome,
-} from '@fogata/core';
-import type { Workers } from '@fogata/core/planning';
+import { joinOutcomes, sentTask, splitTask, type OptionOutcome } from '@fogata/core';
+import { remembering, type Workers } from '@fogata/core/planning';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 
-const nameOf = (work: unknown) => createHash('sha1').update(JSON.stringify(work)).digest('hex');
-
-/** Threads as the server has them; `held` remembers equal work, as its pool does. */
-export function startThreads(file: string, held: Map<string, Promise<unknown>> | null) {
+/** Threads as the server has them; where `remembers` they do equal work once, as its pool does. */
+export function startThreads(file: string, remembers: boolean) {
   const threads = Math.min(4, availableParallelism());
   const pool = new Piscina({ filename: file, minThreads: threads, maxThreads: threads });
   const run = <T>(name: string, task: unknown, signal: AbortSignal) =>
     pool.run(name === 'solve' ? task : sentTask(task as object), { name, signal }) as Promise<T>;
   const workers: Workers = {
-    house: (task, signal) => {
-      const name = nameOf(sentTask({ ...task, beds: task.beds.map(({ was: _was, ...b }) => b) }));
-      const found = (held?.get(name) as Promise<HouseOutcome> | undefined) ?? run('house', task, signal);
-      held?.set(name, found);
-      return found;
-    },
-    evaluate: (task, under, signal) => {
-      const all = async (some: BedTask) => {
-        const parts = splitTask(some, threads).map((t) => run<OptionOutcome[]>('evaluate', t, signal));
-        return joinOutcomes(some, await Promise.all(parts));
-      };
-      if (!held) return all(task);
-      const bed = under + nameOf(sentTask({ ...task, given: null, options: null }));
-      const named = new Map(task.options.map((o) => [o, bed + nameOf(o)] as const));
-      return evaluateNew(task, (o) => named.get(o)!, held, all);
+    house: (task, signal) => run('house', task, signal),
+    evaluate: async (task, _under, signal) => {
+      const parts = splitTask(task, threads).map((t) => run<OptionOutcome[]>('evaluate', t, signal));
+      return joinOutcomes(task, await Promise.all(parts));
     },
     due: (work, _under, signal) => run('due', work, signal),
     lift: (work, _under, signal) => run('lift', work, signal),
     solve: (task, signal) => run('solve', task, signal),
-    nameOf,
+    nameOf: (work) => createHash('sha1').update(JSON.stringify(work)).digest('hex'),
   };
-  return { workers, close: () => pool.destroy() };
+  return { workers: remembers ? remembering(workers) : workers, close: () => pool.destroy() };
 }

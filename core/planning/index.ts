@@ -13,5 +13,6 @@ export { keptOn } from '../src/night/lifting';
 export * from '../src/night/parting';
 export * from '../src/night/planned';
 export * from '../src/night/programme';
+export * from '../src/night/remembering';
 export * from '../src/night/tasks';
 export * from '../src/night/warnings';

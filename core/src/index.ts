@@ -68,7 +68,7 @@ export * from './night/lift';
 export * from './night/options';
 export * from './night/outcome';
 export * from './night/prepared';
-export { heardTask, sentTask, type Sent } from './night/sent';
+export { heardTask, namedTask, sentTask, type Sent } from './night/sent';
 export * from './night/stack';
 export * from './night/tried';
 export * from './night/words';

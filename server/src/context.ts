@@ -4,6 +4,7 @@ import { nightOf, nightWindow, phaseOf, type OutsideLow, type Site, type Style }
 import { dayHighC, lowSoFar, type NightPlan } from '@fogata/core/planning';
 import { nextClosingAtMs, nextMorningAtMs, type FarmClock } from './clock';
 import { ownLocks, type Locks } from './db/locks';
+import { answersIn } from './db/keptAnswers';
 import type { Db } from './db/open';
 import { deriveState, ofKind, type FarmState } from './farm/state';
 import { saveHardness } from './farm/seeds';
@@ -13,14 +14,13 @@ import { Ahead } from './night/ahead';
 import { keptIn } from './night/keptPlans';
 import { nightWeather } from './night/nowView';
 import { Planner } from './night/planner';
-import { remembering, type NightPool } from './night/pool';
+import { rememberingPool, type NightPool } from './night/pool';
 import { predictionOf, type SpotInputs } from './night/report';
 import { OUTSIDE } from './night/spots';
 import { farmWeather, type FarmWeather } from './sources/farmWeather';
 import { dayBook, shadeBook, waterBook, type DayPool } from './day/book';
 import { Filler, type FillPool } from './relay/filler';
 import { SeasonBook, type SeasonPool } from './season/book';
-import { seasonsIn } from './season/keptSeasons';
 import { keptSources } from './sources/kept';
 import type { Sources } from './sources/ports';
 
@@ -89,14 +89,15 @@ export class Context {
   private readonly plain = heldWhile<FarmNow>();
 
   constructor(readonly options: ServerOptions) {
-    this.seasons = new SeasonBook(options.pool, seasonsIn(options.db, options.version ?? ''));
+    const kept = <A>(kind: string) => answersIn<A>(options.db, options.version ?? '', kind);
+    this.seasons = new SeasonBook(options.pool, kept('season'), kept('place'));
     this.days = dayBook(options.pool);
-    this.shade = shadeBook(options.pool);
+    this.shade = shadeBook(options.pool, kept('shade'));
     this.waters = waterBook(options.pool);
     this.filler = new Filler(options.pool, this.seasons);
-    const kept = keptSources(options.db);
-    this.sources = options.sources ?? (() => kept);
-    const workers = remembering(options.pool);
+    const sources = keptSources(options.db);
+    this.sources = options.sources ?? (() => sources);
+    const workers = rememberingPool(options.pool, kept('belief'));
     this.planner = new Planner({
       pool: workers,
       onReady: (plan) => this.keepPrediction(plan),
@@ -109,7 +110,16 @@ export class Context {
 
   /** Nothing more is worked out. */
   stop(): void {
-    for (const work of [this.planner, this.seasons, this.days, this.filler, this.ahead]) work.stop();
+    for (const work of [
+      this.planner,
+      this.seasons,
+      this.days,
+      this.shade,
+      this.waters,
+      this.filler,
+      this.ahead,
+    ])
+      work.stop();
   }
 
   /** Whether weather and thermometers are invented. */

@@ -1,8 +1,7 @@
 /** Starts the server: data directory, migrations, the demo where asked for, workers, one port for app and API. */
-import { createHash } from 'node:crypto';
 import type { Episode } from '@fogata/core/standins';
 import { starting as words } from '@fogata/words/en/told/starting';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
@@ -26,6 +25,7 @@ import { startPolling } from './sources/poll';
 import { demoSources } from './standins/demo';
 import { practiceStartAtMs, practiceWeather, preparePractice } from './standins/practice';
 import { fingerprintOf, madeCertificate, ownCertificate, type Certificate } from './tls';
+import { versionOf } from './version';
 
 /** Why it cannot start, in a sentence. */
 class CannotStart extends Error {}
@@ -53,14 +53,6 @@ async function openDb(root: string, directory: string, shared: boolean): Promise
   }
   say(existsSync(join(directory, 'db')) ? words.opens(directory) : words.makes(directory));
   return openPglite(directory, migrations);
-}
-
-/** What the code that computes is, so that a new Fogata works a night out anew. */
-function versionOf(root: string): string {
-  const hash = createHash('sha1');
-  for (const file of ['main.mjs', 'worker.mjs'])
-    hash.update(readFileSync(join(root, 'server', 'dist', file)));
-  return hash.digest('hex').slice(0, 12);
 }
 
 const RENEW_MS = 12 * 3_600_000;

@@ -25,6 +25,7 @@ import {
 } from '@fogata/core/day';
 import type { DueTask, Solved, SolveTask } from '@fogata/core/planning';
 import type { Filled } from '@fogata/core/relay';
+import { fitUnder, type Reduced, type UnderSpec } from '@fogata/core/season';
 import { waterUnder, type WaterAnswer, type WaterTask } from '@fogata/core/water';
 import type { MessagePort } from 'node:worker_threads';
 import { fillIn, type FillTask } from './relay/fillTask';
@@ -52,6 +53,10 @@ export function lift(task: Sent<LiftTask>): LiftLook[] {
 
 export function solve(task: SolveTask): Promise<Solved> {
   return solveLp(task);
+}
+
+export function fit(spec: UnderSpec): Reduced {
+  return fitUnder(spec);
 }
 
 export function season(task: SeasonTask): SeasonAnswer[] {

@@ -1,4 +1,5 @@
 /** One filling at a time: begun anew it drops the one before, stopped it keeps what it has, and a fault is said in words. */
+import type { Reduced } from '@fogata/core/season';
 import type { FillView } from '@fogata/contract/told';
 import { aBed, aStructure } from '../../core/tests/fixtures';
 import { DEFAULT_FARM, type FarmData } from '../src/farm/store';
@@ -26,7 +27,11 @@ const answer = {
   mean: { growthDd: new Array<number>(73).fill(9), riseDd: new Array<number>(73).fill(9) },
   frosts: { lastSpring: null, firstAutumn: null },
 } as SeasonAnswer;
-const book = () => new SeasonBook({ season: (task) => Promise.resolve(task.crops.map(() => answer)) });
+const book = () =>
+  new SeasonBook({
+    fit: () => Promise.resolve({} as Reduced),
+    season: (task) => Promise.resolve(task.crops.map(() => answer)),
+  });
 const data: FarmData = {
   farm: { ...DEFAULT_FARM, relay: { ...DEFAULT_FARM.relay, never: ['kale'] } },
   structures: [aStructure({ id: 'h' })],

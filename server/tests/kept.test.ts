@@ -9,7 +9,7 @@ import { keptPlans } from '../src/db/schema';
 import { DEMO_START_MS } from '../src/demo/seed';
 import { keptIn, pack, unpack } from '../src/night/keptPlans';
 import { Planner } from '../src/night/planner';
-import { remembering, startPool, type NightPool } from '../src/night/pool';
+import { rememberingPool, startPool, type NightPool } from '../src/night/pool';
 import type { FarmWeather } from '../src/sources/farmWeather';
 import { demoWeather } from './demoWeather';
 import { bareDb, buildServer } from './harness';
@@ -26,7 +26,7 @@ beforeAll(async () => {
   pool = startPool(buildServer());
   open = await bareDb();
   weather = await demoWeather(NOW, 3);
-}, 60_000);
+});
 afterAll(async () => {
   await pool.close();
   await open.close();
@@ -42,7 +42,7 @@ function started(version = 'v1') {
       return pool.house(task, signal);
     },
   };
-  const planner = new Planner({ pool: remembering(counting), kept: keptIn(open.db), version });
+  const planner = new Planner({ pool: rememberingPool(counting), kept: keptIn(open.db), version });
   return { planner, houses: () => houses };
 }
 

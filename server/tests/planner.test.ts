@@ -16,7 +16,7 @@ import { learnFrom } from '../src/night/learning';
 import { nowView } from '../src/night/nowView';
 import { Planner } from '../src/night/planner';
 import { digest, type NightPool } from '../src/night/pool';
-import { remembering } from '../src/night/pool';
+import { rememberingPool } from '../src/night/pool';
 import { solveLp } from '../src/night/solver';
 import type { FarmWeather } from '../src/sources/farmWeather';
 import { demoWeather } from './demoWeather';
@@ -86,7 +86,7 @@ test('beds show as they come, as they stand, and the choice comes when all are t
   const plan = (await planner.wait(data, weather, DEMO_START_MS))!;
   expect(plan.beds.map((b) => b.bed.id)).toEqual(['n1', 'n2', 's1']);
   expect((await planner.ask(data, weather, DEMO_START_MS)).partial).toBeNull();
-}, 60_000);
+});
 
 test('a first look is shown and said to be one, until every cover has been looked at under every forecast', async () => {
   const { pool, letGo } = gatedPool();
@@ -127,11 +127,11 @@ test('a first look is shown and said to be one, until every cover has been looke
   expect(plan.beds).toHaveLength(3);
   const after = await ask();
   expect([after.first, after.progress]).toEqual([null, { state: 'ready', done: 3, of: 3 }]);
-}, 60_000);
+});
 
 test('asked twice for one state it works once; a new state abandons the old work', async () => {
   const { pool, letGo, started, asked } = gatedPool();
-  const planner = new Planner({ pool: remembering(pool) });
+  const planner = new Planner({ pool: rememberingPool(pool) });
   await planner.ask(data, weather, DEMO_START_MS);
   await planner.ask(data, weather, DEMO_START_MS);
   await started(2);
@@ -144,11 +144,11 @@ test('asked twice for one state it works once; a new state abandons the old work
   expect((await planner.wait(fewer, weather, DEMO_START_MS))!.beds.every((b) => b.chosen === 'bare')).toBe(
     true,
   );
-}, 60_000);
+});
 
 test('two beds that are alike under one roof are each run from where their own days left them', async () => {
   const { pool } = gatedPool();
-  const { evaluate } = remembering(pool);
+  const { evaluate } = rememberingPool(pool);
   const signal = new AbortController().signal;
   const low = async (task: BedTask) => (await evaluate(task, 'one roof', signal))[0]!.minLeafC[0]!;
   const task = aTask();
@@ -171,7 +171,7 @@ test('within an hour nothing is run anew but what has changed, and the plan is t
     evaluate: counted(pool.evaluate),
     due: counted(pool.due),
   };
-  const planner = new Planner({ pool: remembering(counting) });
+  const planner = new Planner({ pool: rememberingPool(counting) });
   const [first, second, third] = [1, 16, 31].map((min) => DEMO_START_MS - (30 - min) * 60_000);
   await planner.wait(data, weather, first!);
   // the houses are looked at once more in the air of what was chosen
@@ -185,7 +185,7 @@ test('within an hour nothing is run anew but what has changed, and the plan is t
   expect(plan.beds.map((b) => [b.chosen, chosenOutcome(b).minLeafC])).toEqual(
     same.beds.map((b) => [b.chosen, chosenOutcome(b).minLeafC]),
   );
-}, 60_000);
+});
 
 test('a thread that dies is told in a sentence; asking leaves it at that, a tap or a change starts anew', async () => {
   const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
@@ -209,7 +209,7 @@ test('a thread that dies is told in a sentence; asking leaves it at that, a tap 
     'computing',
   );
   planner.stop();
-}, 60_000);
+});
 
 test('readings of nights gone by change what the plan believes of their house, and of no other', async () => {
   const { pool, letGo, started } = gatedPool();
@@ -233,7 +233,7 @@ test('readings of nights gone by change what the plan believes of their house, a
   expect(plan.beliefs.get('north')!.mean.zoneOffsetC).toBeLessThan(-0.1);
   expect(plan.beds.find((b) => b.bed.id === 'n1')!.belief).toBeDefined();
   expect(plan.beds.find((b) => b.bed.id === 's1')!.belief).toBeUndefined();
-}, 60_000);
+});
 
 test('what is shown for a house is the house as planned: each bed as it comes out beside the others', async () => {
   const { pool, letGo, started } = gatedPool();
@@ -273,7 +273,7 @@ test('what is shown for a house is the house as planned: each bed as it comes ou
       expect(chosenOutcome(b).minLeafC[m]!).toBeCloseTo(c, 6),
     );
   });
-}, 60_000);
+});
 
 test('what a night a fortnight ago killed is not saved again: its bed is left bare, and a score since then counts instead', async () => {
   const { pool, letGo } = gatedPool();
@@ -304,4 +304,4 @@ test('what a night a fortnight ago killed is not saved again: its bed is left ba
   const records = bed.plantings.map((p) => looked(p.id));
   const scored = await new Planner({ pool }).wait({ ...killed, records }, weather, DEMO_START_MS);
   expect(Math.max(...leftOf(scored))).toBeGreaterThan(0.9);
-}, 60_000);
+});

@@ -2,6 +2,7 @@
 import { PLAIN } from '@fogata/core/words';
 import type { SeasonCropView, SeasonView, StoryView } from '@fogata/contract/told';
 import { addDays } from '@fogata/core';
+import type { Reduced } from '@fogata/core/season';
 import { randomUUID } from 'node:crypto';
 import { aBed, aStructure } from '../../core/tests/fixtures';
 import { SeasonBook, type SeasonAnswer, type SeasonTask } from '../src/season/book';
@@ -11,17 +12,17 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer(false);
-}, 60_000);
+});
 afterAll(() => s.close());
 
 /** Asks until it is worked out. */
 async function worked<T extends { progress: { state: string } }>(path: string): Promise<T> {
-  for (let i = 0; i < 400; i++) {
+  for (let i = 0; i < 2400; i++) {
     const view = (await s.api.get(path).expect(200)).body as T;
     if (view.progress.state !== 'computing') return view;
     await new Promise((r) => setTimeout(r, 100));
   }
-  throw new Error(`${path} was not worked out in 40 s`);
+  throw new Error(`${path} was not worked out in four minutes`);
 }
 const months = [-3, -3, 0, 4, 8, 11, 13, 13, 9, 6, 1, -2].map((lowC) => ({ lowC, highC: lowC + 9 }));
 
@@ -68,7 +69,7 @@ test('a house with a bed has a year of spinach, from a coarse table until months
   const tomato = await worked<SeasonCropView>('/api/season/tomato');
   expect(tomato).toMatchObject({ how: 'transplant', planted: true, tooLow: ['Low'] });
   expect(tomato.places.map((p) => p.name)).toEqual(['Long house']);
-}, 90_000);
+});
 
 test('what may be begun is in its window or opens within three weeks, the first to shut first', async () => {
   const view = await worked<SeasonView>('/api/season');
@@ -82,7 +83,7 @@ test('what may be begun is in its window or opens within three weeks, the first 
   expect(view.next).not.toBeNull();
   // asked again it is there
   expect(((await s.api.get('/api/season').expect(200)).body as SeasonView).progress.state).toBe('ready');
-}, 120_000);
+});
 
 describe('a planting that is thought of', () => {
   const today = () => new Date(s.context.options.clock.nowAtMs()).toISOString().slice(0, 10);
@@ -281,6 +282,7 @@ describe('the book', () => {
     task: { place: 'p', spec: { stack: [] } as never, frost: {}, years: 1, seed: 1, risk: 0.1 },
     crop: { id, how: 'sow' as const },
   });
+  const fit = () => Promise.resolve({} as Reduced);
   const answerOf = (id: string) =>
     ({
       rows: [],
@@ -292,6 +294,7 @@ describe('the book', () => {
   test('asks once for what it has, and a place once for its crops together', async () => {
     const asked: SeasonTask[] = [];
     const book = new SeasonBook({
+      fit,
       season: (task) => {
         asked.push(task);
         return Promise.resolve(task.crops.map((c) => answerOf(c.id)));
@@ -310,6 +313,7 @@ describe('the book', () => {
   test('what failed is said, stays failed, and is tried again on a tap', async () => {
     let broken = true;
     const book = new SeasonBook({
+      fit,
       season: (task) =>
         broken
           ? Promise.reject(new Error('a thread died'))

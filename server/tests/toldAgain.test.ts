@@ -5,7 +5,7 @@ import { PLAIN, told } from '@fogata/core/words';
 import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
 import type { OpenDb } from '../src/db/open';
-import { keptSeasons } from '../src/db/schema';
+import { keptAnswers } from '../src/db/schema';
 import { describeRecord } from '../src/farm/describe';
 import { writeMeta, type FarmData } from '../src/farm/store';
 import { pollState, setPoll } from '../src/sources/poll';
@@ -15,14 +15,14 @@ import { data } from './threeBeds';
 let open: OpenDb;
 beforeAll(async () => {
   open = await bareDb();
-}, 60_000);
+});
 afterAll(() => open.close());
 
 test('bytes come back to the last bit, none, one and a megabyte of them', async () => {
   const back = async (bytes: Uint8Array) => {
     const row = { key: 'k', madeAtMs: 1, answer: bytes };
-    await open.db.insert(keptSeasons).values(row).onConflictDoUpdate({ target: keptSeasons.key, set: row });
-    const [kept] = await open.db.select().from(keptSeasons).where(eq(keptSeasons.key, 'k'));
+    await open.db.insert(keptAnswers).values(row).onConflictDoUpdate({ target: keptAnswers.key, set: row });
+    const [kept] = await open.db.select().from(keptAnswers).where(eq(keptAnswers.key, 'k'));
     return Buffer.from(kept!.answer);
   };
   await fc.assert(

@@ -4,6 +4,7 @@
  * bed is given only what is run goes along.
  */
 const texts = new WeakMap<object, string>();
+const names = new WeakMap<object, string>();
 const firsts = new WeakMap<object, Map<number, unknown[]>>();
 const lists = new Map<string, unknown>();
 /** The days before and what is to come, of two nights at once. */
@@ -16,6 +17,13 @@ export function sent(list: object): string {
   const text = JSON.stringify(list);
   texts.set(list, text);
   return text;
+}
+
+/** A list by the name of its text, which is far shorter: made once for the same list. */
+function named(list: object, nameOf: (text: string) => string): string {
+  const known = names.get(list) ?? nameOf(sent(list));
+  names.set(list, known);
+  return known;
 }
 
 /** @example heard('[3]') === heard('[3]') // true */
@@ -48,6 +56,12 @@ const HOURS = ['members', 'history'];
 /** @example sentTask({ members: [], deepC: 8 }) // { members: '[]', deepC: 8 } */
 export const sentTask = <T extends object>(task: T): Sent<T> =>
   over(withoutIdle(task), (list) => sent(list as object)) as Sent<T>;
+/**
+ * A task as it is known again by: equal ones have equal names of their hours.
+ * @example namedTask({ members: [], deepC: 8 }, (text) => `${text.length} long`) // { members: '2 long', deepC: 8 }
+ */
+export const namedTask = <T extends object>(task: T, nameOf: (text: string) => string): Sent<T> =>
+  over(withoutIdle(task), (list) => named(list as object, nameOf)) as Sent<T>;
 /** @example heardTask({ members: '[]', deepC: 8 }) // { members: [], deepC: 8 } */
 export const heardTask = <T extends object>(task: Sent<T>): T =>
   over(task, (text) => heard(text as string)) as T;

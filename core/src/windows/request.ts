@@ -5,7 +5,7 @@
  */
 import { dayOfYear, YEAR_DAYS, type Climate } from '../climate/climate';
 import { dayAtMs } from '../climate/hours';
-import { daysUnder, type Under, type UnderSpec } from '../climate/underCover';
+import { daysUnder, type Reduced, type Under, type UnderSpec } from '../climate/underCover';
 import { fitUnder } from '../climate/underFit';
 import { frostDays, middleDay, plausibleYears } from '../climate/years';
 import type { Crop } from '../crops/crops';
@@ -29,7 +29,8 @@ export const dayLengths = (latitude: number): Float64Array =>
   Float64Array.from({ length: YEAR_DAYS }, (_, d) => dayLengthH(dayAtMs(d) + 43_200_000, latitude));
 
 /**
- * `years` plausible years of a place under its stack; `frost` are the dates that the grower knows, where they do.
+ * `years` plausible years of a place under its stack; `frost` are the dates that the grower knows, where they do; `model` is what `fitUnder` gave for it, where that
+ * was kept.
  * @example aPlaceOfYears().years // 6
  */
 export function placeOf(
@@ -37,6 +38,7 @@ export function placeOf(
   years: number,
   seed: number,
   frost: { lastSpring?: string | undefined; firstAutumn?: string | undefined } = {},
+  model: Reduced = fitUnder(spec),
 ): PlaceYears {
   const { climate } = spec;
   const { latitude } = spec.site;
@@ -48,7 +50,7 @@ export function placeOf(
     date === undefined ? middleDay(days, start) : dayOfYear(`2001-${date}`);
   return {
     climate,
-    under: daysUnder(fitUnder(spec), drawn),
+    under: daysUnder(model, drawn),
     dayH: dayLengths(latitude),
     frosts: {
       lastSpring: known(frost.lastSpring, found.last),

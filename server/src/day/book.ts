@@ -6,6 +6,7 @@ import type { PlanProgress } from '@fogata/contract';
 import { said, type Said } from '@fogata/core';
 import type { DayAnswer, DayTask, ShadeSpan, ShadeTask } from '@fogata/core/day';
 import type { WaterAnswer, WaterTask } from '@fogata/core/water';
+import { keptOr, NO_ANSWERS, type KeptAnswers } from '../db/keptAnswers';
 import { wholeFault } from '../fault';
 import { digest } from '../night/pool';
 import { setTimeout as sleep } from 'node:timers/promises';
@@ -32,6 +33,7 @@ export class TaskBook<T, A> {
   constructor(
     private readonly what: keyof typeof FAILED,
     private readonly run: (task: T, signal: AbortSignal) => Promise<A>,
+    private readonly kept: KeptAnswers<A> = NO_ANSWERS,
   ) {
     this.failed = said(FAILED[what]);
   }
@@ -73,7 +75,8 @@ export class TaskBook<T, A> {
 
   private async work(key: string, task: T): Promise<void> {
     try {
-      this.held.set(key, { answer: await this.run(task, this.abort.signal) });
+      const run = () => this.run(task, this.abort.signal);
+      this.held.set(key, { answer: await keptOr(this.kept, key, run) });
     } catch (error) {
       if (this.abort.signal.aborted) return;
       wholeFault(this.what, error);
@@ -88,7 +91,7 @@ export class TaskBook<T, A> {
 
 export const dayBook = (pool: DayPool) =>
   new TaskBook<DayTask, DayAnswer>('day', (task, signal) => pool.day(task, signal));
-export const shadeBook = (pool: DayPool) =>
-  new TaskBook<ShadeTask, ShadeSpan[]>('shade', (task, signal) => pool.shade(task, signal));
+export const shadeBook = (pool: DayPool, kept: KeptAnswers<ShadeSpan[]>) =>
+  new TaskBook<ShadeTask, ShadeSpan[]>('shade', (task, signal) => pool.shade(task, signal), kept);
 export const waterBook = (pool: DayPool) =>
   new TaskBook<WaterTask, WaterAnswer>('water', (task, signal) => pool.water(task, signal));

@@ -1,6 +1,5 @@
 /** The worker threads: a kept pool with a queue; a task can be abandoned by its signal. */
 import {
-  evaluateNew,
   joinOutcomes,
   sentTask,
   splitTask,
@@ -10,12 +9,14 @@ import {
   type LiftLook,
   type OptionOutcome,
 } from '@fogata/core';
-import type { Solved, Workers } from '@fogata/core/planning';
+import { once, remembering, type Solved, type Workers } from '@fogata/core/planning';
 import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { DayAnswer, ShadeSpan } from '@fogata/core/day';
+import type { Reduced } from '@fogata/core/season';
+import { keptOr, NO_ANSWERS, type KeptAnswers } from '../db/keptAnswers';
 import { fault } from '../fault';
 import type { DayPool } from '../day/book';
 import type { Filled } from '@fogata/core/relay';
@@ -31,73 +32,16 @@ export interface NightPool extends Workers {
 
 export const digest = (value: unknown) => createHash('sha1').update(JSON.stringify(value)).digest('hex');
 
-/** By where a bed starts from: two that are alike, under one roof, may have had another week. */
-const starts = new WeakMap<object, string>();
-function startOf(initial: object): string {
-  const name = starts.get(initial) ?? digest(initial);
-  starts.set(initial, name);
-  return name;
-}
-
-/**
- * A pool that remembers: the same work under the same weather is done once. What it holds is dropped when the weather
- * changes, so that an evening of ticking jobs off costs only the beds that changed.
- */
-export function remembering(pool: NightPool): NightPool {
-  let weather = '';
-  // nights that were do not change: kept whatever the weather to come does
-  const learnt = new Map<string, Promise<Belief>>();
-  const held = new Map<string, Promise<unknown>>();
-  function once<T>(store: Map<string, Promise<unknown>>, key: string, run: () => Promise<T>): Promise<T> {
-    const found = store.get(key) as Promise<T> | undefined;
-    const start = () => {
-      const fresh = run();
-      store.set(key, fresh);
-      // what was abandoned or failed is not an answer
-      fresh.catch(() => store.get(key) === fresh && store.delete(key));
-      return fresh;
-    };
-    // someone else may abandon the work that this one waits for: then it is done for this one
-    return found ? found.catch(start) : start();
-  }
+/** A pool that remembers as long as the weather stands; what nights that were taught does not change, and is kept over a restart. */
+export function rememberingPool(pool: NightPool, kept: KeptAnswers<Belief> = NO_ANSWERS): NightPool {
+  const learnt = new Map<string, Promise<unknown>>();
   return {
-    house: (task, signal) => {
-      const under = digest(sentTask({ history: task.history, members: task.members }));
-      if (under !== weather) {
-        held.clear();
-        weather = under;
-      }
-      // where it goes on from follows from the days before
-      const beds = task.beds.map(({ was: _was, ...b }) => b);
-      return once(held, `house:${digest(sentTask({ ...task, beds }))}`, () => pool.house(task, signal));
-    },
-    evaluate: (task, under, signal) => {
-      const { given: _given, initial, options: _options, ...own } = task;
-      const bed = `evaluate:${under}:${startOf(initial)}:${digest(sentTask(own))}`;
-      const named = new Map(task.options.map((o) => [o, `${bed}:${digest(o)}`] as const));
-      return evaluateNew(
-        task,
-        (o) => named.get(o)!,
-        held,
-        (some) => pool.evaluate(some, under, signal),
-      );
-    },
-    due: (work, under, signal) => {
-      const { given: _given, initial, ...own } = work.task;
-      const key = `due:${under}:${startOf(initial)}:${digest([sentTask(own), work.specs])}`;
-      return once(held, key, () => pool.due(work, under, signal));
-    },
-    lift: (work, under, signal) => {
-      const { given: _given, initial, ...own } = work.task;
-      const key = `lift:${under}:${startOf(initial)}:${digest([sentTask(own), work.lifted, work.left])}`;
-      return once(held, key, () => pool.lift(work, under, signal));
-    },
+    ...remembering(pool),
     learn: (task, signal) => {
       if (learnt.size > 200) learnt.clear();
-      return once(learnt, digest(task), () => pool.learn(task, signal));
+      const key = digest(task);
+      return once(learnt, key, () => keptOr(kept, key, () => pool.learn(task, signal)));
     },
-    solve: (task, signal) => once(held, `solve:${digest(task)}`, () => pool.solve(task, signal)),
-    nameOf: digest,
     close: () => pool.close(),
   };
 }
@@ -125,6 +69,7 @@ export function startPool(
     lift: (task, _under, signal) => pool.run(sentTask(task), { name: 'lift', signal }) as Promise<LiftLook[]>,
     learn: (task, signal) => pool.run(task, { name: 'learn', signal }) as Promise<Belief>,
     solve: (task, signal) => pool.run(task, { name: 'solve', signal }) as Promise<Solved>,
+    fit: (spec, signal) => pool.run(spec, { name: 'fit', signal }) as Promise<Reduced>,
     season: (task, signal) => pool.run(task, { name: 'season', signal }) as Promise<SeasonAnswer[]>,
     day: (task, signal) => pool.run(task, { name: 'day', signal }) as Promise<DayAnswer>,
     shade: (task, signal) => pool.run(task, { name: 'shade', signal }) as Promise<ShadeSpan[]>,

@@ -6,10 +6,11 @@
 import { setMaxListeners } from 'node:events';
 import type { PlanProgress } from '@fogata/contract';
 import { kindOf, said, type Figures, type Said } from '@fogata/core';
-import { fault, wholeFault } from '../fault';
-import { NO_SEASONS, type KeptSeasons } from './keptSeasons';
+import { foundOf, keepAll, keptOr, NO_ANSWERS, type KeptAnswers } from '../db/keptAnswers';
+import { wholeFault } from '../fault';
 import type { MeanYear } from '@fogata/core/relay';
-import type { DateRow, Frosts, How, UnderSpec, Window } from '@fogata/core/season';
+import type { DateRow, Frosts, How, Reduced, UnderSpec, Window } from '@fogata/core/season';
+import { digest } from '../night/pool';
 
 /** A crop, with figures of its own where a cultivar has any. */
 export interface AskedCrop {
@@ -23,6 +24,8 @@ export interface SeasonTask {
   /** Names the place, its climate and how it is drawn: equal names, equal answers. */
   place: string;
   spec: UnderSpec;
+  /** The days of the place under its stack, fitted to the engine. */
+  model: Reduced;
   frost: { lastSpring?: string; firstAutumn?: string };
   years: number;
   seed: number;
@@ -41,11 +44,12 @@ export interface SeasonAnswer {
 
 /** Who works it out: an answer for each crop of the task, in its order. */
 export interface SeasonPool {
+  fit(spec: UnderSpec, signal: AbortSignal): Promise<Reduced>;
   season(task: SeasonTask, signal: AbortSignal): Promise<SeasonAnswer[]>;
 }
 
 export interface Question {
-  task: Omit<SeasonTask, 'crops'>;
+  task: Omit<SeasonTask, 'crops' | 'model'>;
   crop: AskedCrop;
 }
 
@@ -57,14 +61,17 @@ interface Held {
 /** Crops that go to a thread at once: the place is looked at once for all of them. */
 const TOGETHER = 8;
 const MOST_HELD = 2000;
+const MOST_FITS = 100;
 
 export class SeasonBook {
   private readonly held = new Map<string, Held>();
+  private readonly fits = new Map<string, Promise<Reduced>>();
   private readonly abort = new AbortController();
 
   constructor(
     private readonly pool: SeasonPool,
-    private readonly kept: KeptSeasons = NO_SEASONS,
+    private readonly kept: KeptAnswers<SeasonAnswer> = NO_ANSWERS,
+    private readonly keptFits: KeptAnswers<Reduced> = NO_ANSWERS,
   ) {
     // every task of every place listens to this one
     setMaxListeners(0, this.abort.signal);
@@ -109,29 +116,34 @@ export class SeasonBook {
     for (const [key, h] of this.held) if (h.failed) this.held.delete(key);
   }
 
-  /** What was kept of them; nothing where it cannot be read. */
-  private async found(list: readonly { key: string }[]): Promise<Map<string, SeasonAnswer>> {
-    try {
-      return await this.kept.find(list.map((x) => x.key));
-    } catch (error) {
-      fault('seasonNotRead', error);
-      return new Map();
-    }
+  /** What takes longest of a place is its own: fitted once, whatever is asked of it, by however many threads. */
+  private fitOf(spec: UnderSpec): Promise<Reduced> {
+    const key = digest(spec);
+    const found = this.fits.get(key);
+    if (found) return found;
+    const fresh = keptOr(this.keptFits, key, () => this.pool.fit(spec, this.abort.signal));
+    fresh.catch(() => this.fits.delete(key));
+    this.fits.set(key, fresh);
+    if (this.fits.size > MOST_FITS) this.fits.delete(this.fits.keys().next().value!);
+    return fresh;
   }
 
   private async work(asked: readonly { key: string; q: Question }[]): Promise<void> {
-    const found = await this.found(asked);
+    const keys = asked.map((x) => x.key);
+    const found = await foundOf(this.kept, keys);
     for (const [key, answer] of found) Object.assign(this.held.get(key) ?? {}, { answer });
     const list = asked.filter(({ key }) => !found.has(key));
     if (list.length === 0 || this.abort.signal.aborted) return;
-    const task: SeasonTask = { ...list[0]!.q.task, crops: list.map(({ q }) => q.crop) };
+    const { task: asks } = list[0]!.q;
     try {
+      const model = await this.fitOf(asks.spec);
+      const task: SeasonTask = { ...asks, model, crops: list.map(({ q }) => q.crop) };
       const answers = await this.pool.season(task, this.abort.signal);
       list.forEach(({ key }, i) => Object.assign(this.held.get(key) ?? {}, { answer: answers[i]! }));
-      // an answer that could not be kept is still an answer
-      await this.kept
-        .keep(list.map(({ key }, i) => [key, answers[i]!] as const))
-        .catch((e: unknown) => fault('seasonNotKept', e));
+      await keepAll(
+        this.kept,
+        list.map(({ key }, i) => [key, answers[i]!] as const),
+      );
     } catch (error) {
       if (this.abort.signal.aborted) return;
       wholeFault('season', error);

@@ -1,4 +1,4 @@
-/** A season's question, worked out in a thread. Contract: places are fitted once and held, eight at most. */
+/** A season's question, worked out in a thread. Contract: places are held with their years, eight at most. */
 import { cropById, withFigures } from '@fogata/core';
 import { answer, placeOf, type PlaceYears } from '@fogata/core/season';
 import type { SeasonAnswer, SeasonTask } from './book';
@@ -9,6 +9,7 @@ const MOST_PLACES = 8;
 export function seasonOf({
   place: name,
   spec,
+  model,
   frost,
   years,
   seed,
@@ -16,7 +17,7 @@ export function seasonOf({
   stands,
   crops,
 }: SeasonTask): SeasonAnswer[] {
-  const place = places.get(name) ?? placeOf(spec, years, seed, frost);
+  const place = places.get(name) ?? placeOf(spec, years, seed, frost, model);
   places.delete(name);
   places.set(name, place);
   if (places.size > MOST_PLACES) places.delete(places.keys().next().value!);

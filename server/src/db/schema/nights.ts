@@ -70,8 +70,8 @@ export const keptPlans = pgTable(
   (t) => [index('kept_plans_night').on(t.night, t.madeAtMs)],
 );
 
-/** A row is how a crop fares in a place over a hundred years: derived, never backed up. */
-export const keptSeasons = pgTable('kept_seasons', {
+/** A row is what took long to work out and follows from its question alone, as how a crop fares in a place over a hundred years: derived, never backed up. */
+export const keptAnswers = pgTable('kept_answers', {
   key: text('key').primaryKey(),
   madeAtMs: bigint('made_ms', { mode: 'number' }).notNull(),
   answer: bytea('answer').notNull(),
