@@ -105,18 +105,22 @@ export function moreThatMayWin(w: Work, b: PlannedBed, options: readonly CoverOp
   const { hourlyRate } = w.inputs.data.farm;
   const { together } = w;
   const money = (p: PricedOption) => p.loss + workCost(p, hourlyRate) / together;
-  const costs = new Map(
-    b.options.flatMap((o) =>
-      b.loss[o.key] === undefined ? [] : [[o.key, Math.max(...priced(w, b, o).map(money))] as const],
-    ),
-  );
+  const costs = new Map<string, number>();
+  const costOf = (key: string): number => {
+    const known = costs.get(key);
+    if (known !== undefined) return known;
+    const o = b.options.find((x) => x.key === key);
+    const cost = o && b.loss[key] !== undefined ? Math.max(...priced(w, b, o).map(money)) : Infinity;
+    costs.set(key, cost);
+    return cost;
+  };
   const bound = b.loss[optionKey(b.on)] ?? Infinity;
   return options.filter((o) => {
     const alone = { ...o, loss: 0, minutes: b.minutes[o.key]!, laterMinutes: later(w, b, o) };
     const work = workCost(alone, hourlyRate) / together;
     if (work >= bound) return false;
     const less = o.covers.map((_, n) => optionKey(o.covers.filter((_c, k) => k !== n)));
-    return less.every((key) => (costs.get(key) ?? Infinity) > work);
+    return less.every((key) => costOf(key) > work);
   });
 }
 
