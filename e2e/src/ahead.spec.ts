@@ -61,13 +61,13 @@ test('the nights that the forecast reaches, tonight first, each with its work an
   const csv = spell.slice(0, 1 + 75).join('\n');
   await post(farm, 'forecasts', { name: 'Three days', csv, as: 'forecast', dryRun: false });
   await page.goto(farm.url);
-  await page.getByTestId('to-ahead').click({ timeout: 60_000 });
-  await expect(page.getByTestId('ahead-2027-01-14')).toContainText('Tonight', { timeout: 60_000 });
-  await expect(page.getByTestId('ahead-2027-01-15')).toContainText('Friday night', { timeout: 90_000 });
+  await page.getByTestId('to-ahead').click();
+  await expect(page.getByTestId('ahead-2027-01-14')).toContainText('Tonight');
+  await expect(page.getByTestId('ahead-2027-01-15')).toContainText('Friday night', { timeout: 180_000 });
   await expect(page.getByTestId('sentence')).toContainText('known');
-  await expect(page.getByTestId('ahead-2027-01-16')).toContainText('Saturday night', { timeout: 90_000 });
+  await expect(page.getByTestId('ahead-2027-01-16')).toContainText('Saturday night', { timeout: 180_000 });
   await expect(page.getByText(/The forecast reaches to/)).toBeVisible();
-  await expect(page.getByTestId('together')).toContainText('chosen together', { timeout: 120_000 });
+  await expect(page.getByTestId('together')).toContainText('chosen together', { timeout: 180_000 });
   await accessible(page);
   await glovesFit(page);
   await page.getByTestId('back').click();
@@ -82,7 +82,6 @@ test.describe('wide', () => {
     page,
     farm,
   }) => {
-    test.setTimeout(480_000);
     await page.goto(`${farm.url}/import`);
     await page.getByTestId('csv').fill(spell.join('\n'));
     await page.getByTestId('preview').click();
@@ -94,8 +93,7 @@ test.describe('wide', () => {
     const lows = five.nights.map((n) => n.outsideC.mid);
     expect(lows).toEqual([...lows].sort((a, b) => b - a));
     const grid = page.getByTestId('ahead-grid');
-    for (const name of ['Tonight', 'Friday night', 'Monday night'])
-      await expect(grid).toContainText(name, { timeout: 60_000 });
+    for (const name of ['Tonight', 'Friday night', 'Monday night']) await expect(grid).toContainText(name);
     await expect(page.getByTestId('sentence')).toContainText('Monday night');
     await expect(page.getByTestId('together')).toContainText('chosen together');
     // what it would cost if nothing were done, and what is lost all the same
@@ -111,7 +109,7 @@ test.describe('wide', () => {
     const four = await aheadOf(farm);
     expect(four.nights.map((n) => n.night)).toEqual([15, 16, 17, 18].map((d) => `2027-01-${d}`));
     await page.reload();
-    await expect(grid).toContainText('Tonight', { timeout: 60_000 });
+    await expect(grid).toContainText('Tonight');
     await expect(grid).not.toContainText('Friday night');
     // what was said yesterday of this night still holds: it was done as told, and the forecast is the same
     const [then, now] = [five.nights[1]!, four.nights[0]!];

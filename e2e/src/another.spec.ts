@@ -22,7 +22,7 @@ test('what waits for one farm is never given to another that answers at its addr
   const directory = mkdtempSync(join(tmpdir(), 'fogata-other-'));
   const other = new Farm(directory, farm.port, false);
   await other.start();
-  await expect(page.getByTestId('connection')).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByTestId('connection')).toBeHidden();
   const notes = async (f: Farm) =>
     (await f.api<{ entries: { title: string }[] }>('/api/log?kinds=note')).entries.map((e) => e.title);
   await page.waitForTimeout(2500);
@@ -32,7 +32,7 @@ test('what waits for one farm is never given to another that answers at its addr
   await page.waitForTimeout(8000); // it opens anew ten seconds after it last did, at the earliest
   await farm.start();
   await page.goto(farm.url);
-  await expect.poll(() => notes(farm), { timeout: 40_000 }).toContain('ours alone');
+  await expect.poll(() => notes(farm)).toContain('ours alone');
 });
 
 test('a rehearsal: a copy under invented weather, said on every screen, and gone when it ends', async ({

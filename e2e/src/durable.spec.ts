@@ -5,7 +5,6 @@ import { expect, Farm, ROOT, test } from './farm';
 const exec = promisify(execFile);
 
 test('killed nine times in the middle of writes, setup and imports, nothing acknowledged is lost and nothing is there by half', async () => {
-  test.setTimeout(180_000);
   const { stdout } = await exec(process.execPath, ['--import', 'tsx', 'scripts/killtest.mts', '9'], {
     cwd: ROOT,
   });

@@ -12,7 +12,6 @@ test('a changed farm file is looked at, taken, seen in the log, and taken back a
   page,
   farm,
 }) => {
-  test.setTimeout(120_000);
   await farm.ready();
   const before = await farm.api<Whole>('/api/farm/file');
   const next = structuredClone(before);
@@ -88,7 +87,6 @@ test('a sheet kept for hoops is laid on the leaves from its bed, counted once in
   page,
   farm,
 }) => {
-  test.setTimeout(120_000);
   await farm.ready();
   await page.goto(`${farm.url}/settings`);
   await page.getByTestId('step-farm').click();

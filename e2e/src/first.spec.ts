@@ -13,7 +13,6 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
   page,
   farm,
 }) => {
-  test.setTimeout(180_000);
   await at(AFTERNOON, farm, page);
   await page.goto(farm.url);
   await expect(page.getByTestId('empty-farm')).toBeVisible();
@@ -119,7 +118,7 @@ test('an empty farm, typed by hand on a phone, leads to the first night of two s
 
   // the first night
   await expect(page.getByTestId('undo')).toContainText('Tonight’s weather: told');
-  await expect(page.getByTestId('place-line')).toHaveCount(6, { timeout: 60_000 });
+  await expect(page.getByTestId('place-line')).toHaveCount(6);
   await expect(page.getByTestId('sentence')).toContainText('−4 °C');
   await expect(page.getByTestId('forecast-from')).toContainText('From what was typed at');
   await expect(page.getByTestId('doubt')).toContainText('days before');

@@ -21,7 +21,6 @@ test('a whole evening by keyboard alone: opened, ticked, taken back, another cov
   page,
   farm,
 }) => {
-  test.setTimeout(180_000);
   await farm.ready();
   await page.goto(farm.url);
   await expect(page.getByTestId('sentence')).toContainText('starting by');
@@ -37,7 +36,7 @@ test('a whole evening by keyboard alone: opened, ticked, taken back, another cov
   await expect(page.getByRole('checkbox', { name: `${job}: done` })).toBeChecked();
   // and back
   await page.keyboard.press('u');
-  await expect(page.getByRole('checkbox', { name: `${job}: mark it done` })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('checkbox', { name: `${job}: mark it done` })).toBeVisible();
 
   // a note, from wherever one is, and out of the field again
   await page.keyboard.press('n');
@@ -68,7 +67,6 @@ test('tables on a wide screen: sorted by a column, searched, gone through by arr
   page,
   farm,
 }) => {
-  test.setTimeout(120_000);
   await page.goto(`${farm.url}/kit`);
   const table = page.getByTestId('covers-table');
   await expect(table.getByRole('row')).toHaveCount(7);

@@ -10,6 +10,7 @@ import { get } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, Farm, freePort, ROOT, test } from './farm';
+import { CHROMIUM } from './chromium';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -21,7 +22,7 @@ async function trusting(cert: string) {
   const der = new X509Certificate(cert).publicKey.export({ type: 'spki', format: 'der' });
   const hash = createHash('sha256').update(der).digest('base64');
   return chromium.launch({
-    executablePath: process.env['FOGATA_CHROMIUM'] ?? '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: ['--no-sandbox', `--ignore-certificate-errors-spki-list=${hash}`],
   });
 }
@@ -49,7 +50,6 @@ const statusOf = (url: string, ca: string) =>
   });
 
 test('opened to the network it makes its certificate, and plain HTTP gives nothing but the way to trust it', async () => {
-  test.setTimeout(120_000);
   const directory = mkdtempSync(join(tmpdir(), 'fogata-https-'));
   const farm = new Farm(directory, await freePort(), false, { HOST: '0.0.0.0', FOGATA_PASSCODE: PASSCODE });
   await farm.start();
@@ -120,7 +120,6 @@ ${block}
 
 test('behind the reverse proxy of docs/network.md it is one secure page, signed in and kept for offline', async () => {
   expect(existsSync(NGINX), 'nginx is not on this machine: apt-get install nginx-light').toBe(true);
-  test.setTimeout(120_000);
   const dir = mkdtempSync(join(tmpdir(), 'fogata-proxy-'));
   const [crt, key] = [join(dir, 'farm.crt'), join(dir, 'farm.key')];
   const made = spawnSync('openssl', [
@@ -139,9 +138,7 @@ test('behind the reverse proxy of docs/network.md it is one secure page, signed 
   const nginx: ChildProcess = spawn(NGINX, ['-c', conf, '-e', join(dir, 'error.log')], { stdio: 'ignore' });
   try {
     const ca = readFileSync(crt, 'utf8');
-    await expect
-      .poll(() => statusOf(`https://localhost:${port}/api/farm`, ca).catch(() => 0), { timeout: 20_000 })
-      .toBe(401);
+    await expect.poll(() => statusOf(`https://localhost:${port}/api/farm`, ca).catch(() => 0)).toBe(401);
     const browser = await trusting(ca);
     await signInAndLoseSignal(await browser.newPage(), `https://localhost:${port}`);
     await browser.close();

@@ -21,7 +21,7 @@ test('without the server the app says so, keeps what is entered, and sends it wh
   await expect(page.getByTestId('sentence')).toContainText('starting by');
   await expect(page.getByTestId('connection')).toContainText('No server');
   await farm.start();
-  await expect(page.getByTestId('connection')).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByTestId('connection')).toBeHidden();
   const log = await farm.api<{ entries: { title: string }[] }>('/api/log?kinds=note');
   expect(log.entries.filter((e) => e.title === 'the gate was open all night')).toHaveLength(1);
 });
@@ -40,6 +40,6 @@ test.describe('a page that goes while it sends', () => {
     await page.reload();
     const titles = async () =>
       (await farm.api<{ entries: { title: string }[] }>('/api/log?kinds=note')).entries.map((e) => e.title);
-    await expect.poll(titles, { timeout: 20_000 }).toContain('the north door hangs');
+    await expect.poll(titles).toContain('the north door hangs');
   });
 });

@@ -9,16 +9,14 @@ test('what may be begun, a crop’s year, a date moved and the chance with it; a
 }) => {
   await page.goto(farm.url);
   await page.getByTestId('tab-Season').click();
-  await expect(page.getByTestId('sentence')).toContainText('This week: sow lettuce heads', {
-    timeout: 60_000,
-  });
-  await expect(page.getByTestId('season-row').first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByTestId('sentence')).toContainText('This week: sow lettuce heads');
+  await expect(page.getByTestId('season-row').first()).toBeVisible();
   await expect(page.getByText(/twelve months typed for this site/)).toBeVisible();
   await accessible(page);
 
   await page.getByTestId('season-find').fill('spina');
   await page.getByTestId('season-found').first().click();
-  await expect(page.getByTestId('sentence')).toContainText('Spinach in', { timeout: 60_000 });
+  await expect(page.getByTestId('sentence')).toContainText('Spinach in');
   await expect(page.getByTestId('year-strip').first()).toBeVisible();
   const said = page.locator('[data-testid^="date-"]').first();
   const today = await said.textContent();
@@ -33,7 +31,7 @@ test('what may be begun, a crop’s year, a date moved and the chance with it; a
 
   // planted from trays it is another question
   await page.getByText('planted from trays').click();
-  await expect(said).toContainText('Planted on 4 February', { timeout: 60_000 });
+  await expect(said).toContainText('Planted on 4 February');
   await page.goBack();
   await expect(page.getByTestId('season')).toBeVisible();
 });

@@ -45,16 +45,15 @@ test('what last winter’s scores taught of a spinach is said, with each night, 
 });
 
 test('spinach all winter: so many kilos a week become plantings on the list', async ({ page, farm }) => {
-  test.setTimeout(150_000);
   await page.goto(`${farm.url}/season/spinach`);
-  await expect(page.getByTestId('season-at')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByTestId('season-at')).toBeVisible();
   await page.getByText('Backwards from what you need').click();
   await page.getByTestId('need-ask').click();
-  await expect(page.getByTestId('need-answer')).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByTestId('need-answer')).toBeVisible({ timeout: 180_000 });
   await expect(page.getByTestId('need-answer')).toContainText(/of row|No day and no place/);
   await accessible(page);
   await page.getByTestId('to-compare').click();
-  await expect(page.getByTestId('compare-lines')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByTestId('compare-lines')).toBeVisible();
   await expect(page.getByTestId('sentence')).toContainText(/is the surest|comes to a picking/);
 });
 
@@ -64,7 +63,7 @@ test('water: what is dry waits for the frost; felt wet, it has enough, and that 
 }) => {
   await page.goto(`${farm.url}/beds`);
   await page.getByTestId('open-water').click();
-  await expect(page.getByTestId('sentence')).toContainText('no water into this frost', { timeout: 90_000 });
+  await expect(page.getByTestId('sentence')).toContainText('no water into this frost', { timeout: 180_000 });
   await accessible(page);
   const n4 = page.getByTestId('water-n4');
   await expect(n4).toContainText('Dry');
@@ -72,7 +71,7 @@ test('water: what is dry waits for the frost; felt wet, it has enough, and that 
   await n4.getByTestId('feel-wet').click();
   await expect(page.getByTestId('sentence')).toContainText('Nothing wants water today');
   await page.getByTestId('undo-button').click();
-  await expect(page.getByTestId('sentence')).toContainText('N4', { timeout: 30_000 });
+  await expect(page.getByTestId('sentence')).toContainText('N4');
 });
 
 test('a count from a day: bulbs in their cold are on Season, and another is begun and undone', async ({
@@ -81,7 +80,7 @@ test('a count from a day: bulbs in their cold are on Season, and another is begu
 }) => {
   await page.goto(`${farm.url}/season`);
   const counters = page.getByTestId('counters');
-  await expect(counters).toContainText('Tulips in crates', { timeout: 60_000 });
+  await expect(counters).toContainText('Tulips in crates');
   await expect(counters).toContainText(/of 98 days of cold/);
   await counters.getByText('Count from a day').click();
   await page.getByTestId('counter-name').fill('First truss');

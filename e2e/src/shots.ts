@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Farm, ROOT } from './farm';
+import { CHROMIUM } from './chromium';
 
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -16,7 +17,7 @@ async function main(): Promise<void> {
   const farm = new Farm(directory, 4391, true);
   await farm.start();
   const browser = await chromium.launch({
-    executablePath: process.env['FOGATA_CHROMIUM'] ?? '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: [
       '--no-sandbox',
       '--disable-gpu',
@@ -55,13 +56,13 @@ async function main(): Promise<void> {
   // January's week, and how one planting has fared
   await page.goto(`${farm.url}/season`);
   await page.getByTestId('season-job').first().waitFor({ timeout: 60_000 });
-  await page.getByText('Going through').first().waitFor({ state: 'hidden', timeout: 120_000 });
+  await page.getByText('Going through').first().waitFor({ state: 'hidden', timeout: 180_000 });
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'season.png') });
   await page.setViewportSize(WIDE);
   await page.goto(`${farm.url}/board`);
-  await page.getByTestId('quarrels').waitFor({ timeout: 90_000 });
-  await page.getByText('Going through').waitFor({ state: 'hidden', timeout: 90_000 });
+  await page.getByTestId('quarrels').waitFor({ timeout: 180_000 });
+  await page.getByText('Going through').waitFor({ state: 'hidden', timeout: 180_000 });
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'board.png') });
   await shot('board-phone', '/board');

@@ -11,7 +11,6 @@ test('from nothing to the first plan of two structures, six beds and two kinds o
   page,
   farm,
 }) => {
-  test.setTimeout(180_000);
   await at(AFTERNOON, farm, page);
   await page.goto(farm.url);
   const { tap, taps } = countedTaps();
@@ -43,7 +42,7 @@ test('from nothing to the first plan of two structures, six beds and two kinds o
   await tap(page.getByRole('radio', { name: 'still' }));
   await tap(page.getByRole('radio', { name: 'clear' }));
   await tap(page.getByTestId('typed-save'));
-  await expect(page.getByTestId('jobs')).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByTestId('jobs')).toBeVisible({ timeout: 180_000 });
   expect(taps()).toBeLessThan(60);
   test.info().annotations.push({ type: 'taps', description: String(taps()) });
 

@@ -18,12 +18,12 @@ describe('the demo', () => {
   let s: TestServer;
   beforeAll(async () => {
     s = await startTestServer(true);
-  }, 60_000);
+  });
   afterAll(() => s.close());
 
   test('nights one after the other; tonight is Now’s', async () => {
     let view: AheadView | null = null;
-    for (let i = 0; i < 600; i++) {
+    for (let i = 0; i < 2400; i++) {
       view = (await s.api.get('/api/ahead').expect(200)).body as AheadView;
       if (view.progress.state === 'ready' || view.progress.state === 'failed') break;
       await new Promise((r) => setTimeout(r, 250));
@@ -50,7 +50,7 @@ describe('the demo', () => {
     expect(view!.together!.gap).toBeLessThan(0.05);
     expect(view!.together!.tonight.saves).toBeGreaterThanOrEqual(0);
     expect(view!.untilAtMs!).toBeGreaterThan(DEMO_START_MS + 100 * HOUR);
-  }, 180_000);
+  });
 });
 
 test('an empty farm has no nights, and one without a forecast asks for it', async () => {
@@ -61,4 +61,4 @@ test('an empty farm has no nights, and one without a forecast asks for it', asyn
   } finally {
     await s.close();
   }
-}, 60_000);
+});

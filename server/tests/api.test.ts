@@ -6,7 +6,7 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const at = 1_800_000_000_000 - 90_000_000;
@@ -126,7 +126,7 @@ test('settings are kept, and a zone or unit that does not exist is refused', asy
   expect((await s.api.patch('/api/farm').send({ latitude: 99 }).expect(422)).body.detail).toContain(
     'latitude',
   );
-}, 60_000);
+});
 
 describe('an imported forecast', () => {
   const csv = (airC: number, bad = -1) =>
@@ -146,7 +146,7 @@ describe('an imported forecast', () => {
     const { imported } = (await s.api.get('/api/forecasts')).body as { imported: { id: string }[] };
     await s.api.post(`/api/forecasts/${imported[0]!.id}/drop`).expect(204);
     expect((await s.now()).night!.name).toBe(before.night!.name);
-  }, 60_000);
+  });
 
   test('with one bad row is not taken at all', async () => {
     const res = await post(csv(12, 7), false).expect(422);
@@ -229,4 +229,4 @@ test('an empty farm says what to do, and its clock is its own', async () => {
   } finally {
     await empty.close();
   }
-}, 60_000);
+});

@@ -11,7 +11,7 @@ const HOUR = 3_600_000;
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer(false);
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const body = (more: Partial<AskBody> = {}): AskBody => ({
@@ -85,7 +85,7 @@ test('the answer: what the leaf sees with its doubt, what a sheet more or less w
   );
   expect(mild.harmChance).toBeLessThan(0.01);
   expect(mild.day!.tooHot).toBe(true);
-}, 90_000);
+});
 
 test('asked at nine in the morning it is the night to come that is answered, with all that could be laid', async () => {
   const nine = NOW - 6.5 * HOUR;
@@ -96,7 +96,7 @@ test('asked at nine in the morning it is the night to come that is answered, wit
   expect(a.minAtMs).toBeGreaterThan(NOW);
   expect(a.leafC.mid).toBeLessThan(0);
   await s.api.post('/api/clock').send({ toAtMs: NOW }).expect(200);
-}, 60_000);
+});
 
 test('asking keeps nothing; keeping gives the night that was answered, as one entry that can be taken back', async () => {
   expect(((await s.api.get('/api/farm')).body as FarmView).emptyFarm).toBe(true);
@@ -122,7 +122,7 @@ test('asking keeps nothing; keeping gives the night that was answered, as one en
   expect(((await s.api.get('/api/farm')).body as FarmView).emptyFarm).toBe(true);
   const log = (await s.api.get('/api/log')).body as LogView;
   expect(log.entries.find((e) => e.record.id === recordId)!.retracted).toBe(true);
-}, 90_000);
+});
 
 test.each([
   ['crop', { crop: 'unobtainium' }, 'crop: expected a crop of the list'],

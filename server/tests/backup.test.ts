@@ -40,7 +40,7 @@ beforeAll(async () => {
     DEMO_FARM,
     DEMO_START_MS,
   );
-}, 120_000);
+});
 afterAll(async () => {
   await from.close();
   await empty.close();
@@ -84,7 +84,7 @@ test('restored into a new directory it is the same to the last row, and goes on 
   } finally {
     await to.close();
   }
-}, 120_000);
+});
 
 test.each([
   ['cut off', (text: string) => text.slice(0, text.length / 2)],
@@ -123,4 +123,4 @@ test('the newest seven are kept, and no half of one', async () => {
   expect(await dailyBackup(empty.db, kept, last + DAY / 2)).toBe(false);
   expect(await dailyBackup(empty.db, kept, last + DAY + 60_000)).toBe(true);
   expect(await dailyBackup(empty.db, join(dir, 'new'), last)).toBe(true);
-}, 60_000);
+});

@@ -50,7 +50,7 @@ describe('the 80 % band', () => {
   beforeAll(async () => {
     // one after the other: beside it other suites work nights out, and have their time
     for (const group of GROUPS) results.push(await run(group));
-  }, 600_000);
+  });
 
   test.each(
     GROUPS.flatMap((group, g) => [
@@ -82,7 +82,7 @@ describe('the same band over houses drawn without a look at the prior, on a chan
   const both: Result[] = [];
   beforeAll(async () => {
     for (const group of ['plain film', 'rigid sheets']) both.push(await run(group, 24, 'far'));
-  }, 600_000);
+  });
 
   test.each([
     ['plain film', 0],

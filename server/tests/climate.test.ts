@@ -12,7 +12,7 @@ import { bareDb, startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+});
 afterAll(() => s.close());
 
 /** So many years of days whose January is about `januaryC`. */

@@ -9,7 +9,7 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const file = async () => JSON.parse((await s.api.get('/api/farm/file').expect(200)).text) as FarmFile;
@@ -149,7 +149,7 @@ test('another farm is filled from the file: the log as it arrived, forecasts, te
   } finally {
     await other.close();
   }
-}, 60_000);
+});
 
 test('who did it and on which device stands with the entry; a name in the entry itself goes before the sender’s', async () => {
   const send = (record: object, who: string) =>
@@ -207,7 +207,7 @@ test('a table that lacks a cover which lies on a bed is refused', async () => {
     .post('/api/records')
     .send({ records: [retraction] })
     .expect(201);
-}, 60_000);
+});
 
 test('beds in which something stands cannot be brought away', async () => {
   const geo = JSON.parse((await s.api.get('/api/farm/geojson')).text) as { features: { id: string }[] };
@@ -258,7 +258,7 @@ test('before wind there is a job for what stands in it, and done it stays done',
     .expect(201);
   const after = await s.now();
   expect(after.storm.find((j) => j.structureId === job.structureId && j.what === 'wind')!.done).toBe(true);
-}, 60_000);
+});
 
 test('a structure that holds beds is not deleted; an empty one is', async () => {
   await s.api.delete('/api/structures/north').expect(409);

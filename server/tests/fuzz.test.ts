@@ -14,7 +14,7 @@ let file: FarmFile;
 beforeAll(async () => {
   s = await startTestServer();
   file = JSON.parse((await s.api.get('/api/farm/file')).text) as FarmFile;
-}, 60_000);
+});
 afterAll(() => s.close());
 
 /** Park and Miller: the same requests in every run. */

@@ -1,6 +1,7 @@
 /** A real server on a real database in memory, with real worker threads; the demo farm, its clock set by the test. */
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import express, { type RequestHandler } from 'express';
 import type { PGlite } from '@electric-sql/pglite';
 import request from 'supertest';
@@ -12,9 +13,10 @@ import { loadDemo } from '../src/demo/load';
 import { DEMO_EPISODES, DEMO_SEED, DEMO_START_MS } from '../src/demo/seed';
 import { startPool } from '../src/night/pool';
 import { demoSources } from '../src/standins/demo';
+import { versionOf } from '../src/version';
 import { madeOnce } from './template';
 import { told, type Style, type Told } from '@fogata/core/words';
-import type { NowView } from '@fogata/contract';
+import type { NowView, RelayView, ShadeView } from '@fogata/contract';
 import { api as endpoints } from '@fogata/contract/client';
 
 const ROOT = join(__dirname, '..', '..');
@@ -35,6 +37,8 @@ export interface TestServer {
   context: Context;
   /** Waits until the night is worked out. */
   now: () => Promise<Told<NowView>>;
+  /** Waits until that is, and the years of all that stands and its weeks of shade are gone through and kept. */
+  years: () => Promise<void>;
   close: () => Promise<void>;
 }
 
@@ -85,11 +89,15 @@ function missing(sent: unknown, read: unknown, path: string): string | null {
 /** Enough outcomes for everything but the width of a band. */
 const FEW_MEMBERS = 5;
 
-/** The farm's database as it is when nobody has touched it: the demo's first night, where it comes from a template, is worked out. */
+/**
+ * The farm's database as it is when nobody has touched it: the demo's first night and the years of all that stands there, where it comes from a template, are
+ * worked out.
+ */
 async function farmOf(demo: boolean, members: number): Promise<OpenDb> {
   const make = async () => {
-    const s = await serve(await fresh(demo), demo, members);
-    if (demo) await s.now();
+    // the other suites wait for it meanwhile
+    const s = serve(await fresh(demo), demo, members, 2);
+    if (demo) await s.years();
     const dump = await (s.open.db as unknown as { $client: PGlite }).$client.dumpDataDir('none');
     await s.close();
     return dump;
@@ -120,8 +128,8 @@ export async function startTestServer(demo = true, members = FEW_MEMBERS): Promi
   return serve(await farmOf(demo, members), demo, members);
 }
 
-function serve(open: OpenDb, demo: boolean, members: number): TestServer {
-  const pool = startPool(buildServer(), 1);
+function serve(open: OpenDb, demo: boolean, members: number, threads = 1): TestServer {
+  const pool = startPool(buildServer(), threads);
   const clock = demoClock(DEMO_START_MS, () => Promise.resolve());
   const { app, context } = makeApp(
     {
@@ -131,6 +139,8 @@ function serve(open: OpenDb, demo: boolean, members: number): TestServer {
       pool,
       townsFile: TOWNS,
       members,
+      // as the built server has it, which then finds what is kept here
+      version: versionOf(ROOT),
       ...(demo ? { sources: demoSources(open.db, { seed: DEMO_SEED, episodes: DEMO_EPISODES }) } : {}),
     },
     null,
@@ -140,20 +150,29 @@ function serve(open: OpenDb, demo: boolean, members: number): TestServer {
     app,
   );
   const api = request(outer);
+  const ready = async <V extends { progress: { state: string } }>(path: string): Promise<V> => {
+    // each answer takes the thread that works it out: ask seldom
+    const untilMs = Date.now() + 280_000;
+    for (let ms = 50; Date.now() < untilMs; ms = Math.min(400, 2 * ms)) {
+      const view = (await api.get(path).expect(200)).body as V;
+      if (view.progress.state !== 'computing') return view;
+      await sleep(ms);
+    }
+    throw new Error(`${path} was not worked out in five minutes`);
+  };
+  const now = () => ready<Told<NowView>>('/api/now');
   return {
     api,
     open,
     pool,
     context,
-    now: async () => {
-      // each answer takes the thread that works the night out: ask seldom
-      const untilMs = Date.now() + 120_000;
-      for (let ms = 50; Date.now() < untilMs; ms = Math.min(400, 2 * ms)) {
-        const view = (await api.get('/api/now').expect(200)).body as Told<NowView>;
-        if (view.progress.state !== 'computing') return view;
-        await new Promise((r) => setTimeout(r, ms));
-      }
-      throw new Error('the night was not worked out in two minutes');
+    now,
+    years: async () => {
+      await now();
+      await ready<Told<RelayView>>('/api/relay');
+      await ready<Told<ShadeView>>('/api/shade');
+      // an answer is kept a moment after it is given
+      await sleep(500);
     },
     close: async () => {
       context.stop();

@@ -129,4 +129,4 @@ test('in hard frost the potatoes stay under their blanket until they have thawed
   expect(said).not.toMatch(/Nothing is frozen|Lift when it suits/);
   const last = Math.max(...jobs.map((j) => j.dueAtMs));
   expect(said).toContain(`Leave them be until ${clockText(last, style)}.`);
-}, 60_000);
+});

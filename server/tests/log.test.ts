@@ -13,7 +13,7 @@ const DAY = 86_400_000;
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const send = (list: object[], more: object = {}) =>
@@ -69,7 +69,7 @@ test('what a house’s thermometer taught is still known when nobody has read it
   await s.api.post('/api/clock').send({ toAtMs: NOW }).expect(200);
   expect(later.nights).toBe(8);
   expect(later.calibration.leakage).toBeCloseTo(before.calibration.leakage, 6);
-}, 60_000);
+});
 
 test('two phones that tick one job lay one sheet; a double is two on purpose', async () => {
   await send([cover('n2', true, { lying: 0 })])

@@ -19,7 +19,7 @@ let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
   await s.now();
-}, 120_000);
+});
 afterAll(async () => {
   await s.close();
   rmSync(dir, { recursive: true, force: true });
@@ -43,7 +43,7 @@ test('after its time a bed near harm is told once, with where the sheet is; what
   expect(await lookOut(s.context, sink)).toEqual([]);
   const view = (await s.api.get('/api/messages').expect(200)).body as MessagesView;
   expect(view.messages.map((m) => m.key).sort()).toEqual(sent.map((m) => m.key).sort());
-}, 60_000);
+});
 
 test('what is covered is not told of, and a line a message lies in the file', async () => {
   const { jobs } = await s.now();
@@ -77,7 +77,7 @@ test('what is covered is not told of, and a line a message lies in the file', as
     .map((l) => JSON.parse(l) as Message);
   expect(lines).toEqual(sent);
   expect(sent.find((m) => m.kind === 'silent')!.title).toBe('No word from the thermometer: South house');
-}, 60_000);
+});
 
 test('a house that is colder than its model is told of at night, and the night is reckoned with it', async () => {
   const nightAtMs = DEMO_START_MS + 7.75 * HOUR;
@@ -97,7 +97,7 @@ test('a house that is colder than its model is told of at night, and the night i
   const parted = (await lookOut(s.context, sink)).filter((m) => m.kind === 'parted');
   expect(parted.map((m) => [m.subject, m.urgent])).toEqual([['south', true]]);
   expect((await lookOut(s.context, sink)).filter((m) => m.kind === 'parted')).toEqual([]);
-}, 120_000);
+});
 
 test('a house that shows more than its crops bear is told of by what was measured', async () => {
   const noonAtMs = DEMO_START_MS + 21 * HOUR;
@@ -106,7 +106,7 @@ test('a house that shows more than its crops bear is told of by what was measure
   const hot = (await lookOut(s.context, sink)).filter((m) => m.kind === 'hot' && m.subject === 'south');
   expect(hot.map((m) => m.title)).toContain('South house: 41.0 °C in there');
   await s.context.options.clock.set(DEMO_START_MS + 8 * HOUR);
-}, 120_000);
+});
 
 test('in the quiet hours what can wait waits, and where they were switched off nothing is told', async () => {
   const night = DEMO_START_MS + 11 * HOUR;
@@ -132,4 +132,4 @@ test('in the quiet hours what can wait waits, and where they were switched off n
     .patch('/api/farm')
     .send({ messages: { ...off, quietFrom: '25:00' } })
     .expect(422);
-}, 90_000);
+});

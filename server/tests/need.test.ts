@@ -6,7 +6,7 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+});
 afterAll(() => s.close());
 
 async function ready<T extends { progress: { state: string } }>(path: string): Promise<T> {

@@ -11,17 +11,17 @@ beforeAll(async () => {
   s = await startTestServer();
   // the first night is worked out while other suites do as much
   await s.now();
-}, 150_000);
+});
 afterAll(() => s.close());
 
 /** The day's openings, once they are worked out. */
 async function dayOf({ api }: TestServer): Promise<DayView> {
-  for (let i = 0; i < 300; i++) {
+  for (let i = 0; i < 2400; i++) {
     const day = (await api.get('/api/day').expect(200)).body as DayView;
     if (day.progress.state !== 'computing') return day;
     await new Promise((r) => setTimeout(r, 100));
   }
-  throw new Error('the day was not worked out in 30 s');
+  throw new Error('the day was not worked out in four minutes');
 }
 
 const send = (records: object[]) => s.api.post('/api/records').send({ records });
@@ -67,7 +67,7 @@ test('the evening: a sentence, jobs within the stock, places ranked by margin', 
   const times = now.jobs.map((j) => j.dueAtMs);
   expect(times).toEqual([...times].sort((a, b) => a - b));
   for (const j of now.jobs) expect(j.dueAtMs).toBeLessThanOrEqual(Math.max(now.clock.nowAtMs, j.onByAtMs));
-}, 60_000);
+});
 
 test('refusing a cover for a bed frees it, and the plan says so', async () => {
   const before = await s.now();
@@ -92,7 +92,7 @@ test('refusing a cover for a bed frees it, and the plan says so', async () => {
   );
   const back = await s.now();
   expect(back.jobs.flatMap((j) => j.items).some((i) => i.bedId === bedId)).toBe(true);
-}, 60_000);
+});
 
 test('done jobs stay on the list as done and can be taken back', async () => {
   const before = await s.now();
@@ -110,7 +110,7 @@ test('done jobs stay on the list as done and can be taken back', async () => {
     })),
   ).expect(201);
   expect((await s.now()).jobs.filter((j) => j.done)).toHaveLength(0);
-}, 60_000);
+});
 
 test('more pieces than are in stock are refused in a sentence, and nothing of the batch is kept', async () => {
   const now = await s.now();
@@ -132,7 +132,7 @@ test('more pieces than are in stock are refused in a sentence, and nothing of th
       (c) => c.id === 'fleece30',
     )!.inUse,
   ).toBe(0);
-}, 60_000);
+});
 
 test('a place can be tried: soil, weather and every cover that fits are sent along', async () => {
   await s.now();
@@ -199,7 +199,7 @@ test('a place can be tried: soil, weather and every cover that fits are sent alo
       expect(Math.abs(h.leafC - shown.leafC[shown.entryAtMs.indexOf(Date.parse(h.time))]!)).toBeLessThan(0.8);
     }
   }
-}, 60_000);
+});
 
 test('late in the morning the lowest leaf is that of the night that was, the same on Now, on Place and on its ribbon', async () => {
   const evening = await s.now();
@@ -224,7 +224,7 @@ test('late in the morning the lowest leaf is that of the night that was, the sam
     6,
   );
   await s.api.post('/api/clock').send({ toAtMs: evening.clock.nowAtMs }).expect(200);
-}, 60_000);
+});
 
 test('the whole turn: covers on, the night passes, thermometers are read, the report compares', async () => {
   const evening = await s.now();
@@ -292,4 +292,4 @@ test('the whole turn: covers on, the night passes, thermometers are read, the re
   expect(north.hindsightC!).not.toBe(north.measuredMinC!);
   expect(Math.abs(north.measuredMinC! - north.hindsightC!)).toBeLessThan(2);
   expect(Math.abs(north.measuredMinC! - north.hindsightC!)).toBeLessThan(3);
-}, 90_000);
+});

@@ -31,7 +31,7 @@ beforeAll(async () => {
   await writeMeta(own.db, 'feedToken', 'x');
   await writeBackup(own.db, join(dir, 'a.gz'), DEMO_START_MS);
   await readBackup(copy.db, join(dir, 'a.gz'));
-}, 60_000);
+});
 afterAll(async () => {
   await own.close();
   await copy.close();
@@ -113,4 +113,4 @@ test('what is entered there, or meant for another farm, stays out of the farm', 
   expect(entries.map((e) => e.record.id)).not.toContain(N1);
   context.stop();
   await pool.close();
-}, 60_000);
+});

@@ -7,16 +7,16 @@ let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer(false);
   await s.api.patch('/api/farm').send({ latitude: 47, longitude: 8, elevationM: 450 }).expect(200);
-}, 60_000);
+});
 afterAll(() => s.close());
 
 async function until<T>(path: string, done: (view: T) => boolean): Promise<T> {
-  for (let i = 0; i < 500; i++) {
+  for (let i = 0; i < 2400; i++) {
     const view = (await s.api.get(path).expect(200)).body as T;
     if (done(view)) return view;
     await new Promise((r) => setTimeout(r, 120));
   }
-  throw new Error(`${path} was not worked out in a minute`);
+  throw new Error(`${path} was not worked out in four minutes`);
 }
 const planting = (id: string, more: object = {}) => ({
   bedId: 'b',
@@ -40,7 +40,7 @@ test('an empty farm has an empty board, and nothing to fill', async () => {
   await s.api.post('/api/relay/fill').send({}).expect(202);
   const filled = await until<FillView>('/api/relay/fill', (f) => f.state === 'ready' || f.state === 'failed');
   expect(filled).toMatchObject({ state: 'ready', proposals: [], money: 0 });
-}, 60_000);
+});
 
 test('with a bed and a planting it knows the rows, their direction, and the crop’s year there', async () => {
   await s.api
@@ -59,7 +59,7 @@ test('with a bed and a planting it knows the rows, their direction, and the crop
   expect(view.outlooks[0]!.mean.growthDd).toHaveLength(73);
   expect(view.outlooks[0]!.rows.some((r) => r.overDays !== null)).toBe(true);
   expect(view.plantings[0]).toMatchObject({ id: 'p1', planned: true });
-}, 60_000);
+});
 
 test('what may come next comes off often enough, after the rows are free, and is none of the kin that stood there', async () => {
   const next = await until<NextView>('/api/relay/next?bed=b&from=2027-05-20&fromRow=1&toRow=2', ready);
@@ -75,7 +75,7 @@ test('what may come next comes off often enough, after the rows are free, and is
   await s.api.get('/api/relay/next?bed=b&from=2027-05-20&fromRow=3&toRow=9').expect(422);
   const bad = await s.api.get('/api/relay/next?bed=b&from=soon&fromRow=1&toRow=2').expect(422);
   expect((bad.body as { detail: string }).detail).toMatch(/^from: expected a date/);
-}, 60_000);
+});
 
 test('gaps are filled around what stands, for what is asked for, and the planting that is taken stands the next time', async () => {
   const demand = [{ crop: null, from: '2027-02-01', to: '2027-10-31', kgPerWeek: 8 }];
@@ -114,7 +114,7 @@ test('gaps are filled around what stands, for what is asked for, and the plantin
   );
   expect(clash).toEqual([]);
   expect(again.proposals.map((x) => x.crop)).not.toContain('carrot');
-}, 120_000);
+});
 
 test('it can be stopped, and a bad wish is refused in words', async () => {
   await s.api.post('/api/relay/fill').send({ aim: 'value', weeks: 40 }).expect(202);

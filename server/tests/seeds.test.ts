@@ -8,7 +8,7 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const seeds = async () => (await s.api.get('/api/seeds').expect(200)).body as SeedsView;

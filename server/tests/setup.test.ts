@@ -8,7 +8,7 @@ import { startTestServer, TOWNS, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer(false);
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const house: Structure = aStructure({

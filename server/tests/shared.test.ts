@@ -21,7 +21,7 @@ let worker: string;
 beforeAll(async () => {
   worker = buildServer();
   pg = await startPostgres();
-}, 60_000);
+});
 const children: ChildProcess[] = [];
 afterAll(() => {
   for (const c of children) c.kill('SIGKILL');
@@ -78,7 +78,7 @@ test('a plan that two servers are asked for is worked out once, and the same', a
     of.beds.map((x) => [x.bed.id, x.chosen, x.loss]),
   );
   await Promise.all([a.close(), b.close()]);
-}, 90_000);
+});
 
 test('while one is at it the other says how far it is; where that one goes, the other takes over', async () => {
   const url = pg.make('takeover');
@@ -99,7 +99,7 @@ test('while one is at it the other says how far it is; where that one goes, the 
   expect((await b.plan()).beds).toHaveLength(16);
   expect(b.houses()).toBeGreaterThan(0);
   await b.close();
-}, 90_000);
+});
 
 test('an address is asked by one of two servers, once in a quarter of an hour', async () => {
   const url = pg.make('poll');
@@ -188,4 +188,4 @@ test('a thousand records from two servers at once are all there, also after one 
   b.child.removeAllListeners('exit');
   b.child.kill('SIGTERM');
   await new Promise((done) => b.child.on('exit', done));
-}, 120_000);
+});

@@ -43,7 +43,7 @@ beforeAll(async () => {
   for (const x of DEMO_COVERS) await s.api.put(`/api/covers/${x.id}`).send(x).expect(200);
   for (const x of DEMO_PLANTINGS.filter((p) => ['n1', 'n2'].includes(p.bedId)))
     await s.api.put(`/api/plantings/${x.id}`).send(x).expect(200);
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const text = (now: NowView) => now.sentence.map((p) => p.text).join('');
@@ -105,7 +105,7 @@ test('late in the morning, told of tonight, it claims nothing of the night that 
   expect(text(now)).not.toMatch(/frozen|froze|low outside/);
   await dropAll();
   await to(NOW);
-}, 60_000);
+});
 
 test('typed by hand it is a night’s plan at once, with what is not known of the days before', async () => {
   await s.api.post('/api/forecasts/typed').send(typed).expect(201);
@@ -115,7 +115,7 @@ test('typed by hand it is a night’s plan at once, with what is not known of th
   expect(now.night).toMatchObject({ source: 'typed', issuedAtMs: NOW });
   expect(now.night!.doubt).toMatch(/days before .* leaves with it by about 1\.0/);
   expect(now.places).toHaveLength(2);
-}, 60_000);
+});
 
 test('the next evening it has run out, says so, and asks again', async () => {
   await to(NOW + 24 * HOUR_MS);
@@ -126,7 +126,7 @@ test('the next evening it has run out, says so, and asks again', async () => {
   expect(text(await s.now())).toMatch(/^The forecast that was typed ended Fri 15 Jan 20:00/);
   await to(NOW);
   expect((await s.now()).progress.state).toBe('ready');
-}, 60_000);
+});
 
 test.each([
   [{ highC: -9 }, 'highC: expected no lower than the lowest'],
@@ -159,7 +159,7 @@ test('a file that ends in the night is not stretched, one that reaches to noon i
   expect(long).toEqual(['cloud, as half of the sky']);
   expect((await s.now()).night).toMatchObject({ name: 'hill', source: 'file' });
   await dropAll();
-}, 60_000);
+});
 
 describe('a feed', () => {
   const push = (body: object, token: string | null, path = '/api/feed/weather') => {
@@ -178,7 +178,7 @@ describe('a feed', () => {
     // sent twice it is kept once
     expect((await push(feed, token).expect(201)).body).toEqual({ hours: 40, fresh: false });
     expect((await s.now()).night).toMatchObject({ name: 'station', source: 'push' });
-  }, 60_000);
+  });
 
   test('measured hours take the doubt away, and none of the future can have been measured', async () => {
     const measured = hours(NOW - 150.5 * HOUR_MS, 151, () => 1);
@@ -188,7 +188,7 @@ describe('a feed', () => {
       422,
     );
     expect(res.body.detail).toContain('is to come');
-  }, 60_000);
+  });
 
   test('a bad hour is named, and nothing of the delivery is kept', async () => {
     const bad = hours(NOW - 0.5 * HOUR_MS, 30, () => -3).map((h, i) =>
@@ -219,7 +219,7 @@ describe('a feed', () => {
     const log = await s.api.post('/api/temperatures').send({ spot: 'north', csv, dryRun: false }).expect(201);
     expect(log.body).toMatchObject({ rows: 2, minC: -5.3 });
     expect((await s.now()).rounds.find((r) => r.spot === 'north')!.thermometer!.minC).toBe(-5.3);
-  }, 60_000);
+  });
 
   test('the night’s report parts weather and model only where the weather is known', async () => {
     const noted = (spot: string, minC: number) => ({
@@ -249,7 +249,7 @@ describe('a feed', () => {
       .expect(201);
     expect(await hindsight()).not.toBeNull();
     await to(NOW);
-  }, 60_000);
+  });
 });
 
 describe('an address that is polled', () => {
@@ -279,7 +279,7 @@ describe('an address that is polled', () => {
     expect(view.poll).toMatchObject({ went: '40 hours taken.', lastAtMs: NOW });
     expect((await s.now()).night).toMatchObject({ name: 'mast', source: 'poll' });
     expect(await poll()).toBe('Nothing new.');
-  }, 60_000);
+  });
 
   test.each([
     [{ status: 500, body: '' }, 'it answered 500'],

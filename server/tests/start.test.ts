@@ -8,7 +8,7 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeEach(async () => {
   s = await startTestServer(false);
-}, 60_000);
+});
 afterEach(() => s.close());
 
 const farm = { latitude: 47.4, longitude: 8.5, elevationM: 410, timeZone: 'Europe/Zurich' };

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
 /** Longer than the slowest making: whoever began it is gone then, and it is made here. */
-const PATIENCE_MS = 100_000;
+const PATIENCE_MS = 280_000;
 
 export async function madeOnce(name: string, make: () => Promise<Blob>): Promise<Blob | null> {
   const directory = process.env['FOGATA_TEMPLATES'];

@@ -8,7 +8,7 @@ import { startTestServer, type TestServer } from './harness';
 let s: TestServer;
 beforeAll(async () => {
   s = await startTestServer();
-}, 60_000);
+});
 afterAll(() => s.close());
 
 const water = async () => (await s.api.get('/api/water').expect(200)).body as WaterView;
