@@ -22,6 +22,8 @@ const node = (name) => ({
   transformIgnorePatterns: ['/node_modules/(?!(@fogata)/)'],
 });
 module.exports = {
+  // ends what hangs: how long anything takes is asked by the bench
+  testTimeout: 900_000,
   projects: [
     node('core'),
     node('contract'),

@@ -47,8 +47,6 @@ async function jest(title, projects, env = {}, flags = []) {
       join(root, 'node_modules', 'jest', 'bin', 'jest.js'),
       '--maxWorkers=2',
       `--testSequencer=${join(root, 'scripts', 'longestFirst.mjs')}`,
-      // ends what hangs: how long anything takes is asked by the bench
-      '--testTimeout=300000',
       '--selectProjects',
       ...projects,
       '--json',

@@ -3,7 +3,7 @@
  * `keep` puts some there; the key names all that the answer follows from, to which its kind and the code that computes are added, so that nothing of an older Fogata
  * is found. What cannot be read is not there. `keptOr` gives what was kept of one, else what is worked out now.
  */
-import { desc, inArray, notInArray } from 'drizzle-orm';
+import { desc, inArray, notInArray, sql } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import { deserialize, serialize } from 'node:v8';
 import { deflateSync, inflateSync } from 'node:zlib';
@@ -56,7 +56,9 @@ export function answersIn<A>(db: Db, version: string, kind: string): KeptAnswers
         madeAtMs,
         answer: deflateSync(serialize(a), { level: 1 }),
       }));
-      await db.insert(keptAnswers).values(rows).onConflictDoNothing();
+      // one that could not be read is made anew
+      const set = { madeAtMs: sql`excluded.made_ms`, answer: sql`excluded.answer` };
+      await db.insert(keptAnswers).values(rows).onConflictDoUpdate({ target: keptAnswers.key, set });
       const newest = db
         .select({ key: keptAnswers.key })
         .from(keptAnswers)
