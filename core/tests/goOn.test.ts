@@ -1,6 +1,15 @@
 /** A night that starts where the days before ended: nothing of what the covers, the snow and the jugs held may be lost. */
-import { prepareWeather, runBed, type BedSpec } from '../src';
-import { bed, FLEECE, HOUSE, SITE, weather } from './fixtures';
+import {
+  evaluateHouse,
+  prepareWeather,
+  runBed,
+  type BedSpec,
+  type HouseOutcome,
+  type HouseTask,
+  type Layer,
+} from '../src';
+import type { HouseBed } from '../src/night/house';
+import { bed, FLEECE, HOUSE, SITE, START_MS, weather } from './fixtures';
 
 /** Greatest difference in the leaf between a whole run and one that is cut at `cut` and goes on, K, from an hour after. */
 function seamK(given: BedSpec, snow: boolean, cut = 20): number {
@@ -25,4 +34,71 @@ test.each([
   ['snow on an open bed', bed([]), true],
 ] as [string, BedSpec, boolean][])('%s goes on as if it had never been cut', (_, spec, snow) => {
   expect(seamK(spec, snow)).toBeLessThan(0.15);
+});
+
+describe('the days before a night, run on from where an evening left them', () => {
+  const HOURS = 5 * 24;
+  const DAY = 86_400_000;
+  const iso = (ms: number) => new Date(ms).toISOString();
+  const all = weather({ hours: HOURS + 24, startAtMs: START_MS });
+  const at = (fromH: number, toH: number) => all.slice(fromH, toH + 1);
+  const stack = (sheets: Layer[]) => bed([{ ...HOUSE, role: 'structure' }, ...sheets], { shared: 1 });
+  const on = { from: iso(START_MS + 3.8 * DAY), to: iso(START_MS + 4.6 * DAY) };
+  const task = (toH: number, more: Partial<HouseBed> = {}): HouseTask => ({
+    site: SITE,
+    history: at(0, toH),
+    members: [at(toH, HOURS + 24)],
+    key: 'as',
+    countFromAtMs: START_MS + toH * 3_600_000,
+    beds: ['bare', 'covered'].map((id, n) => ({
+      id,
+      historySpec: stack(n ? [{ ...FLEECE, on: [on] }] : []),
+      spec: stack([]),
+      structureLayer: 0,
+      placeK: n,
+      ...more,
+    })),
+  });
+  const wasAt = (fromH: number, left: HouseOutcome): HouseTask => {
+    const whole = task(HOURS);
+    const since = left.beds.map(({ initial, past }) => ({
+      atMs: START_MS + fromH * 3_600_000,
+      initial,
+      past,
+    }));
+    return { ...whole, beds: whole.beds.map((b, n) => ({ ...b, since: since[n]! })) };
+  };
+  const whole = evaluateHouse(task(HOURS));
+
+  test.each([96, 110])('it is the same night and the same last day as from the first hour on (%i)', (h) => {
+    const onward = evaluateHouse(wasAt(h, evaluateHouse(task(h))));
+    onward.beds.forEach((b, n) => {
+      const from = whole.beds[n]!;
+      expect(b.outcome.minLeafC[0]).toBeCloseTo(from.outcome.minLeafC[0]!, 1);
+      expect(b.past.timesAtMs).toEqual(from.past.timesAtMs);
+      for (const of of ['leafC', 'soilC', 'outsideC', 'structureC'] as const) {
+        expect(b.past[of]).toHaveLength(25);
+        const off = b.past[of].map((c, i) => Math.abs(c - from.past[of][i]!));
+        // what is begun again by day is as it was some hours later
+        expect(Math.max(...off)).toBeLessThan(0.3);
+        expect(Math.max(...off.slice(4))).toBeLessThan(0.05);
+      }
+      expect(Math.min(...b.past.lows.map((l) => l.leafC))).toBeCloseTo(
+        Math.min(...from.past.lows.map((l) => l.leafC)),
+        1,
+      );
+    });
+    if (h === 96)
+      expect(onward.beds[1]!.past.lows.map((l) => l.atMs)).toEqual(
+        whole.beds[1]!.past.lows.map((l) => l.atMs),
+      );
+  });
+
+  test('where one bed was not left by then, or none as late as what is known, all of it is run', () => {
+    const since = wasAt(96, evaluateHouse(task(96)));
+    const some = { ...since, beds: since.beds.map(({ since: s, ...b }, n) => (n ? { ...b, since: s! } : b)) };
+    expect(evaluateHouse(some)).toEqual(whole);
+    const old = since.beds.map((b) => ({ ...b, since: { ...b.since!, atMs: START_MS - DAY } }));
+    expect(evaluateHouse({ ...since, beds: old })).toEqual(whole);
+  });
 });

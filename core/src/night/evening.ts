@@ -14,6 +14,7 @@ import { otherHands } from './choice';
 import type { Measured } from './parting';
 import type { KeptAir } from './airs';
 import { workOut } from './plan';
+import type { WasAt } from './house';
 import type { Background, NightPlan, PlannedBed, Work, Workers } from './planned';
 import { HISTORY_MS, roofsOf, type TaskInputs } from './tasks';
 
@@ -78,6 +79,8 @@ export interface Evening {
   airs?: Map<string, KeptAir>;
   /** Nights that will be chosen together with this one, itself included; one unless said. */
   together?: number;
+  /** Of a night that follows on one that was worked out: by bed, what the days before had left by then. */
+  since?: ReadonlyMap<string, WasAt>;
 }
 
 /** What is told on the way. */
@@ -195,6 +198,7 @@ export function begin(e: Evening): Begun {
         before,
         ...(e.airs ? { airs: e.airs } : {}),
         together: e.together ?? 1,
+        since: e.since,
         onSpot: (id, spot) => plan.spots.set(id, spot),
       };
       const { onFirst, ...rest } = told;

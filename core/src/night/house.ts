@@ -25,11 +25,17 @@ export interface HouseBed {
   partedK?: number;
   /** What the days before left, where they were run already. */
   was?: Was;
+  /** What they had left by an hour of them: they are run on from there. */
+  since?: WasAt;
 }
 
 export interface Was {
   initial: SoilState;
   past: BedPast;
+}
+
+export interface WasAt extends Was {
+  atMs: number;
 }
 
 export interface HouseTask {
@@ -62,6 +68,9 @@ export interface HouseOutcome {
   shared: SharedTrace[];
 }
 
+/** A day, from hour to hour. */
+const LAST_HOURS = 25;
+
 interface Kind {
   historySpec: BedSpec;
   spec: BedSpec;
@@ -72,7 +81,7 @@ function kindsOf(beds: readonly HouseBed[]): { kinds: Kind[]; kindOf: number[] }
   const keys: string[] = [];
   const kinds: Kind[] = [];
   const kindOf = beds.map((b) => {
-    const key = JSON.stringify([b.historySpec, b.spec]);
+    const key = JSON.stringify([b.historySpec, b.spec, b.since?.initial]);
     const found = keys.indexOf(key);
     if (found >= 0) {
       const k = kinds[found]!;
@@ -153,32 +162,61 @@ function daysBefore(
   const known = beds.flatMap((b) => b.was ?? []);
   if (known.length === beds.length) return known;
   const mean = { ...belief.mean, zoneOffsetC: 0 };
-  const before = preparedFor(site, [history]);
+  const since = sinceOf(beds, Date.parse(history[0]!.time));
+  const hours = since ? history.filter((e) => Date.parse(e.time) >= since[0]!.atMs) : history;
+  const starts = since && kinds.map((_, k) => since[kindOf.indexOf(k)]!.initial);
+  const before = preparedFor(site, [hours]);
   const { beds: runs } = runHouse(
     kinds.map((k) => k.historySpec),
     before.members[0]!,
     {
       calibration: mean,
-      outside: outsideFor(before, kinds[0]!.historySpec.ground, mean)[0]!,
+      ...(starts ? { initial: starts } : {}),
+      outside: outsideFor(before, kinds[0]!.historySpec.ground, mean, starts?.[0])[0]!,
       audit: false,
     },
   );
   const times = runs[0]!.entryAtMs;
-  const tail = Math.max(0, times.length - 25);
+  const tail = Math.max(0, times.length - LAST_HOURS);
+  const fresh = since ? 1 : 0;
   return beds.map((bed, b): Was => {
     const run = runs[kindOf[b]!]!;
+    const fromAtMs = Date.parse(history[0]!.time);
     return {
       initial: run.end,
-      past: {
+      past: goneOn(since?.[b]?.past, fromAtMs, {
         timesAtMs: times.slice(tail),
         outsideC: [...run.outsideC.subarray(tail)],
         leafC: [...run.leafC.subarray(tail)].map((c) => c + bed.placeK),
         soilC: [...run.soilC[1].subarray(tail)],
         structureC: structureAir(bed.historySpec, run.layerAirC, tail, belief.mean.zoneOffsetC),
-        lows: dailyLows(times, run.leafC, bed.placeK),
-      },
+        // the hour that it goes on from is the last of before
+        lows: dailyLows(times.slice(fresh), run.leafC.subarray(fresh), bed.placeK),
+      }),
     };
   });
+}
+
+/** Where all beds were left at one hour of those that are known, if they were. */
+function sinceOf(beds: readonly HouseBed[], fromAtMs: number): WasAt[] | null {
+  const since = beds.flatMap((b) => b.since ?? []);
+  const at = since[0]?.atMs ?? -Infinity;
+  return since.length === beds.length && at >= fromAtMs && since.every((s) => s.atMs === at) ? since : null;
+}
+
+/** A last day with what went before it, no longer than a day; lows from an instant on. */
+function goneOn(before: BedPast | undefined, fromAtMs: number, past: BedPast): BedPast {
+  if (!before) return past;
+  const old = before.timesAtMs.filter((ms) => ms < past.timesAtMs[0]!).length;
+  const last = <T>(was: readonly T[], now: readonly T[]) => [...was.slice(0, old), ...now].slice(-LAST_HOURS);
+  return {
+    timesAtMs: last(before.timesAtMs, past.timesAtMs),
+    outsideC: last(before.outsideC, past.outsideC),
+    leafC: last(before.leafC, past.leafC),
+    soilC: last(before.soilC, past.soilC),
+    structureC: last(before.structureC, past.structureC),
+    lows: [...before.lows.filter((l) => l.atMs >= fromAtMs), ...past.lows],
+  };
 }
 
 function byMember(which: readonly number[], houses: readonly HouseRun[]): SharedTrace[] {

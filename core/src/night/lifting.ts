@@ -10,8 +10,9 @@ import { beforeAtMs } from './tasks';
 
 const iso = (ms: number) => new Date(ms).toISOString();
 
-/** Members under which lifting is looked at, and how far apart the times are. */
-const LIFT_MEMBERS = 10;
+/** Members under which lifting is looked at. */
+export const LIFT_MEMBERS = 10;
+/** How far apart the times are. */
 const LIFT_EVERY_MS = HOUR_MS / 2;
 /** So many times are looked at together: most mornings the first of them will do. */
 const AT_ONCE = 3;

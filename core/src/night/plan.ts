@@ -9,7 +9,7 @@ import { airAgain, keepAir, lateAgain } from './airs';
 import { choose } from './choice';
 import { firstChoice } from './firstChoice';
 import { lookQuickly, mayLookQuickly, seeQuickly, type Seen } from './quick';
-import type { HouseOutcome } from './house';
+import type { HouseOutcome, HouseTask } from './house';
 import { setLift } from './lifting';
 import { chooseSure } from './sure';
 import {
@@ -93,6 +93,14 @@ async function lookThoroughly(w: Work, found: readonly Found[], told: Told): Pro
   }
 }
 
+/** The roof as it lies, from the days before or from where they were left. */
+function asItLies({ inputs, since }: Work, roof: Roof): HouseTask {
+  const task = houseTask(inputs, roof, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
+  if (!since) return task;
+  const beds = task.beds.map((b) => ({ ...b, ...(since.has(b.id) ? { since: since.get(b.id)! } : {}) }));
+  return { ...task, beds };
+}
+
 export async function workOut(w: Work, told: Told = {}): Promise<PlannedBed[]> {
   const { inputs, roofs, phase } = w;
   const quick = phase !== 'morning' && mayLookQuickly(w);
@@ -100,7 +108,7 @@ export async function workOut(w: Work, told: Told = {}): Promise<PlannedBed[]> {
   // one roof waits for no other
   const found = await Promise.all(
     roofs.map(async (first, at): Promise<Found> => {
-      const asIs = (r: Roof) => houseTask(inputs, r, AS_IS, (b) => ({ spec: b.asIsSpec, covers: b.on }));
+      const asIs = (r: Roof) => asItLies(w, r);
       let [roof, task] = [first, asIs(first)];
       let house = await w.pool.house(task, w.signal);
       const partedK = byItsThermometer(w, roof, house);

@@ -9,7 +9,7 @@ import type { Issue, Worth } from '../weather/record';
 import { outcomeOf, type PlantingAtRisk } from './choose';
 import type { KeptAir } from './airs';
 import type { BedTask, Due } from './evaluate';
-import type { HouseOutcome, HouseTask } from './house';
+import type { HouseOutcome, HouseTask, WasAt } from './house';
 import type { Solved, SolveTask } from './programme';
 import { firstOf } from './sent';
 import type { LiftLook, LiftTask } from './lift';
@@ -121,6 +121,8 @@ export interface Work {
   airs?: Map<string, KeptAir>;
   /** Nights that are chosen together: a sheet may be laid once for all of them. */
   together: number;
+  /** By bed: what the days before had left by an evening of them that was worked out. */
+  since?: ReadonlyMap<string, WasAt> | undefined;
   /** Takes what a structure's thermometer says beside the model. */
   onSpot: (structureId: string, spot: SpotNow) => void;
 }

@@ -14,7 +14,9 @@ import { addDays, HOUR_MS, nightWindow, type NightWindow } from '../time/farmTim
 import { begin, nightAt } from './evening';
 import type { Job } from './jobParts';
 import { jobsOf } from './jobs';
-import { darkAtMs, type Background, type NightPlan, type Workers } from './planned';
+import type { WasAt } from './house';
+import { LIFT_MEMBERS } from './lifting';
+import { darkAtMs, type Background, type NightPlan, type PlannedBed, type Workers } from './planned';
 
 export interface SeveralNights {
   data: FarmFacts;
@@ -107,6 +109,13 @@ function backgroundOf(i: SeveralNights, history: readonly WeatherEntry[]): Backg
   return { means, deepC: deepGroundC(farm, all.reduce((s, c) => s + c, 0) / all.length) };
 }
 
+/** What the days before had left of a bed as the plan begins. */
+const leftBy = (plan: NightPlan, { outcome: { initial, past } }: PlannedBed): WasAt => ({
+  atMs: atMs(plan.centre[0]!),
+  initial,
+  past,
+});
+
 /** What the plan's jobs are once they are done, each at the end of its minutes. */
 function actsOf(jobs: readonly Job[]): Act[] {
   return jobs
@@ -163,7 +172,8 @@ export async function severalNights(
   const reach = Math.ceil(reachAtMs(i.nowAtMs, i.nights, farm) / HOUR_MS) * HOUR_MS;
   const all = withCentre(i.members.map((m) => hoursBetween(m, firstHour, reach)));
   const first = nightAt(i.nowAtMs, farm).window.night;
-  const evening = async (nowAtMs: number, onShown: (shown: Promise<unknown>) => void) => {
+  let since = new Map<string, WasAt>();
+  const lookAt = async (nowAtMs: number, members: number, onShown: (shown: Promise<unknown>) => void) => {
     const at = nightAt(nowAtMs, farm);
     const startAtMs = Math.max(at.pastAtMs, Math.ceil(atMs(i.history[0]!) / HOUR_MS) * HOUR_MS);
     const measuredTo = Math.min(at.hourAtMs, firstHour);
@@ -181,7 +191,7 @@ export async function severalNights(
       at,
       weather: {
         past: { hours: past, worth: past.map((e) => (atMs(e) <= firstHour ? 'measured' : 'issued')) },
-        members: all.map((m) => from(m, at.endAtMs)),
+        members: all.slice(0, members).map((m) => from(m, at.endAtMs)),
         ahead: from(all[0]!, at.aheadAtMs),
         issuedAtMs: i.nowAtMs,
         name: 'members',
@@ -190,6 +200,7 @@ export async function severalNights(
       background: backgroundOf(i, i.history),
       beliefs: i.beliefs ?? new Map(),
       together: i.nights,
+      since,
     });
     return begun.run(workers, signal, new Map(), { onShown });
   };
@@ -199,10 +210,13 @@ export async function severalNights(
     const nowAtMs = n === 0 ? i.nowAtMs : (w.sunsetAtMs ?? w.fromAtMs + 6 * HOUR_MS) - BEFORE_SUNSET_MS;
     const being: Promise<unknown>[] = [];
     const onShown = (shown: Promise<unknown>) => void being.push(shown);
-    const plan = (n === 0 ? i.tonight : undefined) ?? (await evening(nowAtMs, onShown));
+    const plan = (n === 0 ? i.tonight : undefined) ?? (await lookAt(nowAtMs, all.length, onShown));
+    // its morning and the next evening go on from it
+    since = new Map(plan.beds.map((b) => [b.bed.id, leftBy(plan, b)]));
     state = applyAll(actsOf(jobsOf(plan)), state);
-    // the morning follows from what is chosen: it does not wait for what is shown of the night
-    const morning = plan.phase === 'morning' ? plan : await evening(morningAtMs(plan, w), onShown);
+    // the morning follows from what is chosen: it does not wait for what is shown of the night; only when covers may come off is asked of it
+    const morning =
+      plan.phase === 'morning' ? plan : await lookAt(morningAtMs(plan, w), LIFT_MEMBERS, onShown);
     await Promise.all(being);
     const jobs = jobsOf(plan);
     const lifts = new Map(
