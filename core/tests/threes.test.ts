@@ -52,7 +52,7 @@ function look(under: readonly Layer[], at: Night) {
   const of = (cloths: Cloths) => run.get(nameOf(cloths))!;
   return THREES.map((t) => {
     const [ones, twos] = [t.map((c) => of([c])), less(t).map(of)] as unknown as [Less['ones'], Less['twos']];
-    return { told: fromTwos(nameOf(t), { bare, ones, twos }, 0), ran: of(t), twos };
+    return { told: fromTwos(nameOf(t), { bare, ones, twos }, [0]), ran: of(t), twos };
   });
 }
 const rms = (list: readonly number[]) => Math.sqrt(list.reduce((s, x) => s + x * x, 0) / list.length);
@@ -97,6 +97,6 @@ test('one kind of sheet over and over falls off by the same share', () => {
   const at = (minLeafC: number) =>
     ({ minLeafC: [minLeafC], coldHours: [2], soilMinC: [3], hottestC: [8], structureMinC: [] }) as never;
   const [one, two] = [at(-4), at(-2)];
-  const told = fromTwos('a+a+a', { bare: at(-8), ones: [one, one, one], twos: [two, two, two] }, 0);
+  const told = fromTwos('a+a+a', { bare: at(-8), ones: [one, one, one], twos: [two, two, two] }, [0]);
   expect(told).toMatchObject({ key: 'a+a+a', minLeafC: [-1], soilMinC: [3], hottestC: [8], coldHours: [2] });
 });

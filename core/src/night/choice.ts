@@ -9,11 +9,13 @@ import {
   couldWin,
   coverProblem,
   expectedLoss,
+  outcomeOf,
   undominated,
   workCost,
   type BedChoice,
   type PricedOption,
 } from './choose';
+import type { ColdNight } from '../hardiness/injury';
 import { coldNights } from './outcome';
 import { darkAtMs, type OtherHands, type PlannedBed, type Work } from './planned';
 import { optionKey, type CoverOption } from './options';
@@ -55,16 +57,22 @@ export function mayWin(w: Work, b: PlannedBed): CoverOption[] {
   });
 }
 
+/** What an option costs, done in time. */
+const asPriced = (w: Work, b: PlannedBed, o: CoverOption): PricedOption => ({
+  key: o.key,
+  loss: b.loss[o.key]!,
+  minutes: b.minutes[o.key]!,
+  laterMinutes: later(w, b, o),
+  pieces: o.pieces,
+});
+
+const calmLoss = (b: PlannedBed, nights: readonly ColdNight[], errorK: number) =>
+  b.atRisk.reduce((sum, a) => sum + expectedLoss(a, nights, errorK), 0);
+
 /** An option as priced, and, where the bed has a latest time before dark, once more as done after it. */
 function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
   const { nowAtMs } = w.inputs;
-  const as: PricedOption = {
-    key: o.key,
-    loss: b.loss[o.key]!,
-    minutes: b.minutes[o.key]!,
-    laterMinutes: later(w, b, o),
-    pieces: o.pieces,
-  };
+  const as = asPriced(w, b, o);
   if (w.phase !== 'closing' || as.minutes === 0) return [as];
   // who asks at dusk still gets the half hour that they will take
   const least = w.inputs.leavesAtMs === undefined ? HOUR_MS / 2 : 0;
@@ -78,8 +86,7 @@ function priced(w: Work, b: PlannedBed, o: CoverOption): PricedOption[] {
     n === all.length - 1 ? { ...l, atMs: byDarkAtMs } : { ...l, atMs: Math.min(l.atMs, byDarkAtMs) },
   );
   const late = steps.map(({ atMs, lostK }): PricedOption => {
-    const nights = coldNights(outcome, lostK);
-    const loss = b.atRisk.reduce((sum, a) => sum + expectedLoss(a, nights, w.errorK), 0);
+    const loss = calmLoss(b, coldNights(outcome, lostK), w.errorK);
     return {
       ...as,
       byMin: Math.max(0, atMs - nowAtMs) / 60_000,
@@ -122,6 +129,25 @@ export function moreThatMayWin(w: Work, b: PlannedBed, options: readonly CoverOp
     const less = o.covers.map((_, n) => optionKey(o.covers.filter((_c, k) => k !== n)));
     return less.every((key) => costOf(key) > work);
   });
+}
+
+/** So much warmer may be what is told from others, K. */
+const TOLD_K = 0.5;
+
+/**
+ * Of options that are told from others those that, were they so much warmer than they are told, no other one would make useless: near enough to be run. What else the bed
+ * could bear may be wanted on another: none is left out for being dearer than the best alone.
+ */
+export function nearEnough(w: Work, b: PlannedBed, told: readonly CoverOption[]): CoverOption[] {
+  const known = b.options.filter((o) => b.loss[o.key] !== undefined);
+  const all = known.map((o): PricedOption => {
+    const as = asPriced(w, b, o);
+    if (!told.includes(o)) return as;
+    const nights = coldNights(outcomeOf(b.outcome.options, o.key), -TOLD_K);
+    return { ...as, loss: as.loss - (b.calm[o.key]! - calmLoss(b, nights, w.errorK)) };
+  });
+  const kept = new Set(undominated(all, w.inputs.data.farm.hourlyRate).map((o) => o.key));
+  return told.filter((o) => kept.has(o.key));
 }
 
 /** What each bed may bear, priced, and the pieces that there are. */

@@ -38,10 +38,20 @@ function lineThrough(xs: readonly number[], ys: readonly number[]): Line {
   return { at, off: xs.reduce((s, x, i) => s + (at(x) - ys[i]!) ** 2, 0) };
 }
 
+/** Each member's own where it was run. */
+function withRan(few: readonly number[], ran: readonly number[], drawn: number[]): number[] {
+  ran.forEach((m, i) => (drawn[m] = few[i]!));
+  return drawn;
+}
+
 /** Each member's own where it was run, else as far from the known one as the others are in the mean. */
 function movedLike(few: readonly number[], ran: readonly number[], known: readonly number[]): number[] {
   const more = meanOf(ran.map((m, i) => few[i]! - known[m]!));
-  return known.map((x, m) => (ran.includes(m) ? few[ran.indexOf(m)]! : x + more));
+  return withRan(
+    few,
+    ran,
+    known.map((x) => x + more),
+  );
 }
 
 /**
@@ -76,7 +86,7 @@ const drawnBy = (
 ): OptionOutcome => ({
   ...few,
   ranUnder: ran.length,
-  minLeafC: by.minLeafC.map((x, m) => (ran.includes(m) ? few.minLeafC[ran.indexOf(m)]! : at(x))),
+  minLeafC: withRan(few.minLeafC, ran, by.minLeafC.map(at)),
   coldHours: movedLike(few.coldHours, ran, by.coldHours).map((h) => Math.max(0, h)),
   soilMinC: movedLike(few.soilMinC, ran, by.soilMinC),
   hottestC: movedLike(few.hottestC, ran, by.hottestC),

@@ -5,7 +5,7 @@
 import { isIndoors } from '../covers/indoors';
 import type { Cover } from '../farm/types';
 import { fewKey } from './airs';
-import { mayWin, moreThatMayWin } from './choice';
+import { mayWin, moreThatMayWin, nearEnough } from './choice';
 import { drawnFromOne, drawnOut, someOf } from './drawn';
 import { optionKey, threeOptions, type CoverOption } from './options';
 import type { OptionOutcome } from './outcome';
@@ -73,8 +73,8 @@ export async function tryOptions(
     spec: plannedSpec(inputs, b.structure, b.bed, b.plantings, b.on, o.covers, inputs.closeAtMs),
     structureLayer: structureIndex(b.structure, o.covers),
   }));
-  // of one of several nights what is run under a few is only chosen by
-  const few = only && { only, brief: w.together > 1 };
+  // what is run under a few is only chosen by
+  const few = only && { only, brief: true };
   const task = { ...bedTask(w, f, b, members), ...few, options };
   const outcomes = await w.pool.evaluate(task, f.under, w.signal);
   take(w, b, only ? outcomes.map((o) => drawn(w, f, b, o, only)) : outcomes);
@@ -177,7 +177,7 @@ function threesOf(w: Work, b: PlannedBed): CoverOption[] {
   return threeOptions(b.structure, b.bed, data.covers, mayTouch).filter((o) => !known.has(o.key));
 }
 
-/** A third sheet is looked at where no two of its three do nearly as well: on a bitter night, for what is worth it. */
+/** A third sheet is looked at where no two of its three do nearly as well: on a bitter night, for what is worth it. What it does is told from the twos; what may be wanted by that is run. */
 export async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void> {
   if (b.fixed !== null) return;
   const threes = threesOf(w, b);
@@ -186,25 +186,43 @@ export async function tryThrees(w: Work, f: Found, b: PlannedBed): Promise<void>
   await tryMore(w, f, b, mayWin(w, b));
   const worth = moreThatMayWin(w, b, threes);
   b.options = [...b.options, ...worth];
-  take(
-    w,
-    b,
-    worth.flatMap((o) => toldFromTwos(f, b, o) ?? []),
-  );
+  const ran = f.only ?? drawnFrom(b);
+  if (ran) {
+    const told = toldFromTwos(w, f, b, worth, ran);
+    take(w, b, told);
+    // a night by itself does not change its mind by what a telling is off
+    const near =
+      w.together > 1
+        ? []
+        : nearEnough(
+            w,
+            b,
+            worth.filter((o) => told.some((x) => x.key === o.key)),
+          );
+    await tryOptions(w, f, b, w.inputs.members.length, near, ran);
+  }
   await tryMore(w, f, b, worth);
 }
 
-/** Three sheets of one of several nights, where each two of them were looked at in the same air. */
-function toldFromTwos({ only, patterns }: Found, b: PlannedBed, o: CoverOption): OptionOutcome | null {
-  const pattern = patterns?.get(b.bed.id);
-  if (!only || !pattern) return null;
-  const known = new Map(b.outcome.options.map((x) => [x.key, x] as const));
+/** Of some threes those of which each two were looked at in the same air, under the members at `ran` and drawn out over all. */
+function toldFromTwos(
+  w: Work,
+  f: Found,
+  b: PlannedBed,
+  threes: readonly CoverOption[],
+  ran: readonly number[],
+): OptionOutcome[] {
+  const everyone = w.inputs.members.length;
+  const known = new Map(
+    b.outcome.options.filter((o) => o.minLeafC.length === everyone).map((o) => [o.key, o] as const),
+  );
   const under = (covers: readonly Cover[]) => known.get(optionKey(covers));
-  const bare = under([]);
-  const ones = o.covers.map((c) => under([c]));
-  const twos = o.covers.map((_, n) => under(o.covers.filter((_c, k) => k !== n)));
-  if (!bare || [...ones, ...twos].some((x) => x === undefined)) return null;
-  const [m] = only;
-  const few = fromTwos(o.key, { bare, ones, twos } as unknown as Less, m!);
-  return { ...drawnFromOne(few, m!, pattern.bare, pattern.covered), ranUnder: 0 };
+  return threes.flatMap((o) => {
+    const bare = under([]);
+    const ones = o.covers.map((c) => under([c]));
+    const twos = o.covers.map((_, n) => under(o.covers.filter((_c, k) => k !== n)));
+    if (!bare || [...ones, ...twos].some((x) => x === undefined)) return [];
+    const few = fromTwos(o.key, { bare, ones, twos } as unknown as Less, ran);
+    return [{ ...drawn(w, f, b, few, ran), ranUnder: 0 }];
+  });
 }

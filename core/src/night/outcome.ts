@@ -129,6 +129,14 @@ export interface OutcomeInputs {
   brief?: boolean;
 }
 
+/** What is left empty where only the choice is asked for. */
+export const NO_CURVES: Pick<OptionOutcome, 'leafC' | 'layersC' | 'soilC' | 'humidity'> = {
+  leafC: { low: [], mid: [], high: [] },
+  layersC: [],
+  soilC: [],
+  humidity: [],
+};
+
 /**
  * A bed's runs under every member as one outcome.
  * @example outcomeFrom({ key: 'bare', runs: [night([HOUSE])], hangsK: [0], placeK: 0, from: 0, structureLayer: 0 }).minLeafC.length // 1
@@ -172,7 +180,7 @@ export function outcomeFrom(o: OutcomeInputs): OptionOutcome {
     thawAtMs: leaves.map((leafC) => thawedAtMs(times, leafC, from)),
     hoursFrozen: frozen,
     ...(o.brief
-      ? { leafC: { low: [], mid: [], high: [] }, layersC: [], soilC: [], humidity: [] }
+      ? NO_CURVES
       : {
           leafC: bandSeries(leaves, REST_ERROR_K),
           layersC: runs[0]!.layerAirC.map((_, l) => series((r) => moved(r.layerAirC[l]!, partedK))),

@@ -45,14 +45,19 @@ async function patternOf(w: Work, f: Found, b: PlannedBed): Promise<Pattern> {
   };
 }
 
-/** A bed's stacks in the air of its house; what cannot win is not run. */
+/** A bed's stacks in the air of its house: none, one sheet and what lies there, then of the others what can win. */
 async function tryEach(w: Work, f: Found, b: PlannedBed, only: readonly number[]): Promise<void> {
   const { length } = w.inputs.members;
   const lies = optionKey(b.on);
-  const few = (options: PlannedBed['options']) => tryOptions(w, f, b, length, options, only);
-  await few(b.options.filter((o) => o.key === lies));
+  await tryOptions(
+    w,
+    f,
+    b,
+    length,
+    b.options.filter((o) => o.covers.length < 2 || o.key === lies),
+    only,
+  );
   const may = mayWin(w, b);
-  await few(may.filter((o) => o.covers.length < 2 && o.key !== lies));
   await tryMore(w, f, b, may);
 }
 

@@ -26,7 +26,7 @@ const ERROR_POINTS = [
 ];
 
 /**
- * Mean of something over the nights and the model's error, K.
+ * Mean of something over the nights and the model's error, K; `of` keeps nothing of the night that it is given.
  * @example overNights([{ leafMinC: -2 }, { leafMinC: -4 }], 1, (n) => n.leafMinC) // -3
  */
 export function overNights(
@@ -35,9 +35,13 @@ export function overNights(
   of: (night: ColdNight) => number,
 ): number {
   let sum = 0;
-  for (const night of nights)
-    for (const { k, weight } of ERROR_POINTS)
-      sum += weight * of({ ...night, leafMinC: night.leafMinC + k * errorK });
+  for (const night of nights) {
+    const at = { ...night };
+    for (const { k, weight } of ERROR_POINTS) {
+      at.leafMinC = night.leafMinC + k * errorK;
+      sum += weight * of(at);
+    }
+  }
   return sum / nights.length;
 }
 
