@@ -9,6 +9,8 @@ export * from '../src/night/several';
 export * from '../src/night/short';
 export * from '../src/night/spell';
 export * from '../src/night/spellNights';
+export * from '../src/night/spellBest';
+export * from '../src/night/spellProgramme';
 export { keptOn } from '../src/night/lifting';
 export * from '../src/night/parting';
 export * from '../src/night/planned';

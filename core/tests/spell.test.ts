@@ -1,11 +1,17 @@
 /** Several nights chosen together: the programme against every choice there is, and a cold spell on a small farm. */
 import {
+  bestOf,
   chooseTogether,
   costOf,
   eveningMinutes,
+  goodOf,
   optionOf,
+  likely,
+  readChoice,
   severalNights,
-  spellProblem,
+  spellProgramme,
+  textOf,
+  valueOf,
   type Choice,
   type Chosen,
   type PlannedNight,
@@ -96,18 +102,92 @@ test('the programme finds what is best of every choice there is, on fifteen smal
         ]);
         if (allowed(s, choice)) least = Math.min(least, costOf(s, choice));
       }
-    const p = spellProblem(s);
+    const p = spellProgramme(s);
     const signal = new AbortController().signal;
-    const { values, gap } = await workers.solve({ lp: p.lp, seconds: 20 }, signal);
+    const lp = textOf(p, p.options);
+    const { values, gap } = await workers.solve({ lp, seconds: 20 }, signal);
     expect(gap).toBe(0);
-    const found = p.read(values);
+    const found = readChoice(p, values);
     expect(allowed(s, found)).toBe(true);
     expect(costOf(s, found)).toBeCloseTo(least, 3);
-    expect(p.value(values)).toBeCloseTo(least, 3);
+    expect(valueOf(p, values)).toBeCloseTo(least, 3);
     if ([...found.values()].some((c) => c.some((x) => x.stay.length > 0))) together++;
   }
   expect(together).toBeGreaterThan(3);
 }, 60_000);
+
+describe('of many options', () => {
+  const KINDS = ['a', 'b', 'c', 'd', 'e'];
+  /** Every way to lay up to three sheets of five kinds on each of twelve beds, on three nights. */
+  function largeSpell(seed: number): Spell {
+    const d = drawn(seed);
+    const ways: string[][] = [[]];
+    for (const sheets of ways)
+      if (sheets.length < 3)
+        ways.push(...KINDS.filter((k) => k >= (sheets.at(-1) ?? 'a')).map((k) => [...sheets, k]));
+    const each = (of: () => number) => Object.fromEntries(KINDS.map((k) => [k, of()]));
+    return {
+      beds: Array.from({ length: 12 }, (_, b): SpellBed => ({
+        id: `b${b}`,
+        on: d(1) < 0.3 ? ['a'] : [],
+        lay: each(() => 4 + d(6)),
+        lift: each(() => 2 + d(3)),
+        nights: [0, 1, 2].map(() => {
+          const bare = 10 + d(90);
+          const warm = each(() => 0.4 + d(0.4));
+          return ways.map((sheets): SpellOption => ({
+            key: sheets.join('+') || 'bare',
+            sheets,
+            loss: bare * sheets.reduce((share, k) => share * warm[k]!, 1),
+            // of the first two kinds it is the same sheet, laid in two ways
+            pieces: sheets.reduce<Record<string, number>>((all, k) => {
+              const id = k === 'b' ? 'a' : k;
+              return { ...all, [id]: (all[id] ?? 0) + 1 };
+            }, {}),
+            mayStay: d(1) < 0.7,
+          }));
+        }),
+        day: [0, 1, 2].map(() => each(() => d(1.5))),
+      })),
+      stock: { a: 6, c: 5, d: 4, e: 3 },
+      ratePerHour: 12,
+      handsMin: [150, 120, 150],
+    };
+  }
+  const signal = new AbortController().signal;
+
+  test.each([1, 2, 3])(
+    'a good choice of the likely ones is hardly dearer than the best of all (%i)',
+    async (seed) => {
+      const s = largeSpell(seed);
+      const p = spellProgramme(s);
+      expect(likely(p).length).toBeLessThan(0.9 * p.options.length);
+      const best = await bestOf(s, workers, signal);
+      expect(best.cost).toBeCloseTo(costOf(s, best.choice), 2);
+      expect(best.gap).toBeLessThanOrEqual(0.005);
+      const good = await goodOf(s, workers, signal);
+      expect(good.cost).toBeCloseTo(costOf(s, good.choice), 2);
+      expect(good.cost).toBeGreaterThanOrEqual(best.cost * (1 - best.gap) - 0.01);
+      expect(good.cost).toBeLessThan(1.02 * best.cost);
+    },
+  );
+
+  test('where the likely ones cannot be had, all are looked at; what was called off is not asked again', async () => {
+    const s = largeSpell(5);
+    const asked: string[] = [];
+    const first = (e: Error): typeof workers => ({
+      ...workers,
+      solve: (task, on) => (asked.push(task.lp) === 1 ? Promise.reject(e) : workers.solve(task, on)),
+    });
+    const best = await bestOf(s, workers, signal);
+    const { cost } = await goodOf(s, first(new Error('infeasible')), signal);
+    expect(cost).toBeCloseTo(best.cost, 6);
+    expect(asked[0]!.length).toBeLessThan(asked[1]!.length);
+    asked.length = 0;
+    await expect(goodOf(s, first(new Error('off')), AbortSignal.abort())).rejects.toThrow('off');
+    expect(asked).toHaveLength(1);
+  });
+});
 
 describe('three bitter nights in a row', () => {
   const signal = new AbortController().signal;

@@ -37,8 +37,11 @@ const BINARY = '\nBinary\n';
 /** Under this it is rounding. */
 const ROUNDING = 1e-4;
 
+/** Of what nothing is said there is none. */
 const valuesOf = (s: LpSolution): Record<string, number> =>
-  Object.fromEntries(Object.entries(s.Columns).map(([name, c]) => [name, c.Primal ?? 0]));
+  Object.fromEntries(
+    Object.entries(s.Columns).flatMap(([name, { Primal = 0 }]) => (Primal === 0 ? [] : [[name, Primal]])),
+  );
 const isFound = (s: LpSolution) => s.Status === 'Optimal' || s.Status === 'Time limit reached';
 
 /**

@@ -1,6 +1,6 @@
 /**
- * Several nights as one choice. Contract: `spellProblem` writes what lies on each bed in each night, and what stays on it through the days between, as one
- * linear programme; `costOf` is what a choice costs, whoever made it. Plain data: what a night takes of a bed under each option comes from that night's plan.
+ * Several nights as one choice. Contract: a `Spell` is what may lie on each bed in each night, and what may stay on it through the days between; `costOf` is what a
+ * choice costs, whoever made it (`spellProgramme.ts` finds the best). Plain data: what a night takes of a bed under each option comes from that night's plan.
  *
  * What ties the nights together: a sheet that stays by day needs no hands to lift and to lay it, and costs light and damp; one that is laid tonight for a
  * worse night to come is laid once. Stock and hands are counted in every night by themselves.
@@ -48,11 +48,15 @@ export interface Chosen {
 /** By bed, by night. */
 export type Choice = ReadonlyMap<string, readonly Chosen[]>;
 
-const count = (list: readonly string[], key: string): number => list.filter((k) => k === key).length;
-const kindsOf = (lists: readonly (readonly string[])[]): string[] => [...new Set(lists.flat())];
+/** @example count(['a', 'b', 'a'], 'a') // 2 */
+export const count = (list: readonly string[], key: string): number => list.filter((k) => k === key).length;
+/** @example kindsOf([['a'], ['a', 'b']]) // ['a', 'b'] */
+export const kindsOf = (lists: readonly (readonly string[])[]): string[] => [...new Set(lists.flat())];
 /** A cent a piece, so that of two alike the lighter wins. */
 const PIECE = 0.01;
-const pieceCost = (o: SpellOption): number => PIECE * Object.values(o.pieces).reduce((s, n) => s + n, 0);
+/** @example pieceCost({ pieces: { a: 2 } }) // 0.02 */
+export const pieceCost = (o: SpellOption): number =>
+  PIECE * Object.values(o.pieces).reduce((s, n) => s + n, 0);
 
 /**
  * Minutes of an evening: what is new laid, what is not wanted lifted.
@@ -65,7 +69,8 @@ export function eveningMinutes(bed: SpellBed, lies: readonly string[], o: SpellO
   }, 0);
 }
 
-const liftMinutes = (bed: SpellBed, sheets: readonly string[]): number =>
+/** @example liftMinutes({ lift: { a: 3 } }, ['a', 'a']) // 6 */
+export const liftMinutes = (bed: SpellBed, sheets: readonly string[]): number =>
   sheets.reduce((s, k) => s + bed.lift[k]!, 0);
 
 const without = (sheets: readonly string[], stay: readonly string[]): string[] => {
@@ -101,91 +106,4 @@ export function costOf(s: Spell, choice: Choice): number {
     });
   }
   return sum;
-}
-
-export interface SpellProblem {
-  lp: string;
-  read: (values: Readonly<Record<string, number>>) => Choice;
-  /** What values come to, in money. */
-  value: (values: Readonly<Record<string, number>>) => number;
-}
-
-/** As short as it can be told: the text is megabytes. */
-function term(f: number, name: string): string {
-  const many = Number(Math.abs(f).toFixed(5));
-  return `${f < 0 ? '-' : '+'}${many === 1 ? '' : ` ${many}`} ${name}`;
-}
-
-/**
- * The programme, in the CPLEX LP format. `x_b_n_o` is one where bed b has option o in night n; `s_b_n_k` how many sheets k stay on it through the day
- * before night n: no more than lie in the night before under what may stay, and than lie in night n.
- * @example spellProblem({ beds: [], stock: {}, ratePerHour: 12, handsMin: [60] }).lp.startsWith('Minimize') // true
- */
-export function spellProblem(s: Spell): SpellProblem {
-  const money = s.ratePerHour / 60;
-  const cost: [number, string][] = [];
-  const rows: string[] = [];
-  const binary: string[] = [];
-  const stock = new Map<string, string[]>();
-  const hands: string[][] = s.handsMin.map(() => []);
-  const x = (b: number, n: number, o: number) => `x_${b}_${n}_${o}`;
-  const stay = (b: number, n: number, k: number) => `s_${b}_${n}_${k}`;
-  const kinds = s.beds.map((bed) => kindsOf(bed.nights.flat().map((o) => o.sheets)));
-  s.beds.forEach((bed, b) => {
-    bed.nights.forEach((options, n) => {
-      rows.push(`one_${b}_${n}: ${options.map((_, o) => x(b, n, o)).join(' + ')} = 1`);
-      const last = n === bed.nights.length - 1;
-      options.forEach((o, i) => {
-        const name = x(b, n, i);
-        binary.push(name);
-        const lays = n === 0 ? eveningMinutes(bed, bed.on, o) : o.sheets.reduce((t, k) => t + bed.lay[k]!, 0);
-        // lifting is told by what stays; after the last night nothing does
-        cost.push([o.loss + pieceCost(o) + money * (lays + liftMinutes(bed, o.sheets)), name]);
-        if (lays > 0) hands[n]!.push(term(lays, name));
-        for (const [id, pieces] of Object.entries(o.pieces))
-          stock.set(`${n} ${id}`, [...(stock.get(`${n} ${id}`) ?? []), term(pieces, name)]);
-      });
-      if (last) return;
-      kinds[b]!.forEach((k, j) => {
-        const name = stay(b, n + 1, j);
-        const lieAfter = bed.nights[n + 1]!.flatMap((o, i) =>
-          count(o.sheets, k) > 0 ? [term(-count(o.sheets, k), x(b, n + 1, i))] : [],
-        );
-        const mayStay = options.flatMap((o, i) =>
-          o.mayStay && count(o.sheets, k) > 0 ? [term(-count(o.sheets, k), x(b, n, i))] : [],
-        );
-        if (lieAfter.length === 0 || mayStay.length === 0) return;
-        const saved = bed.lay[k]! + bed.lift[k]!;
-        cost.push([bed.day[n]![k]! - money * saved, name]);
-        hands[n + 1]!.push(term(-bed.lay[k]!, name));
-        rows.push(`was_${b}_${n}_${j}: ${name} ${mayStay.join(' ')} <= 0`);
-        rows.push(`is_${b}_${n}_${j}: ${name} ${lieAfter.join(' ')} <= 0`);
-      });
-    });
-  });
-  let r = 0;
-  for (const [at, terms] of stock)
-    rows.push(`stock_${r++}: ${terms.join(' ')} <= ${s.stock[at.slice(at.indexOf(' ') + 1)] ?? 0}`);
-  hands.forEach((terms, n) => {
-    if (terms.length > 0) rows.push(`hands_${n}: ${terms.join(' ')} <= ${s.handsMin[n]!.toFixed(3)}`);
-  });
-  const body = `Minimize\n obj: ${cost.map(([f, name]) => term(f, name)).join('\n ')}\nSubject To\n ${rows.join('\n ')}\n`;
-  return {
-    lp: `${body}Binary\n ${binary.join('\n ')}\nEnd\n`,
-    value: (values) => cost.reduce((sum, [f, name]) => sum + f * (values[name] ?? 0), 0),
-    read: (values) =>
-      new Map(
-        s.beds.map((bed, b) => [
-          bed.id,
-          bed.nights.map((options, n): Chosen => {
-            const i = options.findIndex((_, o) => (values[x(b, n, o)] ?? 0) > 0.5);
-            if (i < 0) throw new Error(`the solver chose nothing for ${bed.id} in night ${n + 1}`);
-            const stays = kinds[b]!.flatMap((k, j) =>
-              new Array<string>(Math.round(values[stay(b, n, j)] ?? 0)).fill(k),
-            );
-            return { key: options[i]!.key, stay: n === 0 ? [] : stays };
-          }),
-        ]),
-      ),
-  };
 }

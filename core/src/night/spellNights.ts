@@ -22,7 +22,8 @@ import { jobsOf } from './jobs';
 import type { CoverOption } from './options';
 import { darkAtMs, type PlannedBed, type Workers } from './planned';
 import type { PlannedNight } from './several';
-import { costOf, spellProblem, type Choice, type Chosen, type Spell, type SpellOption } from './spell';
+import { costOf, type Choice, type Chosen, type Spell, type SpellOption } from './spell';
+import { bestOf, goodOf } from './spellBest';
 import { AS_IS } from './tasks';
 
 const GROW_DAYS = 70;
@@ -36,10 +37,6 @@ const DAMP = 0.001;
 const MILD_C = 6;
 /** What stays on by day keeps so far under what spoils a crop, its house shut, K. */
 const COOL_K = 3;
-/** The solver may take so long over all nights. */
-const SECONDS = 15;
-/** So near to the best is near enough, as a share of the cost; it is told, down to a thousandth. */
-const WITHIN = 0.005;
 const NOTHING = 0.001;
 /** Less is not worth another evening's plan, in the farm's money. */
 const WORTH = 2;
@@ -164,12 +161,6 @@ const asPlanned = (nights: readonly PlannedNight[], s: Spell): Choice =>
     ]),
   );
 
-async function solved(s: Spell, workers: Workers, signal: AbortSignal) {
-  const problem = spellProblem(s);
-  const { values, gap } = await workers.solve({ lp: problem.lp, seconds: SECONDS, within: WITHIN }, signal);
-  return { choice: problem.read(values), cost: problem.value(values), gap };
-}
-
 /** A night as it was chosen together with the others: its beds begin with what stayed on, and its jobs follow. */
 function nightAs(n: PlannedNight, i: number, choice: Choice): PlannedNight {
   const beds = n.plan.beds.map((b): PlannedBed => {
@@ -228,8 +219,8 @@ export async function chooseTogether(
   const held = spellOf(nights, true);
   if (held.beds.length === 0 || held.beds.some((b) => b.nights.some((o) => o.length === 0))) return alone;
   const [as, free] = await Promise.all([
-    solved(held, workers, signal),
-    isMorning ? null : solved(spellOf(nights, false), workers, signal),
+    bestOf(held, workers, signal),
+    isMorning ? null : goodOf(spellOf(nights, false), workers, signal),
   ]);
   const first = nights[0]!.plan.beds;
   const beds = held.beds.flatMap(({ id }) => {
