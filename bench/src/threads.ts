@@ -14,7 +14,10 @@ export function startThreads(file: string, remembers: boolean) {
   const workers: Workers = {
     house: (task, signal) => run('house', task, signal),
     evaluate: async (task, _under, signal) => {
-      const parts = splitTask(task, threads).map((t) => run<OptionOutcome[]>('evaluate', t, signal));
+      // where every thread has work waiting, more of it only has to be told
+      const parts = splitTask(task, pool.queueSize < threads ? threads : 1).map((t) =>
+        run<OptionOutcome[]>('evaluate', t, signal),
+      );
       return joinOutcomes(task, await Promise.all(parts));
     },
     due: (work, _under, signal) => run('due', work, signal),

@@ -60,7 +60,8 @@ export function startPool(
   return {
     house: (task, signal) => pool.run(sentTask(task), { name: 'house', signal }) as Promise<HouseOutcome>,
     evaluate: async (task, _under, signal) => {
-      const parts = splitTask(task, threads).map(
+      // where every thread has work waiting, more of it only has to be told
+      const parts = splitTask(task, pool.queueSize < threads ? threads : 1).map(
         (part) => pool.run(sentTask(part), { name: 'evaluate', signal }) as Promise<OptionOutcome[]>,
       );
       return joinOutcomes(task, await Promise.all(parts));
