@@ -113,9 +113,19 @@ async function endToEnd(templates) {
     failed += 1;
     return;
   }
-  const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+  const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'));
+  suites.forEach(sayWhatWasThere);
   passed += stats.expected + stats.flaky;
   failed += stats.unexpected;
+}
+
+/** What the page held as a journey failed: of a machine that is gone by then nothing else is left to look at. */
+function sayWhatWasThere({ suites = [], specs = [] }) {
+  suites.forEach(sayWhatWasThere);
+  const results = specs.flatMap((s) => s.tests.flatMap((t) => t.results));
+  for (const { path } of results.flatMap((r) => r.attachments))
+    if (path?.endsWith('error-context.md'))
+      say(/```yaml\n([\s\S]*?)```/.exec(readFileSync(path, 'utf8'))?.[1] ?? 'nothing at all');
 }
 
 await ensureInstalled();

@@ -5,7 +5,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { createHash, X509Certificate } from 'node:crypto';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { get } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -121,6 +121,8 @@ ${block}
 test('behind the reverse proxy of docs/network.md it is one secure page, signed in and kept for offline', async () => {
   expect(existsSync(NGINX), 'nginx is not on this machine: apt-get install nginx-light').toBe(true);
   const dir = mkdtempSync(join(tmpdir(), 'fogata-proxy-'));
+  // the proxy works as another user, and keeps what a slow reader has not taken yet in here
+  chmodSync(dir, 0o755);
   const [crt, key] = [join(dir, 'farm.crt'), join(dir, 'farm.key')];
   const made = spawnSync('openssl', [
     ...['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '30', '-subj', '/CN=localhost'],

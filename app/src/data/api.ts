@@ -1,6 +1,6 @@
 /** Calls to the server: JSON in, and out what the call promises; problems as errors that carry their sentence. */
 import type { ProblemBody } from '@fogata/contract/told';
-import { readAnswer, type Call } from '@fogata/contract/client';
+import { api, readAnswer, type Call } from '@fogata/contract/client';
 import { heard } from './house';
 import { originHeaders } from './who';
 import { api as words } from '@fogata/words/en/screens/data';
@@ -32,9 +32,13 @@ const OURS = 'x-fogata';
 /** An answer that takes longer is not waited for. */
 const LONGEST_MS = 60_000;
 
+/** How often the passcode was given from this page. */
+let opened = 0;
+
 /** What was asked for, as it was promised. Throws `NoServer`, `Refused`, or `Strange` where page and server are of different versions. */
 export async function request<A>(asked: Call<A>, body?: unknown, longestMs = LONGEST_MS): Promise<A> {
   const { method, address } = asked;
+  const openedBefore = opened;
   let response: Response;
   try {
     response = await fetch(`${BASE}${address}`, {
@@ -53,6 +57,9 @@ export async function request<A>(asked: Call<A>, body?: unknown, longestMs = LON
   const farm = response.headers.get(OURS);
   if (farm === null) throw new NoServer();
   heard(farm);
+  if (address === api.session.path && response.ok) opened += 1;
+  // it was on its way as the passcode was given: what is said of before would shut what is open now
+  if (response.status === 401 && opened > openedBefore) return request(asked, body, longestMs);
   if (response.status === 204) return readAnswer(asked, undefined);
   const json: unknown = await response.json().catch(() => null);
   if (json === null) throw new NoServer();
