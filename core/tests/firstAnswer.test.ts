@@ -1,6 +1,14 @@
 /** What is answered soon, and what is not worked out twice: a first look, and the air that options were priced in. */
-import { begin, FIRST_LOOK, jobsOf, type KeptAir, type NightPlan, type Workers } from '../planning';
-import { evaluateNew } from '../src';
+import {
+  begin,
+  FIRST_LOOK,
+  jobsOf,
+  type Evening,
+  type KeptAir,
+  type NightPlan,
+  type Workers,
+} from '../planning';
+import { BOOK_BELIEF, evaluateNew } from '../src';
 import { apartK } from '../src/night/airs';
 import { evening, NOW, planned, style, workers, type EveningShape } from './eveningFixture';
 import { told } from '../words';
@@ -14,10 +22,13 @@ const signal = new AbortController().signal;
 function remembering() {
   const held = new Map<string, ReturnType<Workers['evaluate']>>();
   const fresh: number[] = [];
+  /** Where the beds begin of which anything was asked, held or not. */
+  const asked: object[] = [];
   const pool: Workers = {
     ...workers,
     evaluate: (task, under, s) => {
-      const { given: _given, initial: _initial, ...own } = task;
+      const { given: _given, initial, ...own } = task;
+      asked.push(initial);
       const key = under + JSON.stringify(own);
       if (!held.has(key)) {
         fresh.push(task.options.length * task.members.length);
@@ -26,7 +37,7 @@ function remembering() {
       return held.get(key)!;
     },
   };
-  return { pool, fresh };
+  return { pool, fresh, asked };
 }
 
 describe('a first look', () => {
@@ -121,16 +132,17 @@ describe('the air that options were priced in', () => {
     coverId: 'fleece',
     on: true,
   });
-  const first = async () => {
-    const { pool, fresh } = remembering();
+  const first = async (lies: object[] = []) => {
+    const { pool, fresh, asked } = remembering();
     const airs = new Map<string, KeptAir>();
-    const plan = await begin({ ...evening(1, 1, [], early), airs }).run(pool, signal);
+    const plan = await begin({ ...evening(1, 1, lies as never, early), airs }).run(pool, signal);
     expect(plan.beds.map((b) => b.chosen)).toEqual(['bare', 'fleece']);
-    const again = async (acts: object[], shape = later) => {
-      const done = fresh.length;
-      const e = evening(1, 1, acts as never, shape);
+    const again = async (acts: object[], change = (e: Evening) => e) => {
+      const [done, known] = [fresh.length, asked.length];
+      const e = change(evening(1, 1, [...lies, ...acts] as never, later));
       const next = await begin({ ...e, airs }).run(pool, signal, chosen(plan));
-      return { next, work: fresh.slice(done).reduce((s, n) => s + n, 0) };
+      const beds = new Set(asked.slice(known).map((start) => JSON.stringify(start))).size;
+      return { next, work: fresh.slice(done).reduce((s, n) => s + n, 0), beds };
     };
     return { plan, again, all: fresh.reduce((s, n) => s + n, 0) };
   };
@@ -147,6 +159,44 @@ describe('the air that options were priced in', () => {
       expect(b.loss[b.chosen]!).toBeCloseTo(afresh.beds[n]!.loss[b.chosen]!, 6);
       expect(afresh.beds[n]!.chosen).toBe(b.chosen);
     }
+  });
+
+  test('a bed that nothing has changed for is not asked about again, and what it could bear costs what it did', async () => {
+    const { plan, again } = await first();
+    const { next, beds } = await again([lay('tender')]);
+    expect(beds).toBe(1);
+    const [was, is] = [plan.beds[0]!, next.beds[0]!];
+    // what is chosen is priced in the house as it will be
+    const others = was.options.filter((o) => o.key !== was.chosen);
+    expect(others.length).toBeGreaterThan(0);
+    for (const { key } of others) expect(is.loss[key]).toBe(was.loss[key]);
+  });
+
+  test('what lies on it lies there still: that is no work, and lifting it is', async () => {
+    const { plan, again } = await first([{ ...lay('tender'), atMs: NOW - 3_600_000 }]);
+    const { next, beds } = await again([]);
+    expect(beds).toBe(0);
+    expect(chosen(next)).toEqual(chosen(plan));
+    const { on, minutes } = next.beds[1]!;
+    expect(on.map((c) => c.id)).toEqual(['fleece']);
+    expect(minutes['fleece']).toBe(0);
+    expect(minutes['bare']).toBeGreaterThan(0);
+  });
+
+  test.each<[string, (e: Evening) => Evening]>([
+    ['another sheet', (e) => ({ ...e, data: { ...e.data, covers: [{ ...e.data.covers[0]!, count: 2 }] } })],
+    ['what is believed of the house', (e) => ({ ...e, beliefs: new Map([['s', { ...BOOK_BELIEF }]]) })],
+    [
+      'twice as much in it',
+      (e) => ({ ...e, data: { ...e.data, plantings: e.data.plantings.map((p) => ({ ...p, lengthM: 36 })) } }),
+    ],
+  ])('%s, and it is looked at again: it costs what a plan made from nothing says', async (_, change) => {
+    const { again } = await first();
+    const { next, beds } = await again([lay('tender')], change);
+    expect(beds).toBe(2);
+    const afresh = await begin(change(evening(1, 1, [lay('tender')] as never, later))).run(workers, signal);
+    for (const [n, b] of afresh.beds.entries())
+      expect(next.beds[n]!.loss[b.chosen]!).toBeCloseTo(b.loss[b.chosen]!, 6);
   });
 
   test('where the house was opened its beds start from somewhere else: all of them are looked at again', async () => {

@@ -2,11 +2,17 @@
  * The air that a house's options were priced in, kept from one working-out of a night to the next. Contract: `keepAir` keeps it with what was chosen and the
  * house as that came out; `airAgain` gives it where what is planned under the roof is still that, the beds start from where they did and the house as
  * planned comes out within a tenth of a kelvin from an hour after closing on: a sheet that went on as it was planned, only sooner, then changes nothing
- * for the beds beside it. Else null.
+ * for the beds beside it. Else null. `lookAgain` gives a bed that nothing has changed for what was found of it in that air.
  */
+import { isIndoors } from '../covers/indoors';
 import { HOUR_MS } from '../time/farmTime';
 import type { HouseOutcome } from './house';
+import { optionKey, type CoverOption } from './options';
+import type { OptionOutcome } from './outcome';
 import type { Found, PlannedBed, Work } from './planned';
+import { setWork, take } from './pricing';
+import { namedTask } from './sent';
+import { AS_IS, countFromAtMs, SHUT } from './tasks';
 
 /** What may part two airs that are taken for one, K: far under what the model can tell. */
 const SAME_K = 0.1;
@@ -16,6 +22,15 @@ interface LookedIn {
   under: string;
   /** By bed and what lies on it: what was only looked at under a few members. */
   few?: Found['few'];
+  looked?: Found['looked'];
+}
+
+/** A bed as it was looked at, with a name for all that its figures come of. */
+export interface Looked {
+  name: string;
+  keys: readonly string[];
+  outcomes: readonly OptionOutcome[];
+  calm: Readonly<Record<string, number>>;
 }
 
 export interface KeptAir {
@@ -36,13 +51,59 @@ export const fewKey = (w: Work, b: PlannedBed): string =>
 const fewOf = (w: Work, b: PlannedBed) =>
   b.outcome.options.filter((o) => o.minLeafC.length < w.inputs.members.length);
 
+/** One name for all that a bed's outcomes and their prices come of in an air; none where it also is the minute. */
+function lookedName(w: Work, under: string, b: PlannedBed): string | null {
+  const { data, members, closeAtMs, state } = w.inputs;
+  const isOpen = (state.openings.get(b.structure.id)?.fraction ?? 0) > 0;
+  // crates are where they are from now on
+  if (isOpen || b.options.some((o) => o.covers.some(isIndoors))) return null;
+  const { structure, bed, asIsSpec, belief, placeK, partedK, atRisk, fixed } = b;
+  return w.pool.nameOf([
+    under,
+    namedTask({ members }, w.pool.nameOf),
+    [structure, bed, asIsSpec, belief, placeK, partedK, b.outcome.initial, optionKey(b.on)],
+    [atRisk, fixed, w.errorK, closeAtMs, countFromAtMs(w.inputs), data.farm, data.covers],
+  ]);
+}
+
+const isOfTheMoment = (o: OptionOutcome) => o.key === AS_IS || o.key === SHUT;
+
+function lookedAt(w: Work, under: string, beds: readonly PlannedBed[]): Map<string, Looked> {
+  return new Map(
+    beds.flatMap((b) => {
+      const name = lookedName(w, under, b);
+      const outcomes = b.outcome.options.filter((o) => !isOfTheMoment(o));
+      const calm = Object.fromEntries(outcomes.map((o) => [o.key, b.calm[o.key]!]));
+      return name === null ? [] : [[b.bed.id, { name, keys: b.options.map((o) => o.key), outcomes, calm }]];
+    }),
+  );
+}
+
+/** Whether a bed is as it was looked at: then it has all that was found of it; `threes` are those of three sheets, to be had beside its options. */
+export function lookAgain(w: Work, f: Found, b: PlannedBed, threes: () => CoverOption[]): boolean {
+  const was = f.looked?.get(b.bed.id);
+  if (!was || was.name !== lookedName(w, f.under, b)) return false;
+  const more = was.keys.some((key) => !b.options.some((o) => o.key === key)) ? threes() : [];
+  // the sheets are those of today's farm: which lie there is told by themselves
+  b.options = [...b.options, ...more.filter((o) => was.keys.includes(o.key))];
+  for (const o of b.options) setWork(b, o);
+  b.outcome.options = [...b.outcome.options.filter(isOfTheMoment), ...was.outcomes];
+  Object.assign(b.calm, was.calm);
+  take(w, b, []);
+  return true;
+}
+
 export function keepAir(w: Work, f: Found, lookedIn: LookedIn): void {
   if (f.house.shared[0]?.layers === 0) return;
   w.airs?.set(f.roof.structure.id, {
     chosen: f.beds.map((b) => `${b.bed.id} ${b.chosen}`).join(),
     starts: startsOf(w, f.house),
     late: new Map(f.beds.flatMap((b) => (b.lateAtMs === null ? [] : [[b.bed.id, b.lateAtMs] as const]))),
-    lookedIn: { ...lookedIn, few: new Map(f.beds.map((b) => [fewKey(w, b), fewOf(w, b)])) },
+    lookedIn: {
+      ...lookedIn,
+      few: new Map(f.beds.map((b) => [fewKey(w, b), fewOf(w, b)])),
+      looked: lookedAt(w, lookedIn.under, f.beds),
+    },
     ended: f.house,
   });
 }

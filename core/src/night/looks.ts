@@ -4,7 +4,7 @@
  */
 import { isIndoors } from '../covers/indoors';
 import type { Cover } from '../farm/types';
-import { fewKey } from './airs';
+import { fewKey, lookAgain } from './airs';
 import { mayWin, moreThatMayWin, nearEnough } from './choice';
 import { drawnFromOne, drawnOut, someOf } from './drawn';
 import { optionKey, threeOptions, type CoverOption } from './options';
@@ -106,6 +106,7 @@ function knownOf(w: Work, b: PlannedBed, key: string): OptionOutcome[] {
  * what cannot be the best has its figure from a few members.
  */
 export async function tryAll(w: Work, f: Found, b: PlannedBed): Promise<void> {
+  if (lookAgain(w, f, b, () => threesOf(w, b))) return;
   const everyone = w.inputs.members.length;
   if (everyone <= FIRST_LOOK || b.fixed !== null) return tryOptions(w, f, b, everyone);
   const on = optionKey(b.on);

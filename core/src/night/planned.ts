@@ -7,7 +7,7 @@ import type { Lain } from '../log/apply';
 import { HOUR_MS, type NightWindow, type Phase } from '../time/farmTime';
 import type { Issue, Worth } from '../weather/record';
 import { outcomeOf, type PlantingAtRisk } from './choose';
-import type { KeptAir } from './airs';
+import type { KeptAir, Looked } from './airs';
 import type { BedTask, Due } from './evaluate';
 import type { HouseOutcome, HouseTask, WasAt } from './house';
 import type { Solved, SolveTask } from './programme';
@@ -138,6 +138,8 @@ export interface Found {
   patterns?: ReadonlyMap<string, Pattern>;
   /** Where that air is the one of before: what cannot win, as it was looked at under a few members then, by bed and what lies on it. */
   few?: ReadonlyMap<string, readonly OptionOutcome[]> | undefined;
+  /** Where it is that, all that was found of a bed in it. */
+  looked?: ReadonlyMap<string, Looked> | undefined;
 }
 
 /** How a bed's lows go from member to member, in an air that may be a little another one: what is run under a few is drawn out on it. */
