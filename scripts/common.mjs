@@ -62,24 +62,29 @@ function hashTree(hash, path) {
 export async function ensureWeb() {
   const hash = createHash('sha1');
   for (const room of ['app', 'contract', 'core', 'words']) hashTree(hash, join(root, room));
-  hash.update(readFileSync(join(root, 'package-lock.json')));
+  for (const file of ['package-lock.json', join('scripts', 'minify.mjs')])
+    hash.update(readFileSync(join(root, file)));
   const key = hash.digest('hex');
   const mark = join(root, 'app', 'dist', '.sources');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === key) return;
   say('Building the web app (half a minute to two minutes, the first time)');
   const env = { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', NODE_ENV: 'production' };
   must(
-    await run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist', '--clear'], {
-      cwd: join(root, 'app'),
-      env,
-      quiet: true,
-    }),
+    await run(
+      'npx',
+      ['expo', 'export', '--platform', 'web', '--output-dir', 'dist', '--clear', '--no-minify'],
+      { cwd: join(root, 'app'), env, quiet: true },
+    ),
     'The web build',
   );
-  must(
-    await run('node', ['../scripts/offline-shell.mjs'], { cwd: join(root, 'app'), quiet: true }),
-    'The offline shell',
-  );
+  for (const [script, what] of [
+    ['minify', 'Making the web build small'],
+    ['offline-shell', 'The offline shell'],
+  ])
+    must(
+      await run('node', [join('..', 'scripts', `${script}.mjs`)], { cwd: join(root, 'app'), quiet: true }),
+      what,
+    );
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, key);
 }
