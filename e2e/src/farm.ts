@@ -108,9 +108,9 @@ export class Farm {
     return this.worked('/api/now');
   }
 
-  /** Waits until the years of all that stands and is planned are gone through. */
-  boardReady(): Promise<void> {
-    return this.worked('/api/relay');
+  /** Waits until the years of all that stands and is planned, and of what could stand, and the weeks of shade are gone through. */
+  async yearsReady(): Promise<void> {
+    for (const of of ['relay', 'shade', 'season']) await this.worked(`/api/${of}`);
   }
 }
 
@@ -141,10 +141,10 @@ async function template(demo: boolean): Promise<string> {
     unpackFarm(making, demo);
     const farm = new Farm(making, await freePort(), demo);
     await farm.start();
-    // the first night and the years of what stands are kept: no copy has to work them out again
+    // the first night and the years are kept: no copy has to work them out again
     if (demo) {
       await farm.ready();
-      await farm.boardReady();
+      await farm.yearsReady();
     }
     await farm.stop();
     renameSync(making, directory);

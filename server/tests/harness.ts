@@ -16,7 +16,7 @@ import { demoSources } from '../src/standins/demo';
 import { versionOf } from '../src/version';
 import { madeOnce } from './template';
 import { told, type Style, type Told } from '@fogata/core/words';
-import type { NowView, RelayView, ShadeView } from '@fogata/contract';
+import type { NowView, RelayView, SeasonView, ShadeView } from '@fogata/contract';
 import { api as endpoints } from '@fogata/contract/client';
 
 const ROOT = join(__dirname, '..', '..');
@@ -37,7 +37,7 @@ export interface TestServer {
   context: Context;
   /** Waits until the night is worked out. */
   now: () => Promise<Told<NowView>>;
-  /** Waits until that is, and the years of all that stands and its weeks of shade are gone through and kept. */
+  /** Waits until that is, and the years of all that stands and of all crops, and the weeks of shade, are gone through and kept. */
   years: () => Promise<void>;
   close: () => Promise<void>;
 }
@@ -90,8 +90,8 @@ function missing(sent: unknown, read: unknown, path: string): string | null {
 const FEW_MEMBERS = 5;
 
 /**
- * The farm's database as it is when nobody has touched it: the demo's first night and the years of all that stands there, where it comes from a template, are
- * worked out.
+ * The farm's database as it is when nobody has touched it: the demo's first night, the years of all that stands there and of what could, where it comes from
+ * a template, are worked out.
  */
 async function farmOf(demo: boolean, members: number): Promise<OpenDb> {
   const make = async () => {
@@ -171,6 +171,7 @@ function serve(open: OpenDb, demo: boolean, members: number, threads = 1): TestS
       await now();
       await ready<Told<RelayView>>('/api/relay');
       await ready<Told<ShadeView>>('/api/shade');
+      await ready<Told<SeasonView>>('/api/season');
       // an answer is kept a moment after it is given
       await sleep(500);
     },

@@ -2,12 +2,10 @@
  * Every sentence there is, said with values made from its own types: none breaks, none says undefined, and on a farm in °F and feet none speaks of °C,
  * metres or kilometres. What a field of a file or of the API expects is in the unit that the field is called by.
  */
-import { join } from 'node:path';
 import ts from 'typescript';
 import { en, telling, type MessageId, type Style } from '../words';
-import { programOf } from './program';
+import { checker, program, TOLD } from './program';
 
-const CORE = join(__dirname, '..');
 const METRIC: Style = {
   units: { temperature: 'C', length: 'm' },
   currency: '€',
@@ -34,9 +32,6 @@ function numberFor(name: string): number {
   if (/share|fraction|chance/i.test(name)) return 0.3;
   return 3;
 }
-
-const program = programOf([join(CORE, '..', 'words', 'en', 'told', 'index.ts')]);
-const checker = program.getTypeChecker();
 
 /** A value of a type, the `turn`th of its choices. */
 function valueOf(type: ts.Type, name: string, turn: number, at: ts.Node, depth = 0): unknown {
@@ -66,7 +61,7 @@ function valueOf(type: ts.Type, name: string, turn: number, at: ts.Node, depth =
 }
 
 function sentencesOf(): { id: MessageId; values: unknown[] }[] {
-  const file = program.getSourceFile(join(CORE, '..', 'words', 'en', 'told', 'index.ts'))!;
+  const file = program.getSourceFile(TOLD)!;
   const symbol = checker.getExportsOfModule(checker.getSymbolAtLocation(file)!).find((s) => s.name === 'en')!;
   const type = checker.getTypeOfSymbolAtLocation(symbol, file);
   return type.getProperties().map((p) => {
