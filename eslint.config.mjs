@@ -111,7 +111,7 @@ export default ts.config(
   { files: ['contract/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', no('server', 'app')] } },
   { files: ['server/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', invented] } },
   {
-    files: ['server/src/standins/**/*.ts', 'server/src/demo/**/*.ts', 'server/src/main.ts'],
+    files: ['server/src/standins/**/*.ts', 'server/src/demo/**/*.ts', 'server/src/serve.ts'],
     rules: { 'no-restricted-imports': ['error', no('app')] },
   },
   {

@@ -17,13 +17,14 @@ const onlyEnglish = {
     ),
 };
 
-/** The driver of a PostgreSQL server stays a file of its own, loaded where there is one. */
-const driverApart = {
-  name: 'driver-apart',
+/** What stays a file of its own, by who asks for it: the driver of a PostgreSQL server, loaded where there is one, and the server without its process. */
+const APART = { postgres: 'db/open.ts', serve: 'main.ts' };
+const apart = {
+  name: 'apart',
   setup: (b) =>
-    b.onResolve({ filter: /^\.\/postgres$/ }, ({ importer }) =>
-      importer === join(root, 'server', 'src', 'db', 'open.ts')
-        ? { path: './postgres.mjs', external: true }
+    b.onResolve({ filter: /^\.\/(postgres|serve)$/ }, ({ path, importer }) =>
+      importer === join(root, 'server', 'src', APART[path.slice(2)])
+        ? { path: `${path}.mjs`, external: true }
         : null,
     ),
 };
@@ -32,6 +33,7 @@ const options = {
   absWorkingDir: root,
   entryPoints: {
     main: 'server/src/main.ts',
+    serve: 'server/src/serve.ts',
     worker: 'server/src/worker.ts',
     postgres: 'server/src/db/postgres.ts',
   },
@@ -43,7 +45,7 @@ const options = {
   format: 'esm',
   // what finds files beside itself, and what few starts load
   external: ['@electric-sql/pglite', 'piscina', 'pg', 'highs', 'node-forge', 'ics'],
-  plugins: [onlyEnglish, driverApart],
+  plugins: [onlyEnglish, apart],
   // packages in the older form ask for Node's own by `require`
   banner: {
     js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",

@@ -2,7 +2,7 @@
 import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, Farm, freePort, test } from './farm';
+import { expect, Farm, freePort, freshDirectory, test } from './farm';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -19,7 +19,7 @@ test('what waits for one farm is never given to another that answers at its addr
   await page.getByTestId('note-keep').click();
   await expect(page.getByTestId('connection')).toContainText('1 entry is kept on this device');
   // somebody starts another one there
-  const directory = mkdtempSync(join(tmpdir(), 'fogata-other-'));
+  const directory = await freshDirectory();
   const other = new Farm(directory, farm.port, false);
   await other.start();
   await expect(page.getByTestId('connection')).toBeHidden();

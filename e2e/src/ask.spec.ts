@@ -3,7 +3,7 @@ import { at } from './clockAt';
 import { accessible, expect, glovesFit, test } from './farm';
 import { countedTaps } from './taps';
 
-test.use({ demo: false, timezoneId: 'Europe/Madrid' });
+test.use({ demo: false, ownProcess: true, timezoneId: 'Europe/Madrid' });
 
 const AFTERNOON = Date.parse('2027-01-14T13:00:00Z');
 

@@ -43,7 +43,7 @@ test.describe('wide', () => {
   });
 
   test.describe('kept for offline', () => {
-    test.use({ serviceWorkers: 'allow' });
+    test.use({ serviceWorkers: 'allow', ownProcess: true });
 
     test('without signal the board opens from the device, a move waits, and is sent once when signal is back', async ({
       page,

@@ -2,6 +2,8 @@ import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 import { expect, Farm, ROOT, test } from './farm';
 
+test.use({ ownProcess: true });
+
 const exec = promisify(execFile);
 
 test('killed nine times in the middle of writes, setup and imports, nothing acknowledged is lost and nothing is there by half', async () => {

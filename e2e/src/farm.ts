@@ -6,6 +6,7 @@ import { cpSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from '
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Host } from './host';
 
 export const ROOT = join(__dirname, '..', '..');
 const MAIN = join(ROOT, 'server', 'dist', 'main.mjs');
@@ -39,6 +40,8 @@ export class Farm {
     readonly demo: boolean,
     private readonly env: Record<string, string> = {},
     private readonly words: readonly string[] = [],
+    /** Where it is served; by a process of its own where there is none. */
+    private readonly host: Host | null = null,
   ) {}
 
   get url(): string {
@@ -46,24 +49,20 @@ export class Farm {
   }
 
   async start(): Promise<void> {
-    const child = spawn(
-      process.execPath,
-      [...QUICK_START, MAIN, ...(this.demo ? ['--demo'] : []), ...this.words],
-      {
-        cwd: ROOT,
-        env: {
-          FOGATA_MEMBERS: String(MEMBERS),
-          // as many journeys as cores are under way: more threads only wait for each other
-          FOGATA_THREADS: '1',
-          ...process.env,
-          PORT: String(this.port),
-          FOGATA_DATA: this.directory,
-          ...this.env,
-        },
-      },
-    );
+    const words = [...(this.demo ? ['--demo'] : []), ...this.words];
+    const settings = {
+      FOGATA_MEMBERS: String(MEMBERS),
+      // as many journeys as cores are under way: more threads only wait for each other
+      FOGATA_THREADS: '1',
+      ...process.env,
+      PORT: String(this.port),
+      FOGATA_DATA: this.directory,
+      ...this.env,
+    };
+    const take = (chunk: Buffer | string) => void (this.output += String(chunk));
+    if (this.host) return this.host.serve(this.port, words, settings, take);
+    const child = spawn(process.execPath, [...QUICK_START, MAIN, ...words], { cwd: ROOT, env: settings });
     this.child = child;
-    const take = (chunk: Buffer) => (this.output += String(chunk));
     child.stdout.on('data', take);
     child.stderr.on('data', take);
     for (let i = 0; i < 2400; i++) {
@@ -81,6 +80,11 @@ export class Farm {
   }
 
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
+    if (this.host) {
+      if (signal !== 'SIGTERM') throw new Error('only a farm with a process of its own can be killed');
+      await this.host.stop(this.port);
+      return null;
+    }
     const child = this.child;
     if (!child || child.exitCode !== null || child.signalCode !== null) return child?.exitCode ?? null;
     const ended = new Promise<number | null>((resolve) => child.once('close', resolve));
@@ -152,14 +156,34 @@ async function template(demo: boolean): Promise<string> {
   return directory;
 }
 
-export const test = base.extend<{ demo: boolean; members: number; farm: Farm }>({
+/** A directory of a farm that nobody has touched yet, or of the demo: made in a tenth of the time that a new one takes. */
+export async function freshDirectory(demo = false): Promise<string> {
+  const directory = mkdtempSync(join(tmpdir(), 'fogata-e2e-'));
+  cpSync(await template(demo), directory, { recursive: true });
+  return directory;
+}
+
+export const test = base.extend<
+  { demo: boolean; members: number; ownProcess: boolean; farm: Farm },
+  { host: Host }
+>({
+  host: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const host = new Host(QUICK_START);
+      await use(host);
+      host.end();
+    },
+    { scope: 'worker' },
+  ],
   demo: [true, { option: true }],
   members: [MEMBERS, { option: true }],
-  farm: async ({ demo, members }, use) => {
-    const from = await template(demo);
-    const directory = mkdtempSync(join(tmpdir(), 'fogata-e2e-'));
-    cpSync(from, directory, { recursive: true });
-    const farm = new Farm(directory, await freePort(), demo, { FOGATA_MEMBERS: String(members) });
+  // for what is killed, or has its clock moved
+  ownProcess: [false, { option: true }],
+  farm: async ({ demo, members, ownProcess, host }, use) => {
+    const directory = await freshDirectory(demo);
+    const settings = { FOGATA_MEMBERS: String(members) };
+    const farm = new Farm(directory, await freePort(), demo, settings, [], ownProcess ? null : host);
     await farm.start();
     await use(farm);
     await farm.stop();

@@ -1,7 +1,7 @@
 import { at } from './clockAt';
 import { accessible, expect, glovesFit, test } from './farm';
 
-test.use({ demo: false, timezoneId: 'Europe/Madrid' });
+test.use({ demo: false, ownProcess: true, timezoneId: 'Europe/Madrid' });
 
 /** Two in the afternoon of a January day in León: whatever hour it is where this is tested. */
 const AFTERNOON = Date.parse('2027-01-14T13:00:00Z');

@@ -5,11 +5,19 @@
 import { chromium, type Page } from '@playwright/test';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { createHash, X509Certificate } from 'node:crypto';
-import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { get } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, Farm, freePort, ROOT, test } from './farm';
+import { expect, Farm, freePort, freshDirectory, ROOT, test } from './farm';
 import { CHROMIUM } from './chromium';
 
 test.use({ serviceWorkers: 'allow' });
@@ -50,7 +58,7 @@ const statusOf = (url: string, ca: string) =>
   });
 
 test('opened to the network it makes its certificate, and plain HTTP gives nothing but the way to trust it', async () => {
-  const directory = mkdtempSync(join(tmpdir(), 'fogata-https-'));
+  const directory = await freshDirectory();
   const farm = new Farm(directory, await freePort(), false, { HOST: '0.0.0.0', FOGATA_PASSCODE: PASSCODE });
   await farm.start();
   try {
@@ -96,6 +104,8 @@ test('what cannot stand is refused at the start in a sentence: a certificate, a 
     await expect(start({ FOGATA_PASSCODE: PASSCODE, FOGATA_THREADS: threads })).rejects.toThrow(
       `FOGATA_THREADS: expected a number from 1 to 64, not “${threads}”.`,
     );
+  // refused, it has made nothing
+  expect(readdirSync(directory)).toEqual([]);
   rmSync(directory, { recursive: true, force: true });
 });
 
@@ -129,7 +139,8 @@ test('behind the reverse proxy of docs/network.md it is one secure page, signed 
     ...['-addext', 'subjectAltName=DNS:localhost', '-keyout', key, '-out', crt],
   ]);
   expect(made.status).toBe(0);
-  const farm = new Farm(join(dir, 'data'), await freePort(), false, {
+  const directory = await freshDirectory();
+  const farm = new Farm(directory, await freePort(), false, {
     FOGATA_NAMES: 'localhost',
     FOGATA_PASSCODE: PASSCODE,
   });
@@ -147,6 +158,6 @@ test('behind the reverse proxy of docs/network.md it is one secure page, signed 
   } finally {
     nginx.kill();
     await farm.stop();
-    rmSync(dir, { recursive: true, force: true });
+    for (const d of [dir, directory]) rmSync(d, { recursive: true, force: true });
   }
 });

@@ -1,6 +1,6 @@
 import { expect, test } from './farm';
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', ownProcess: true });
 
 test('without the server the app says so, keeps what is entered, and sends it when the server is back', async ({
   page,
@@ -27,7 +27,7 @@ test('without the server the app says so, keeps what is entered, and sends it wh
 });
 
 test.describe('a page that goes while it sends', () => {
-  test.use({ serviceWorkers: 'block' });
+  test.use({ serviceWorkers: 'block', ownProcess: false });
 
   test('does not keep what waits from the one that comes after it', async ({ page, farm }) => {
     await page.goto(`${farm.url}/log`);

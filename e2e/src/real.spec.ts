@@ -7,7 +7,7 @@ import { DEMO } from './demoFarm';
 import { at } from './clockAt';
 import { expect, test } from './farm';
 
-test.use({ demo: false, timezoneId: 'Europe/Madrid', serviceWorkers: 'allow' });
+test.use({ demo: false, timezoneId: 'Europe/Madrid', serviceWorkers: 'allow', ownProcess: true });
 
 const EVENING = Date.parse('2027-01-14T14:40:00Z');
 const HOUR = 3_600_000;

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 
 export function versionOf(root: string): string {
   const hash = createHash('sha1');
-  for (const file of ['main.mjs', 'worker.mjs'])
+  for (const file of ['serve.mjs', 'worker.mjs'])
     hash.update(readFileSync(join(root, 'server', 'dist', file)));
   return hash.digest('hex').slice(0, 12);
 }

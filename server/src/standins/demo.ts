@@ -6,7 +6,10 @@ import type { Sources } from '../sources/ports';
 import { simulatedThermometers } from './thermometers';
 import { simulatedWeather, type SimulatedOptions } from './weather';
 
-export function demoSources(db: Db, options: Omit<SimulatedOptions, 'site'>): (site: Site) => Sources {
+/** The weather of a demo or a rehearsal, wherever it lies. */
+export type Invented = Omit<SimulatedOptions, 'site'>;
+
+export function demoSources(db: Db, options: Invented): (site: Site) => Sources {
   const kept = keptSources(db);
   const thermometers = simulatedThermometers();
   let last: { key: string; weather: ReturnType<typeof simulatedWeather> } | null = null;
