@@ -87,7 +87,7 @@ function missing(sent: unknown, read: unknown, path: string): string | null {
 }
 
 /** Enough outcomes for everything but the width of a band. */
-const FEW_MEMBERS = 5;
+const FEW_MEMBERS = 3;
 
 /**
  * The farm's database as it is when nobody has touched it: the demo's first night, the years of all that stands there and of what could, where it comes from
