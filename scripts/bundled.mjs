@@ -1,5 +1,5 @@
 /**
- * `node scripts/bundled.mjs NAME …`: runs scripts/NAME.ts. Contract: bundled as the server is, since it starts in a third of the time so
+ * `node scripts/bundled.mjs NAME …`: runs scripts/NAME.ts. Contract: bundled as the server is, since it starts in half the time so
  * and the engine runs as it does there; arguments, streams and exit are the script's own.
  */
 import { buildSync } from 'esbuild';
