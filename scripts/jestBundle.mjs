@@ -15,7 +15,7 @@ function sources(hash, directory) {
     const path = join(directory, entry.name);
     if (entry.isDirectory()) {
       if (!['node_modules', 'dist', 'fixtures'].includes(entry.name)) sources(hash, path);
-    } else if (/\.(ts|json|mjs)$/.test(entry.name)) hash.update(path).update(readFileSync(path));
+    } else if (/\.(tsx?|json|mjs)$/.test(entry.name)) hash.update(path).update(readFileSync(path));
   }
   return hash;
 }
@@ -23,7 +23,16 @@ let known = null;
 const named = () => {
   if (known === null) {
     const hash = createHash('sha1').update(version);
-    for (const room of ['words', 'core', 'contract', 'server', 'scripts', 'bench/src'])
+    for (const room of [
+      'words',
+      'core',
+      'contract',
+      'server',
+      'scripts',
+      'bench/src',
+      'app/src',
+      'app/tests',
+    ])
       sources(hash, join(root, room));
     known = hash.update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
   }

@@ -29,10 +29,12 @@ const LONGEST = [
   'fill',
   'otherHands',
 ];
+const LAST = ['app', 'screens'];
 const rank = ({ path, context }) => {
+  const last = LAST.includes(context.config.displayName?.name);
   const at = LONGEST.findIndex((name) => new RegExp(`[\\\\/]${name}\\.test\\.tsx?$`).test(path));
-  if (at === 0 || (at > 0 && context.config.displayName?.name !== 'app')) return at;
-  return LONGEST.length + (context.config.displayName?.name === 'app' ? 1 : 0);
+  if (at === 0 || (at > 0 && !last)) return at;
+  return LONGEST.length + (last ? 1 : 0);
 };
 
 export default class extends sequencer.default {

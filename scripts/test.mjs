@@ -141,7 +141,7 @@ await check('format', 'npm', ['run', '-s', 'format:check']);
 // it fills what lint and the units leave
 const web = ensureWeb();
 await linted;
-await jest('unit: core, contract, app', ['core', 'contract', 'app']);
+await jest('unit: core, contract, app', ['core', 'contract', 'app', 'screens']);
 await ensureServer();
 // without it the tests of servers that share a database fail, and say so
 await ensurePackage('postgresql', '/usr/lib/postgresql');
