@@ -131,16 +131,14 @@ function sayWhatWasThere({ suites = [], specs = [] }) {
 await ensureInstalled();
 const compiler = join(root, 'node_modules', 'typescript-native', 'bin', 'tsc');
 const types = (rooms, project) => check(`type check, ${rooms}`, process.execPath, [compiler, '-p', project]);
-// the longest beside all the others
-const linted = check('lint', 'npm', ['run', '-s', 'lint']);
+await check('lint', 'npm', ['run', '-s', 'lint']);
+// the longest by itself, beside all the others
+const web = ensureWeb();
 await types('app', 'app');
 // what is compiled alike is read once
 await types('core, contract, server and bench', 'tsconfig.rooms.json');
 await types('e2e', 'e2e');
 await check('format', 'npm', ['run', '-s', 'format:check']);
-// it fills what lint and the units leave
-const web = ensureWeb();
-await linted;
 await jest('unit: core, contract, app', ['core', 'contract', 'app', 'screens']);
 await ensureServer();
 // without it the tests of servers that share a database fail, and say so
