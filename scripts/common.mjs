@@ -62,7 +62,11 @@ function hashTree(hash, path) {
 export async function ensureWeb() {
   const hash = createHash('sha1');
   for (const room of ['app', 'contract', 'core', 'words']) hashTree(hash, join(root, room));
-  for (const file of ['package-lock.json', join('scripts', 'minify.mjs')])
+  for (const file of [
+    'package-lock.json',
+    join('scripts', 'minify.mjs'),
+    join('scripts', 'offline-shell.mjs'),
+  ])
     hash.update(readFileSync(join(root, file)));
   const key = hash.digest('hex');
   const mark = join(root, 'app', 'dist', '.sources');
