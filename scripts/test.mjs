@@ -67,6 +67,7 @@ async function jest(title, projects, env = {}, flags = []) {
 }
 
 /** What Debian has and tests need. As another user than root nothing is installed. */
+let lists = null;
 async function ensurePackage(name, path) {
   if (existsSync(path)) return true;
   if (process.getuid?.() !== 0) {
@@ -74,7 +75,8 @@ async function ensurePackage(name, path) {
     return false;
   }
   say(`Installing ${name} through apt-get`);
-  await run('apt-get', ['update', '-qq'], { quiet: true });
+  lists ??= run('apt-get', ['update', '-qq'], { quiet: true });
+  await lists;
   const { code, output } = await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
     quiet: true,
     env: { DEBIAN_FRONTEND: 'noninteractive' },
@@ -92,14 +94,18 @@ async function chromium() {
   return null;
 }
 
-async function endToEnd(templates) {
-  const browser = await chromium();
+/** One after the other, as apt-get would have it; a test that lacks one of them fails, and says so. */
+async function ensureDebians() {
+  await ensurePackage('postgresql', '/usr/lib/postgresql');
+  await ensurePackage('nginx-light', '/usr/sbin/nginx');
+  return { browser: await chromium() };
+}
+
+async function endToEnd(browser, templates) {
   if (browser === null) {
     failed += 1;
     return;
   }
-  // without it the journey behind a proxy fails, and says so
-  await ensurePackage('nginx-light', '/usr/sbin/nginx');
   const file = join(mkdtempSync(join(scratch, 'e2e-')), 'result.json');
   await step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
     env: {
@@ -128,6 +134,8 @@ function sayWhatWasThere({ suites = [], specs = [] }) {
       say(/```yaml\n([\s\S]*?)```/.exec(readFileSync(path, 'utf8'))?.[1] ?? 'nothing at all');
 }
 
+// what is fetched from Debian, beside what is fetched from npm
+const debians = ensureDebians();
 await ensureInstalled();
 const compiler = join(root, 'node_modules', 'typescript-native', 'bin', 'tsc');
 const types = (rooms, project) => check(`type check, ${rooms}`, process.execPath, [compiler, '-p', project]);
@@ -141,8 +149,7 @@ await types('e2e', 'e2e');
 await check('format', 'npm', ['run', '-s', 'format:check']);
 await jest('unit: core, contract, app', ['core', 'contract', 'app', 'screens']);
 await ensureServer();
-// without it the tests of servers that share a database fail, and say so
-await ensurePackage('postgresql', '/usr/lib/postgresql');
+const { browser } = await debians;
 // a farm, and the demo's with its first night, are made once and copied
 const templates = mkdtempSync(join(scratch, 'templates-'));
 await jest(
@@ -158,6 +165,6 @@ await jest(
   ['--liftoff-only', '--no-concurrent-recompilation'],
 );
 await web;
-await endToEnd(templates);
+await endToEnd(browser, templates);
 say(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
