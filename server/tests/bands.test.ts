@@ -12,18 +12,16 @@ import type { Tallies, Tally } from './bands/run';
 
 const PLACES = 60;
 const GROUPS = ['plain film', 'thermal and double film', 'rigid sheets'];
+const FAR_GROUPS = ['plain film', 'rigid sheets'];
 type Result = Record<'unread' | 'read', Tallies>;
 
 // bundled as the server is: the engine runs twice as fast; beside the workspace's packages, which it asks for
 const BUILT = join(__dirname, '..', 'dist', 'tests');
 const SCRIPT = join(BUILT, 'bands.mjs');
 
-const run = async (group: string, places = PLACES, kind = 'near'): Promise<Result> => {
-  const { stdout } = await promisify(execFile)(process.execPath, [SCRIPT, group, String(places), kind], {
-    env: { ...process.env, NODE_OPTIONS: '' },
-  });
-  return JSON.parse(stdout) as Result;
-};
+/** One after the other: beside it other suites work nights out, and have their time. */
+let near: Result[] = [];
+let far: Result[] = [];
 
 beforeAll(async () => {
   mkdirSync(BUILT, { recursive: true });
@@ -37,6 +35,16 @@ beforeAll(async () => {
     external: ['drizzle-orm', '@electric-sql/pglite', 'highs'],
     logLevel: 'warning',
   });
+  const asked = [
+    ...GROUPS.map((group) => `near:${group}:${PLACES}`),
+    ...FAR_GROUPS.map((group) => `far:${group}:24`),
+  ];
+  const { stdout } = await promisify(execFile)(process.execPath, [SCRIPT, ...asked], {
+    env: { ...process.env, NODE_OPTIONS: '' },
+  });
+  const results = JSON.parse(stdout) as Result[];
+  near = results.slice(0, GROUPS.length);
+  far = results.slice(GROUPS.length);
 });
 afterAll(() => rmSync(BUILT, { recursive: true, force: true }));
 
@@ -46,19 +54,13 @@ const share = (t: Tallies, kind: 'inside' | 'below' | 'above') => {
 };
 
 describe('the 80 % band', () => {
-  const results: Result[] = [];
-  beforeAll(async () => {
-    // one after the other: beside it other suites work nights out, and have their time
-    for (const group of GROUPS) results.push(await run(group));
-  });
-
   test.each(
     GROUPS.flatMap((group, g) => [
       [group, 'never read', g, 'unread'] as const,
       [group, 'after twelve readings', g, 'read'] as const,
     ]),
   )('of %s, %s: holds 80 ± 3 of 100 and leaves 6 to 14 out on each side', (_, _when, g, when) => {
-    const t = results[g]![when];
+    const t = near[g]![when];
     expect(share(t, 'inside')).toBeGreaterThan(77);
     expect(share(t, 'inside')).toBeLessThan(83);
     for (const side of ['below', 'above'] as const) {
@@ -68,7 +70,7 @@ describe('the 80 % band', () => {
   });
 
   test.each(GROUPS.map((group, g) => [group, g] as const))('of %s is narrower once it is known', (_, g) => {
-    const { unread, read } = results[g]!;
+    const { unread, read } = near[g]!;
     expect(read.air.widthK).toBeLessThan(0.95 * unread.air.widthK);
   });
 });
@@ -79,18 +81,10 @@ describe('the 80 % band', () => {
  * says how far that is from 80.
  */
 describe('the same band over houses drawn without a look at the prior, on a changed engine', () => {
-  const both: Result[] = [];
-  beforeAll(async () => {
-    for (const group of ['plain film', 'rigid sheets']) both.push(await run(group, 24, 'far'));
-  });
-
-  test.each([
-    ['plain film', 0],
-    ['rigid sheets', 1],
-  ] as const)(
+  test.each(FAR_GROUPS.map((group, g) => [group, g] as const))(
     'of %s: never read it holds 70 of 100, after twelve readings 75, and misses less on the cold side',
     (_, g) => {
-      const { unread, read } = both[g]!;
+      const { unread, read } = far[g]!;
       expect(share(unread, 'inside')).toBeGreaterThan(70);
       expect(share(unread, 'below')).toBeLessThan(22);
       expect(share(read, 'inside')).toBeGreaterThan(74);

@@ -1,6 +1,6 @@
 /**
- * `node --import tsx server/tests/bands/run.ts "plain film" 60`: what of sixty houses' nights came to pass inside the
- * band, below and above it, as JSON. By itself rather than in a test, where the engine is many times slower.
+ * `node --import tsx server/tests/bands/run.ts "near:plain film:60"`: what of sixty houses' nights came to pass inside the
+ * band, below and above it, as JSON, for each that is asked. By itself rather than in a test, where the engine is many times slower.
  *
  * Houses of three groups of material, each with joints, film, soil and thermometer of its own and,
  * besides, things that no factor of the model can mend: another deep ground, another soil, a door ajar, a denser crop, a
@@ -33,7 +33,8 @@ import { learnFrom } from '../../src/night/learning';
 import { minMaxBetween, spotAirC } from '../../src/night/spotAir';
 
 const site = { latitude: 42.7, longitude: -5.4, elevationM: 860 };
-const FAR = process.argv[4] === 'far';
+/** Which kind of houses is looked at now. */
+let FAR = false;
 const START = Date.parse('2026-11-05T15:00:00Z');
 const DAY = 24 * HOUR_MS;
 const NIGHTS = 6;
@@ -106,7 +107,7 @@ const near = (place: string): Calibration => ({
   zoneOffsetC: -0.5 + 0.5 * normal(place, 'hang'),
 });
 
-const factors = FAR ? far : near;
+const factors = (place: string) => (FAR ? far : near)(place);
 
 /** and what they cannot. */
 function asItIs(group: Group, place: string): BedSpec[] {
@@ -229,13 +230,17 @@ function learnt(group: Group, n: number): Belief {
   return learnFrom({ runs: [{ spot: { ...spot, specs: told(group, place) }, nights }] });
 }
 
-const [group, places] = [process.argv[2] as Group, Number(process.argv[3])];
-const unread = tallies();
-const read = tallies();
-for (let n = 0; n < places; n++) {
-  nights(group, n, [
-    { belief: BOOK_BELIEF, into: unread },
-    { belief: learnt(group, n), into: read },
-  ]);
-}
-process.stdout.write(JSON.stringify({ unread, read }));
+const asked = process.argv.slice(2).map((job) => {
+  const [kind, group, places] = job.split(':') as ['near' | 'far', Group, string];
+  FAR = kind === 'far';
+  const unread = tallies();
+  const read = tallies();
+  for (let n = 0; n < Number(places); n++) {
+    nights(group, n, [
+      { belief: BOOK_BELIEF, into: unread },
+      { belief: learnt(group, n), into: read },
+    ]);
+  }
+  return { unread, read };
+});
+process.stdout.write(JSON.stringify(asked));
