@@ -11,12 +11,16 @@ interface Answer {
 }
 
 export class Host {
+  private readonly flags: string[];
   private child: ChildProcess | null = null;
   private asked = new Map<number, (why: string | null) => void>();
   private id = 0;
   private heard: (line: string) => void = () => {};
 
-  constructor(private readonly flags: string[]) {}
+  constructor(flags: string[]) {
+    // Node 20 can fall over a thread that is ended while something of it is still being compiled beside it
+    this.flags = [...flags, '--no-concurrent-recompilation'];
+  }
 
   private begin(): ChildProcess {
     if (this.child?.connected) return this.child;
@@ -54,6 +58,6 @@ export class Host {
   }
 
   end(): void {
-    this.child?.disconnect();
+    if (this.child?.connected) this.child.disconnect();
   }
 }

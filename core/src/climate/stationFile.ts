@@ -135,7 +135,9 @@ export function readStationFile(text: string, timeZone: string): StationRead {
 }
 
 export type StationUse =
-  { use: 'record'; years: number } | { use: 'months'; months: Monthly[] } | { use: 'nothing'; why: Said };
+  | { use: 'record'; years: number }
+  | { use: 'months'; months: Monthly[] }
+  | { use: 'nothing'; why: Said };
 
 /** Fewer days of a month do not give its means. */
 const LEAST_A_MONTH = 20;

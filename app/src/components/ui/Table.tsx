@@ -54,7 +54,7 @@ export function Table<T>({ label, rows, columns, idOf, nameOf, onOpen, end, empt
     accessorFn: c.value,
     sortingFn: c.number ? 'basic' : 'alphanumeric',
   }));
-  // oxlint-disable-next-line react/incompatible-library -- its rows are read in this render only
+  // eslint-disable-next-line react-hooks/incompatible-library -- its rows are read in this render only
   const table = useReactTable({
     data: rows as T[],
     columns: defs,
