@@ -3,8 +3,8 @@ import type { RelayView } from '@fogata/contract/told';
 import type { Planting } from '@fogata/core';
 import { checkRelay, dayOf, isoOf, posts, RULES, supply, UNPLACED, type Quarrel } from '@fogata/core/relay';
 import { render, screen } from '@testing-library/react-native';
-import { freeAfter, lanesOf, movedBy, placedOf, yearOf } from '../src/components/relay/board';
-import { boardSentence, gapsOf, quarrelWords } from '@fogata/words/en/screens/boardWords';
+import { freeAfter, lanesOf, movedBy, placedOf, yearOf, yetToKnow } from '../src/components/relay/board';
+import { boardSentence, gapsOf, lackingSentence, quarrelWords } from '@fogata/words/en/screens/boardWords';
 import { drawnHeight } from '../src/components/relay/StripDrawing';
 import { QuarrelList } from '../src/components/relay/QuarrelList';
 
@@ -141,6 +141,28 @@ test('the board opens with the hand-over that is least sure, and what is short',
   expect(said).toContain('Short from');
   const empty = { ...year, strips: [] };
   expect(boardSentence(empty, [], [], [], units)[0]!.text).toMatch(/^Nothing is planned/);
+});
+
+test('while years are gone through nothing is said of the whole: no shortage of what is not known yet', () => {
+  const lacking = (known: number, state: RelayView['progress']['state']) => {
+    const some = {
+      ...view,
+      // as it comes from the server, planting by planting anew
+      plantings: view.plantings.map((p) => ({ ...p })),
+      outlooks: view.outlooks.slice(0, known),
+      progress: { state, done: known, of: 3 },
+    };
+    return yetToKnow(some, yearOf(some, none));
+  };
+  expect(lacking(0, 'computing')).toEqual({ known: 0, all: 3 });
+  expect(lacking(1, 'failed')).toEqual({ known: 1, all: 3 });
+  expect(lacking(3, 'computing')).toBeNull();
+  // of a crop that no year is known of, no more will be
+  expect(lacking(1, 'ready')).toBeNull();
+  const said = (known: number, all: number) => lackingSentence({ known, all })[0]!.text;
+  expect(said(0, 3)).toMatch(/^0 of 3 plantings have their years so far\. What is short/);
+  expect(said(1, 3)).toMatch(/^1 of 3 plantings has its years/);
+  expect(said(0, 1)).toMatch(/^0 of one planting have/);
 });
 
 test('gaps are spans of weeks that are short, by what is short in them', () => {

@@ -6,7 +6,7 @@ import { router } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { BoardGrid, type Zoom } from '../components/relay/BoardGrid';
-import { awayWords, boardSentence, type Units } from '@fogata/words/en/screens/boardWords';
+import { awayWords, boardSentence, lackingSentence, type Units } from '@fogata/words/en/screens/boardWords';
 import { AgainPanel } from '../components/relay/AgainPanel';
 import { DemandPanel } from '../components/relay/DemandPanel';
 import { EarningsPanel } from '../components/relay/EarningsPanel';
@@ -124,7 +124,7 @@ export function BoardScreen() {
   const [chosen, setChosen] = useState<string | null>(null);
   const [rows, setRows] = useState<RowsAsked | null>(null);
   useUndoKeys(board);
-  const { year, check, view, weeks, handed } = board;
+  const { year, check, view, weeks, handed, lacking } = board;
   const units: Units = useMemo(() => ({ metres: format.metres, kilos: format.mass }), [format]);
   const open = check && view ? check.quarrels.filter((q) => !view.accepted.includes(q.id)) : [];
   const choose = useCallback((id: string | null) => {
@@ -166,7 +166,9 @@ export function BoardScreen() {
     <Page testID="board" width={wide ? 1600 : 640}>
       <TopLine back={words.season2} />
       {year && view && check ? (
-        <Sentence parts={boardSentence(year, handed, open, weeks, units)} />
+        <Sentence
+          parts={lacking ? lackingSentence(lacking) : boardSentence(year, handed, open, weeks, units)}
+        />
       ) : board.error ? (
         <Problem>{board.error.message}</Problem>
       ) : (

@@ -233,6 +233,14 @@ export function boardSentence(
   return out.map((s, i) => (i === 0 ? { ...s, text: upper(s.text) } : s));
 }
 
+/** What it opens with while years are still gone through: nothing of the whole, which would leave out what is not known yet. */
+export const lackingSentence = ({ known, all }: { known: number; all: number }): Segment[] => [
+  {
+    text: `${known} of ${all === 1 ? 'one planting' : `${all} plantings`} ${known === 1 ? 'has its' : 'have their'} years so far. What is short, and which row is clear in time, is said once all have.`,
+    tone: 'plain',
+  },
+];
+
 /** A move that waited for signal and was not made. */
 export const leftWords = (crop: string, why: string | null): string =>
   why === null

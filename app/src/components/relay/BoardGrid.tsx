@@ -143,7 +143,7 @@ export function BoardGrid({ board, width, zoom, chosen, onChoose, onRow, bedIds 
             {words.darkWeeksDarkWeeksLeaves(narrow)}
           </SvgText>
         ) : null}
-        <SupplyBand weeks={weeks} x={x} top={HEAD} theme={theme} />
+        {weeks.length > 0 ? <SupplyBand weeks={weeks} x={x} top={HEAD} theme={theme} /> : null}
         {placed.map(({ bed, lanes, start }) => (
           <G key={bed.id}>
             <Line x1={0} x2={days * px} y1={start - 5} y2={start - 5} stroke={theme.hairline} />

@@ -52,6 +52,12 @@ export function yearOf(view: RelayView, moved: Moved): RelayYear {
   };
 }
 
+/** What stands whose years are known, of all; null where all are, or where no more of them will be. While they are not, nothing is said of the whole. */
+export function yetToKnow(view: RelayView, { strips }: RelayYear): { known: number; all: number } | null {
+  const known = strips.filter((s) => s.odds !== null).length;
+  return view.progress.state === 'ready' || known === strips.length ? null : { known, all: strips.length };
+}
+
 /** A planting's strip as it would be elsewhere or on another day, by what the place is known to do. */
 export function remakeIn(view: RelayView): (p: Planting) => Strip {
   const bedOf = new Map(view.beds.map((b) => [b.id, b]));

@@ -11,7 +11,7 @@ import { useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } fro
 import { retract } from '../../data/actions';
 import { change, refresh, useFarm, useRelay } from '../../data/hooks';
 import { NoServer, request } from '../../data/api';
-import { yearOf } from './board';
+import { yearOf, yetToKnow } from './board';
 import { leftWords } from '@fogata/words/en/screens/boardWords';
 import {
   sendMoves,
@@ -99,7 +99,11 @@ export function useBoard() {
   const year = useMemo(() => (view ? yearOf(view, moved) : null), [view, moved]);
   const check = useMemo(() => (year ? checked(year) : null), [year, checked]);
   const from = year ? year.today - BACK_DAYS : 0;
-  const weeks = useMemo(() => (year ? supply(year, from, BOARD_WEEKS) : []), [year, from]);
+  const lacking = useMemo(() => (view && year ? yetToKnow(view, year) : null), [view, year]);
+  const weeks = useMemo(
+    () => (year && !lacking ? supply(year, from, BOARD_WEEKS) : []),
+    [year, from, lacking],
+  );
   const handed = useMemo(() => (year ? posts(year.strips, year.today) : []), [year]);
 
   const standing = useCallback(
@@ -193,6 +197,8 @@ export function useBoard() {
     year,
     check,
     weeks,
+    /** Of what stands, so many have their years; null where all have. */
+    lacking,
     from,
     handed,
     standing,
